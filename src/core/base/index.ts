@@ -1,0 +1,14 @@
+/**
+ * The ground that every other room of the core stands on: results, findings, JSON values,
+ * ids. It knows nothing of items, projects or rows, and imports nothing.
+ */
+export type { Finding, Mend, Place, Severity } from './finding';
+export { placeInWords } from './finding';
+export { freeId, slug } from './id';
+export type { Json, JsonRecord } from './json';
+export { isRecord, ownValue, parseJson } from './json';
+export type { Result } from './result';
+export { failed, ok } from './result';
+export { nearest } from './spelling';
+export { count } from './words';
+export { atOnce, inTurns, type Turns } from './turns';

@@ -1,0 +1,173 @@
+import { count, type Finding, type Place } from '../base';
+import type { Format } from './item';
+
+/** A place in a text: both from 1; the column counts UTF-16 units. */
+export interface Position {
+  readonly line: number;
+  readonly column: number;
+}
+
+const formatNames: Record<Format, string> = { json: 'JSON', ndjson: 'NDJSON', csv: 'CSV' };
+
+const inFile = (file: string, at?: Position): Place => ({ in: 'document', file, ...at });
+
+const error = (code: string, place: Place, message: string, hint: string): Finding => ({
+  code,
+  severity: 'error',
+  place,
+  message,
+  hint,
+});
+
+const warning = (code: string, place: Place, message: string, hint: string): Finding => ({
+  ...error(code, place, message, hint),
+  severity: 'warning',
+});
+
+/** Everything that can be wrong with items and the documents they come in. */
+export const itemFindings = {
+  fileEmpty: (file: string) =>
+    error('file-empty', inFile(file), `${file} is empty: it has 0 bytes.`, 'Export it again, or paste the items.'),
+
+  fileTooLarge: (file: string, sizeBytes: number, limitBytes: number) =>
+    error(
+      'file-too-large',
+      inFile(file),
+      `${file} has ${Math.round(sizeBytes / 1e6)} MB; at most ${Math.round(limitBytes / 1e6)} MB can be read.`,
+      'Split it, or keep only the items that you need.',
+    ),
+
+  fileIsPicture: (file: string, kind: string) =>
+    error(
+      'file-is-picture',
+      inFile(file),
+      `${file} is a picture (${kind}), so there are no items in it.`,
+      'Drop a JSON, NDJSON or CSV file.',
+    ),
+
+  fileIsBinary: (file: string) =>
+    error(
+      'file-is-binary',
+      inFile(file),
+      `${file} is not text, so no items can be read from it.`,
+      'Drop a JSON, NDJSON or CSV file.',
+    ),
+
+  encodingGuessed: (file: string) =>
+    warning(
+      'encoding-guessed',
+      inFile(file),
+      `${file} is not valid UTF-8; it was read as Windows-1252 (Latin-1).`,
+      'If letters with accents look wrong, save the file as UTF-8.',
+    ),
+
+  notJson: (file: string, at: Position, wrong: string, format: Format = 'json') =>
+    error(
+      'not-json',
+      inFile(file, at),
+      `${file} is not valid ${formatNames[format]}: ${wrong} at line ${at.line}, column ${at.column}.`,
+      'Correct it there, or export the file again.',
+    ),
+
+  nestedTooDeep: (file: string, at: Position, limit: number) =>
+    error(
+      'nested-too-deep',
+      inFile(file, at),
+      `${file} nests more than ${limit} levels deep at line ${at.line}, column ${at.column}.`,
+      'Items nested that deep cannot be shown. Flatten the document.',
+    ),
+
+  jsonScalar: (file: string, shown: string) =>
+    error(
+      'json-scalar',
+      inFile(file),
+      `${file} holds the single value ${shown}, not a list of items.`,
+      'Bring a list such as [{ "name": "Merino lace" }].',
+    ),
+
+  noList: (file: string) =>
+    error(
+      'no-list',
+      inFile(file),
+      `No list of items was found in ${file}.`,
+      'Bring a document with an array of objects somewhere in it.',
+    ),
+
+  listEmpty: (file: string, at: string) =>
+    error(
+      'list-empty',
+      inFile(file),
+      `The list at ${at} in ${file} is empty, so there are no rows to show.`,
+      'Bring at least one item, so that its fields can be known.',
+    ),
+
+  pathFindsNothing: (file: string, at: string, reach: string) =>
+    error('path-finds-nothing', inFile(file), `The path ${at} finds nothing in ${file}. ${reach}`, 'Correct the path.'),
+
+  pathInvalid: (file: string, at: string, wrong: string) =>
+    error('path-invalid', inFile(file), `The path ${at} is not a JSONPath: ${wrong}.`, 'See RFC 9535; for example $.stock[*].'),
+
+  quoteOpen: (file: string, at: Position) =>
+    warning(
+      'quote-open',
+      inFile(file, at),
+      `A quote opened at line ${at.line} of ${file} is never closed; the rest of the file went into that cell.`,
+      'Close the quote, or double quotes that belong to the text.',
+    ),
+
+  rowsRagged: (file: string, at: Position, rowCount: number, cells: number, columns: number) =>
+    warning(
+      'rows-ragged',
+      inFile(file, at),
+      `${count(rowCount, 'row')} of ${file} ${rowCount === 1 ? 'has' : 'have'} another number of cells than the heading: the first, at line ${at.line}, has ${cells} instead of ${columns}.`,
+      'Cells that are not there are missing; cells past the heading are kept in fields of their own.',
+    ),
+
+  headingRepeats: (file: string, name: string, renamed: string) =>
+    warning(
+      'heading-repeats',
+      inFile(file, { line: 1, column: 1 }),
+      `The heading "${name}" stands twice in ${file}; the later column was named "${renamed}".`,
+      'Give every column a name of its own.',
+    ),
+
+  numberTooLong: (file: string, numberCount: number, example: string) =>
+    warning(
+      'number-too-long',
+      inFile(file),
+      `${count(numberCount, 'number')} in ${file} ${numberCount === 1 ? 'has' : 'have'} more digits than a number can hold (such as ${example}); kept as text, with every digit.`,
+      'Nothing was lost. Treat such values as text.',
+    ),
+
+  keyRepeats: (source: string, field: string, key: string, first: number, second: number, more: number) =>
+    warning(
+      'key-repeats',
+      { in: 'items', source, field, item: second },
+      `Items ${first + 1} and ${second + 1} of ${source} have the same key "${key}"${more > 0 ? `, and so have ${more} more` : ''}.`,
+      'Both are shown. An import cannot tell them apart until one key changes.',
+    ),
+
+  keyMissing: (source: string, field: string, item: number, itemCount: number) =>
+    warning(
+      'key-missing',
+      { in: 'items', source, field, item },
+      `${count(itemCount, 'item')} of ${source} ${itemCount === 1 ? 'has' : 'have'} no key in "${field}", the first is item ${item + 1}.`,
+      'Such items are told apart by their position.',
+    ),
+
+  noKey: (source: string) =>
+    warning(
+      'no-key',
+      { in: 'items', source },
+      `No field tells the items of ${source} apart.`,
+      'They are told apart by position, so a changed order looks like changed items.',
+    ),
+
+  fieldMixed: (source: string, field: string, kinds: string) =>
+    warning(
+      'field-mixed',
+      { in: 'items', source, field },
+      `The field "${field}" of ${source} holds ${kinds}.`,
+      'It can be shown where all of them can be text.',
+    ),
+} as const;

@@ -1,0 +1,47 @@
+import { count, type Finding, type Turns } from '../base';
+import type { Field } from '../values';
+import { likelyDiscriminator } from './discriminator';
+import { itemFindings } from './findings';
+import type { Item } from './item';
+import { findKey } from './key';
+import { kindsInWords, type ShapeStat, shapesBy, wholeOf } from './shape';
+
+export interface TypeFound {
+  /** The discriminating field's value; undefined where there is one type only. */
+  readonly value: string | undefined;
+  readonly count: number;
+  readonly fields: readonly FieldFound[];
+}
+
+/** A field with its evidence over all items of the type. */
+export type FieldFound = Field & { readonly missingCount: number };
+
+export interface Inference {
+  readonly types: readonly TypeFound[];
+  /** The field that tells the types apart. */
+  readonly discriminator: string | undefined;
+  readonly key: string | undefined;
+  readonly findings: readonly Finding[];
+}
+
+/** What the items are, from all of them. `source` is only for the findings' words. */
+export function* infer(items: readonly Item[], source: string): Turns<Inference> {
+  const discriminator = likelyDiscriminator(items);
+  const groups = yield* shapesBy(items, discriminator);
+  const types = [...groups].map(([value, shape]) => ({ value, count: shape.itemCount, fields: fieldsFound(shape) }));
+  const whole = wholeOf([...groups.values()]);
+  const { key, findings } = findKey(items, whole, source);
+  const mixed = whole.fields
+    .filter((field) => field.stat.isMixed())
+    .map((field) => itemFindings.fieldMixed(source, field.name, kindsInWords(field.stat, count)));
+  return { types, discriminator, key, findings: [...findings, ...mixed] };
+}
+
+function fieldsFound(shape: ShapeStat): FieldFound[] {
+  return shape.fields.map(({ name, stat }) => ({
+    name,
+    required: stat.presentCount === shape.itemCount,
+    missingCount: shape.itemCount - stat.presentCount,
+    ...stat.type(),
+  }));
+}

@@ -1,0 +1,110 @@
+import Papa from 'papaparse';
+import { failed, type Finding, type Json, ok } from '../../base';
+import { itemFindings, type Position } from '../findings';
+import type { Item } from '../item';
+import { positionAt } from '../json-strict';
+import type { Reader } from './reader';
+
+const rowsAtOnce = 5_000;
+const delimiters = [',', ';', '\t', '|'];
+
+/** CSV and its kin (RFC 4180, any delimiter): the first row names the columns, cells are texts. */
+export const csv: Reader = {
+  format: 'csv',
+  extensions: ['csv', 'tsv', 'txt'],
+
+  looksLike: (head) => /[\n\r,;\t]/.test(head),
+
+  first(head, task) {
+    const end = Math.max(head.lastIndexOf('\n'), head.lastIndexOf('\r'));
+    if (end < 0) return undefined;
+    const rows = Papa.parse(head.slice(0, end), { delimitersToGuess: delimiters }).data;
+    // The last row may be cut inside a quoted cell.
+    const columns = columnNames(rows[0] ?? [], task.file);
+    const items = rows.slice(1, -1).filter(isFilled).map((cells) => itemOf(columns.names, cells));
+    return items.length === 0 ? undefined : { format: 'csv', at: '$[*]', items, findings: [] };
+  },
+
+  async all(text, task, ports) {
+    const items: Item[] = [];
+    const ragged = { count: 0, cells: 0, offset: 0 };
+    let openQuote: number | undefined;
+    let columns: Columns | undefined;
+    let delimiter: string | undefined;
+    for (let from = 0; from < text.length; ) {
+      const slice = text.slice(from);
+      const read = Papa.parse(slice, { preview: rowsAtOnce, delimiter: delimiter ?? '', delimitersToGuess: delimiters });
+      delimiter = read.meta.delimiter;
+      if (openQuote === undefined && read.errors.some((each) => each.code === 'MissingQuotes')) {
+        openQuote = from + lastRowStart(slice, read.data.length - 1, delimiter);
+      }
+      for (const [row, cells] of read.data.entries()) {
+        if (columns === undefined) {
+          columns = columnNames(cells, task.file);
+        } else if (isFilled(cells)) {
+          if (cells.length !== columns.names.length) {
+            if (ragged.count === 0) {
+              ragged.cells = cells.length;
+              ragged.offset = from + lastRowStart(slice, row, delimiter);
+            }
+            ragged.count += 1;
+          }
+          items.push(itemOf(columns.names, cells));
+        }
+      }
+      from = read.meta.truncated ? from + read.meta.cursor : text.length;
+      ports.progress(from / text.length);
+      await ports.pause();
+    }
+    if (columns === undefined || items.length === 0) return failed(itemFindings.noList(task.file));
+    const findings: Finding[] = [...columns.findings];
+    if (ragged.count > 0) {
+      const at = rowPosition(text, ragged.offset);
+      findings.push(itemFindings.rowsRagged(task.file, at, ragged.count, ragged.cells, columns.names.length));
+    }
+    if (openQuote !== undefined) findings.push(itemFindings.quoteOpen(task.file, rowPosition(text, openQuote)));
+    return ok({ format: 'csv', at: '$[*]', items, findings });
+  },
+};
+
+interface Columns {
+  readonly names: readonly string[];
+  readonly findings: readonly Finding[];
+}
+
+/** One name a column: trimmed, made up where empty, told apart where they repeat. */
+function columnNames(heading: readonly string[], file: string): Columns {
+  const names: string[] = [];
+  const findings: Finding[] = [];
+  for (const [index, cell] of heading.entries()) {
+    const wish = cell.trim() === '' ? `column ${index + 1}` : cell.trim();
+    let name = wish;
+    for (let n = 2; names.includes(name); n += 1) name = `${wish} ${n}`;
+    if (name !== wish) findings.push(itemFindings.headingRepeats(file, wish, name));
+    names.push(name);
+  }
+  return { names, findings };
+}
+
+/** Own keys whatever the heading says: `__proto__` is a column name like any other. */
+function itemOf(names: readonly string[], cells: readonly string[]): Item {
+  const item: Record<string, Json> = {};
+  for (const [index, cell] of cells.entries()) {
+    const name = names[index] ?? `column ${index + 1}`;
+    if (name === '__proto__') Object.defineProperty(item, name, { value: cell, enumerable: true, configurable: true, writable: true });
+    else item[name] = cell;
+  }
+  return item;
+}
+
+const isFilled = (cells: readonly string[]): boolean => cells.length > 1 || (cells[0] ?? '') !== '';
+
+/** Offset at which a row starts: the rows before it, read once more; only on the way to a finding. */
+function lastRowStart(slice: string, row: number, delimiter: string): number {
+  return row <= 0 ? 0 : Papa.parse(slice, { preview: row, delimiter }).meta.cursor;
+}
+
+function rowPosition(text: string, offset: number): Position {
+  const skipped = /^[\r\n]+/.exec(text.slice(offset))?.[0].length ?? 0;
+  return positionAt(text, offset + skipped);
+}

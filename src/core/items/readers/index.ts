@@ -1,0 +1,8 @@
+/**
+ * Readers turn a document into items: one file a format, all of the same form, and one list
+ * that names them. They find the list in the document themselves and say what they had to
+ * assume; they neither infer types nor keep anything.
+ */
+export { read, type ReadWatch } from './read';
+export type { DocumentPort, Encoding, ItemsRead, Reader, ReadPorts, ReadTask } from './reader';
+export { refusal } from './json';

@@ -1,0 +1,67 @@
+import { failed, type Finding, ok, type Result } from '../../base';
+import { itemFindings } from '../findings';
+import type { DocumentPort, Encoding, ItemsRead, ReadPorts, ReadTask } from './reader';
+import { readerFor } from './registry';
+import { headText, looksBinary, sniffEncoding, sniffPicture, wholeText } from './text';
+
+const headBytes = 262_144;
+const largestHeadBytes = 4_194_304;
+const largestBytes = 400_000_000;
+
+export interface ReadWatch extends ReadPorts {
+  /** Called once with the first items, if the document is longer than its head. */
+  first(read: ItemsRead): void;
+}
+
+/** Reads the items of a document: the first of them from its head, then all. */
+export async function read(
+  document: DocumentPort,
+  task: ReadTask,
+  watch: ReadWatch,
+): Promise<Result<ItemsRead, Finding>> {
+  if (document.sizeBytes === 0) return failed(itemFindings.fileEmpty(task.file));
+  if (document.sizeBytes > largestBytes) {
+    return failed(itemFindings.fileTooLarge(task.file, document.sizeBytes, largestBytes));
+  }
+  const head = await document.bytes(0, Math.min(headBytes, document.sizeBytes));
+  const picture = sniffPicture(head);
+  if (picture !== undefined) return failed(itemFindings.fileIsPicture(task.file, picture));
+  const encoding = sniffEncoding(head);
+  if (looksBinary(head, encoding)) return failed(itemFindings.fileIsBinary(task.file));
+
+  await showFirst(document, task, encoding, head, watch);
+  const { text, findings } = await textOf(document, task, encoding, watch);
+  if (text.trim() === '') return failed(itemFindings.fileEmpty(task.file));
+  const all = await readerFor(task.file, text.slice(0, headBytes)).all(text, task, watch);
+  return all.ok ? ok({ ...all.value, findings: [...findings, ...all.value.findings] }) : all;
+}
+
+/** Items from the head; it grows while it holds none. Short documents are read whole at once. */
+async function showFirst(
+  document: DocumentPort,
+  task: ReadTask,
+  encoding: Encoding,
+  head: Uint8Array,
+  watch: ReadWatch,
+): Promise<void> {
+  let bytes = head;
+  while (bytes.length < document.sizeBytes) {
+    const text = headText(bytes, encoding, watch);
+    const first = text === undefined ? undefined : readerFor(task.file, text).first(text, task);
+    if (first !== undefined) return watch.first(first);
+    if (bytes.length >= largestHeadBytes) return;
+    bytes = await document.bytes(0, Math.min(bytes.length * 4, document.sizeBytes));
+  }
+}
+
+async function textOf(
+  document: DocumentPort,
+  task: ReadTask,
+  encoding: Encoding,
+  ports: ReadPorts,
+): Promise<{ text: string; findings: readonly Finding[] }> {
+  const text = await wholeText(document, encoding, ports);
+  if (text !== undefined) return { text, findings: [] };
+  const guessed = await wholeText(document, 'windows-1252', ports);
+  return { text: guessed ?? '', findings: [itemFindings.encodingGuessed(task.file)] };
+}

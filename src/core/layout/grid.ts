@@ -1,0 +1,20 @@
+/** What the width of a grid's cell comes from; all in px. A list is a grid of one column. */
+export interface GridMeasures {
+  readonly columns: number;
+  readonly edge: number;
+  readonly gap: number;
+}
+
+/** (width − edges − gaps) ÷ columns, never below 0. */
+export function cellWidth(widthPx: number, grid: GridMeasures): number {
+  const free = widthPx - 2 * grid.edge - (grid.columns - 1) * grid.gap;
+  return Math.max(0, free) / grid.columns;
+}
+
+/** The sum as people write it down: `(360 − 2 × 12 − 2 × 8) ÷ 3 = 106.67 px`. */
+export function cellSum(widthPx: number, grid: GridMeasures): string {
+  const edges = grid.edge > 0 ? ` − 2 × ${grid.edge}` : '';
+  const gaps = grid.columns > 1 && grid.gap > 0 ? ` − ${grid.columns - 1} × ${grid.gap}` : '';
+  const result = Math.round(cellWidth(widthPx, grid) * 100) / 100;
+  return `(${widthPx}${edges}${gaps}) ÷ ${grid.columns} = ${result} px`;
+}

@@ -1,0 +1,7 @@
+/**
+ * Layout: how high and wide rows and cells are, as numbers, without drawing. It knows the shapes
+ * of templates and touches no view; the renderer and the engine call it.
+ */
+export { cellSum, cellWidth, type GridMeasures } from './grid';
+export { partHeight } from './height';
+export { lineAt, lineTops } from './lines';

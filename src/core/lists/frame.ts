@@ -1,0 +1,29 @@
+import type { Slot, StackPart } from '../templates';
+import type { Arrangement } from './list';
+
+/** A template as the renderer needs it: its parts, and which property each text of an entry goes to. */
+export interface RowPlan {
+  readonly template: string;
+  readonly row: StackPart;
+  readonly slots: readonly Pick<Slot, 'part' | 'property'>[];
+  readonly heightPx: number;
+}
+
+/** One thing in the arranged sequence, finished: nothing is left to compute. */
+export interface Entry {
+  readonly kind: 'row';
+  readonly key: string;
+  /** Position of its item in the source. */
+  readonly item: number;
+  /** Position of its plan. */
+  readonly plan: number;
+  /** One for each of the plan's slots; undefined: missing. */
+  readonly texts: readonly (string | undefined)[];
+}
+
+/** What has to be known of the whole list to place any part of it. Heights in px, one a line. */
+export interface Sequence {
+  readonly arrangement: Arrangement;
+  readonly entryCount: number;
+  readonly lineHeights: Float32Array<ArrayBuffer>;
+}

@@ -1,0 +1,8 @@
+/**
+ * Lists: which template an item gets, and in what sequence entries stand. Pure functions over
+ * item types and positions; no item is looked into here and nothing is drawn.
+ */
+export { type Arranged, arrange } from './arrange';
+export { chooser } from './choose';
+export type { Entry, RowPlan, Sequence } from './frame';
+export { type Arrangement, type Choice, columnsOf, type List } from './list';

@@ -1,0 +1,77 @@
+import { count, type Finding } from '../base';
+
+const error = (code: string, path: string, message: string, hint: string): Finding => ({
+  code,
+  severity: 'error',
+  place: { in: 'project', path },
+  message,
+  hint,
+});
+
+/** Everything that can be wrong with a project file and with what refers to what in it. */
+export const projectFindings = {
+  notAProject: (file: string) =>
+    error('not-a-project', file, `${file} is not a Yarn Card project.`, 'Open a file that ends in .yarncard.json.'),
+
+  versionNewer: (file: string, version: number, known: number) =>
+    error(
+      'version-newer',
+      file,
+      `${file} was written by a newer Yarn Card (format ${version}; this one reads up to ${known}).`,
+      'Open it with the newer version. Nothing was changed.',
+    ),
+
+  misshapen: (file: string, path: string, wrong: string, more: number) =>
+    error(
+      'project-misshapen',
+      path,
+      `${file} cannot be opened: ${wrong}${more > 0 ? `, and ${count(more, 'more place')}` : ''}.`,
+      'Correct it there, or take an earlier version of the file.',
+    ),
+
+  itemsMissing: (source: string) =>
+    ({
+      ...error(
+        'items-missing',
+        `items/${source}`,
+        `The file holds no items for the source "${source}".`,
+        'Bring the items again to see rows.',
+      ),
+      severity: 'warning',
+    }) satisfies Finding,
+
+  typeUnknown: (template: string, type: string) =>
+    error(
+      'template-type-unknown',
+      `templates/${template}`,
+      `The template "${template}" is for items of type "${type}", which is not there.`,
+      'Choose the type that it is for.',
+    ),
+
+  templateUnknown: (list: string, template: string) =>
+    error(
+      'choice-template-unknown',
+      `lists/${list}`,
+      `The list "${list}" chooses the template "${template}", which is not there.`,
+      'Choose another template.',
+    ),
+
+  templateOfOtherType: (list: string, template: string, type: string) =>
+    ({
+      ...error(
+        'choice-type-differs',
+        `lists/${list}`,
+        `The list "${list}" shows items of type "${type}" with the template "${template}", which is for another type.`,
+        'Fields that the type does not have stay blank. Choose a template of the type.',
+      ),
+      severity: 'warning',
+    }) satisfies Finding,
+
+  sourceUnknown: (list: string, source: string) =>
+    error(
+      'list-source-unknown',
+      `lists/${list}`,
+      `The list "${list}" shows the source "${source}", which is not there.`,
+      'Choose a source for the list.',
+    ),
+} as const;

@@ -1,0 +1,21 @@
+import { type Field, makeExpression, plainText, type Expression } from '../values';
+import type { JsonRecord } from '../base';
+
+/** What feeds a property of a part: fixed words, or an expression with words for a missing value. */
+export type Binding = string | { readonly expr: string; readonly else?: string };
+
+export interface BoundText {
+  readonly expression: Expression | undefined;
+  /** The finished words for an item; undefined: there is no value and no stand-in. */
+  text(item: JsonRecord): string | undefined;
+}
+
+/** A binding made ready for items with these fields. A faulty expression gives no text at all. */
+export function bindText(binding: Binding, fields: readonly Field[]): BoundText {
+  if (typeof binding === 'string') return { expression: undefined, text: () => binding };
+  const expression = makeExpression(binding.expr, fields, 'text');
+  const { evaluate } = expression;
+  const standIn = binding.else;
+  if (evaluate === undefined) return { expression, text: () => undefined };
+  return { expression, text: (item) => plainText(evaluate(item)) ?? standIn };
+}

@@ -1,0 +1,21 @@
+/**
+ * Templates: what a row looks like and what feeds it. Shapes of the parts, drafts of new ones,
+ * rewriting (insert, remove, replace) as pure functions, and compiling against an item type.
+ * It neither arranges rows nor draws them.
+ */
+export type { Binding } from './binding';
+export { type BoundSlot, type CompiledTemplate, compileTemplate } from './compile';
+export { draftRow, likelyPart } from './draft';
+export {
+  type BindableProperty,
+  type ImagePart,
+  type LabelPart,
+  type Padding,
+  type Part,
+  partKinds,
+  type Size,
+  type StackPart,
+} from './parts';
+export { insertPart, partIds, removePart, replacePart, type Side } from './rewrite';
+export { type TextStyle, type TextStyleName, textStyleNames, textStyles } from './styles';
+export { bindingOf, partsOf, partWithId, type Slot, slotsOf, stackAround, type Template } from './template';

@@ -1,0 +1,15 @@
+/**
+ * The parts that a template is made of: one file each with its shape, its draft and what can be
+ * bound, and this list that names them all.
+ */
+import { type ImagePart, image } from './image';
+import { type LabelPart, label } from './label';
+import { type StackPart, stack } from './stack';
+
+export type Part = LabelPart | ImagePart | StackPart;
+export type BindableProperty = 'text' | 'picture';
+export type { ImagePart, LabelPart, StackPart };
+export type { Size } from './size';
+export type { Padding } from './stack';
+
+export const partKinds = { label, image, stack } as const;

@@ -1,0 +1,95 @@
+import { type Part, partKinds, type StackPart } from './parts';
+import { partsOf, stackAround } from './template';
+
+/** Where a part goes, seen from another one. */
+export type Side = 'before' | 'after' | 'above' | 'below';
+
+/** Ids that a template's parts have. */
+export const partIds = (row: StackPart): string[] => [...partsOf(row)].map((part) => part.id);
+
+/**
+ * Puts a part beside or under another. Where the stack around already runs that way it becomes
+ * a sibling; otherwise the two get a stack of their own, which takes over the width.
+ */
+export function insertPart(row: StackPart, anchor: string, side: Side, part: Part, stackId: string): StackPart {
+  const direction = side === 'before' || side === 'after' ? 'across' : 'down';
+  const isFirst = side === 'before' || side === 'above';
+  if (anchor === row.id) return insertAtEdge(row, part, direction, isFirst, stackId);
+  return mapStacks(row, (stack) => {
+    const at = stack.children.findIndex((child) => child.id === anchor);
+    const anchored = stack.children[at];
+    if (anchored === undefined) return stack;
+    const pair = isFirst ? [part, anchored] : [anchored, part];
+    if (stack.direction === direction) return withChildren(stack, at, pair);
+    const wrapped = { ...partKinds.stack.draft(stackId, direction, pair), width: widthOf(anchored) };
+    return withChildren(stack, at, [wrapped]);
+  });
+}
+
+/** The row itself as the anchor: inside it at one end, wrapping what it holds where it runs the other way. */
+function insertAtEdge(
+  row: StackPart,
+  part: Part,
+  direction: StackPart['direction'],
+  isFirst: boolean,
+  stackId: string,
+): StackPart {
+  const around = (inner: readonly Part[]) => (isFirst ? [part, ...inner] : [...inner, part]);
+  if (row.direction === direction) return { ...row, children: around(row.children) };
+  const inner = { ...partKinds.stack.draft(stackId, row.direction, row.children), gap: row.gap, align: row.align };
+  return {
+    ...row,
+    direction,
+    gap: direction === 'across' ? 12 : 2,
+    align: direction === 'across' ? 'centre' : 'stretch',
+    children: around([inner]),
+  };
+}
+
+/** Takes a part out; a stack that is left with one part gives way to it. The row stays. */
+export function removePart(row: StackPart, id: string): StackPart {
+  const parent = stackAround(row, id);
+  if (parent === undefined) return row;
+  const left = parent.children.filter((child) => child.id !== id);
+  if (parent.id === row.id) return { ...row, children: left };
+  const [only] = left;
+  return mapStacks(row, (stack) => {
+    const at = stack.children.findIndex((child) => child.id === parent.id);
+    if (at < 0) return stack;
+    if (left.length > 1) return withChildren(stack, at, [{ ...parent, children: left }]);
+    if (only === undefined) return withChildren(stack, at, []);
+    return withChildren(stack, at, [only.part === 'image' ? only : { ...only, width: parent.width }]);
+  });
+}
+
+/** Another part in the place of the one with that id. */
+export function replacePart(row: StackPart, id: string, change: (part: Part) => Part): StackPart {
+  if (row.id === id) {
+    const changed = change(row);
+    return changed.part === 'stack' ? changed : row;
+  }
+  return mapStacks(row, (stack) => {
+    const at = stack.children.findIndex((child) => child.id === id);
+    const part = stack.children[at];
+    return part === undefined ? stack : withChildren(stack, at, [change(part)]);
+  });
+}
+
+const widthOf = (part: Part) => (part.part === 'image' ? 'fit' : part.width);
+
+function withChildren(stack: StackPart, at: number, parts: readonly Part[]): StackPart {
+  return { ...stack, children: [...stack.children.slice(0, at), ...parts, ...stack.children.slice(at + 1)] };
+}
+
+function mapStacks(stack: StackPart, change: (stack: StackPart) => StackPart): StackPart {
+  const changed = change(stack);
+  if (changed !== stack) return changed;
+  let isChanged = false;
+  const children = stack.children.map((child) => {
+    if (child.part !== 'stack') return child;
+    const next = mapStacks(child, change);
+    if (next !== child) isChanged = true;
+    return next;
+  });
+  return isChanged ? { ...stack, children } : stack;
+}

@@ -1,0 +1,21 @@
+/**
+ * Values: the expression language. A text is read (syntax), held against an item type (check),
+ * turned into a closure (compile) and, for one item, told step by step (explain). It knows
+ * items only as JSON records; templates, checks and the command line call it.
+ */
+export { type Checked, pathText, type ResultType, typeOfResult } from './check/check';
+export type { Evaluate } from './compile/compile';
+export { type Explained, explain, shown, type TraceStep } from './explain/explain';
+export { type Expression, makeExpression } from './expression';
+export { type Span, valueFindings } from './findings';
+export { readExpression } from './syntax/read';
+export {
+  type Field,
+  fieldNamed,
+  isShowable,
+  type ScalarName,
+  scalarNames,
+  typeInWords,
+  type ValueType,
+} from './type';
+export { plainText, type Value } from './value';
