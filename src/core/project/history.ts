@@ -7,6 +7,7 @@ enablePatches();
 
 interface Step {
   readonly name: string;
+  readonly joins: string | undefined;
   readonly forward: readonly Patch[];
   readonly back: readonly Patch[];
 }
@@ -28,9 +29,13 @@ export function startHistory(project: Project): History {
 export function makeEdit(history: History, edit: Edit): Result<History, string> {
   const applied = edit.apply(history.project);
   if (!applied.ok) return applied;
-  const step = stepBetween(edit.name, history.project, applied.value);
-  if (step === undefined) return ok(history);
-  return ok({ project: applied.value, done: [...history.done, step].slice(-mostSteps), undone: [] });
+  const last = history.done.at(-1);
+  const isJoined = last !== undefined && edit.joins !== undefined && last.joins === edit.joins;
+  const before = isJoined ? applyPatches(history.project, [...last.back]) : history.project;
+  const done = isJoined ? history.done.slice(0, -1) : history.done;
+  const step = stepBetween(edit, before, applied.value);
+  if (step === undefined) return ok(isJoined ? { project: before, done, undone: [] } : history);
+  return ok({ project: applied.value, done: [...done, step].slice(-mostSteps), undone: [] });
 }
 
 export function undo(history: History): History {
@@ -54,9 +59,9 @@ export function redo(history: History): History {
 }
 
 /** The keys whose values differ, as patches; sharing between the two makes this cheap. */
-function stepBetween(name: string, before: Project, after: Project): Step | undefined {
+function stepBetween(edit: Edit, before: Project, after: Project): Step | undefined {
   const [, forward, back] = produceWithPatches(before, (draft) => {
     Object.assign(draft, after);
   });
-  return forward.length === 0 ? undefined : { name, forward, back };
+  return forward.length === 0 ? undefined : { name: edit.name, joins: edit.joins, forward, back };
 }

@@ -7,5 +7,7 @@ import type { Project } from '../project';
  */
 export interface Edit {
   readonly name: string;
+  /** Edits in a row with the same value here are one step to undo: the keystrokes of one typing. */
+  readonly joins?: string;
   apply(project: Project): Result<Project, string>;
 }

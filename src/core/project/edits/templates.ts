@@ -15,10 +15,17 @@ import {
 import { type Project, withId } from '../project';
 import type { Edit } from './edit';
 
-/** Feeds a property of a part. */
-export function bind(template: string, part: string, property: BindableProperty, binding: Binding): Edit {
+/** A property of a part of a template. */
+export interface PropertyPlace {
+  readonly template: string;
+  readonly part: string;
+  readonly property: BindableProperty;
+}
+
+/** Feeds a property of a part; `joins` names the typing that it belongs to. */
+export function bind({ template, part, property }: PropertyPlace, binding: Binding, joins?: string): Edit {
   const what = typeof binding === 'string' ? 'Fixed words' : `Bind to ${binding.expr}`;
-  return editRow(`${what}, ${part}`, template, (row) => {
+  const edit = editRow(`${what}, ${part}`, template, (row) => {
     const target = partWithId(row, part);
     if (target === undefined) return undefined;
     if (target.part === 'label' && property === 'text') {
@@ -29,6 +36,7 @@ export function bind(template: string, part: string, property: BindableProperty,
     }
     return undefined;
   });
+  return joins === undefined ? edit : { ...edit, joins };
 }
 
 /** Puts a new part beside, above or below another. The part's id is made free first: see `freePartId`. */

@@ -1,0 +1,28 @@
+// The application into dist/, the command line into dist/cli/ with bin/yarncard to start it.
+import { chmodSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureInstalled, root, runOrExit } from './setup.mjs';
+
+ensureInstalled();
+rmSync(join(root, 'dist'), { recursive: true, force: true });
+runOrExit('npx', ['--no-install', 'astro', 'build'], { env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' } });
+
+const { build } = await import('esbuild');
+await build({
+  absWorkingDir: root,
+  entryPoints: ['cli/main.ts'],
+  outdir: 'dist/cli',
+  bundle: true,
+  splitting: true,
+  minify: true,
+  platform: 'node',
+  target: 'node20',
+  format: 'esm',
+  outExtension: { '.js': '.mjs' },
+  // Packages in CommonJS ask for Node's modules with require.
+  banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
+  logLevel: 'warning',
+});
+mkdirSync(join(root, 'bin'), { recursive: true });
+writeFileSync(join(root, 'bin/yarncard'), "#!/usr/bin/env node\nimport('../dist/cli/main.mjs');\n");
+chmodSync(join(root, 'bin/yarncard'), 0o755);

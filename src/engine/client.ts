@@ -1,0 +1,14 @@
+import { proxy, type Remote, wrap } from 'comlink';
+import type { EngineEvent, EngineProtocol } from './protocol';
+
+export type EngineClient = Remote<EngineProtocol>;
+
+type WithListener = EngineProtocol & { listen(listener: (event: EngineEvent) => void): void };
+
+/** Starts the engine in a worker of its own. */
+export function startEngine(listener: (event: EngineEvent) => void): EngineClient {
+  const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module', name: 'engine' });
+  const remote = wrap<WithListener>(worker);
+  void remote.listen(proxy(listener));
+  return remote;
+}

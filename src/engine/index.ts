@@ -1,0 +1,18 @@
+/**
+ * The engine: one project with its items, and the frames, counts and traces that come of them.
+ * In the browser it runs in a worker behind the protocol, reached through `client.ts` (which only
+ * pages may load); the command line calls it directly.
+ */
+export { documentOf, strictDecoder } from './document';
+export { Engine } from './engine';
+export type {
+  Brought,
+  EngineEvent,
+  EngineProtocol,
+  ItemAtHand,
+  Range,
+  SlotSurvey,
+  TemplateSurvey,
+  Trace,
+  View,
+} from './protocol';

@@ -1,0 +1,102 @@
+import type { Finding, Result } from '../core/base';
+import type { Item } from '../core/items';
+import type { Entry, RowPlan, Sequence } from '../core/lists';
+import type { Project } from '../core/project';
+import type { TraceStep } from '../core/values';
+
+/** Entries from `from` up to but without `to`. */
+export interface Range {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** What drawing the list needs, as of one version of project and items. */
+export interface View {
+  readonly version: number;
+  readonly sequence: Sequence;
+  readonly plans: readonly RowPlan[];
+  readonly entries: readonly Entry[];
+  readonly entriesFrom: number;
+  readonly itemCount: number;
+  /** By choice, in the order of the list's choices; the last is *otherwise*. */
+  readonly choiceCounts: readonly number[];
+  readonly findings: readonly Finding[];
+}
+
+/** What was read from a document: a new project, or one that was kept in a file. */
+export interface Brought {
+  readonly project: Project;
+  readonly findings: readonly Finding[];
+  readonly itemCount: number;
+}
+
+/** How the bound properties of a template fare over all items that it shows. */
+export interface SlotSurvey {
+  readonly part: string;
+  readonly property: string;
+  readonly missingCount: number;
+  /** Position of the first item without a value, or -1. */
+  readonly firstMissing: number;
+}
+
+export interface TemplateSurvey {
+  readonly template: string;
+  readonly itemCount: number;
+  readonly slots: readonly SlotSurvey[];
+  /** Items with the longest and shortest words in the first label; -1: no item. */
+  readonly longest: number;
+  readonly shortest: number;
+}
+
+/** How a value came about for one item. */
+export interface Trace {
+  readonly steps: readonly TraceStep[];
+  readonly text: string | undefined;
+  readonly standIn: boolean;
+  readonly missing: string | undefined;
+}
+
+/** One item as the screens show it. */
+export interface ItemAtHand {
+  readonly item: number;
+  /** Where it stands in the list; -1: it is left out. */
+  readonly entry: number;
+  readonly value: Item;
+  readonly type: string | undefined;
+  readonly title: string;
+}
+
+/** What the worker tells without being asked. */
+export type EngineEvent =
+  | { readonly kind: 'first'; readonly brought: Brought; readonly view: View }
+  | { readonly kind: 'progress'; readonly doing: 'reading' | 'keeping'; readonly share: number }
+  | { readonly kind: 'survey'; readonly version: number; readonly templates: readonly TemplateSurvey[] }
+  | { readonly kind: 'kept'; readonly project: string }
+  | { readonly kind: 'not-kept'; readonly project: string; readonly reason: string };
+
+/** A document to read: a file, or words that were pasted or typed. */
+export type Document = { readonly file: Blob; readonly name: string };
+
+/** Everything that can be asked of the engine: the one map between the worker and its client. */
+export interface EngineProtocol {
+  /** Reads items or a project; with items, infers and drafts a project for them. */
+  bring(document: Document, wanted: Range): Promise<Result<{ brought: Brought; view: View }, Finding>>;
+  cancel(): Promise<void>;
+  /** Takes up a kept project and reads its items from this browser. */
+  open(id: string, project: Project, wanted: Range): Promise<View>;
+  /** The project was edited: the wanted entries first, the rest after. */
+  update(project: Project, wanted: Range): Promise<View>;
+  entries(version: number, range: Range): Promise<readonly Entry[]>;
+  /** Entries of items with a template of one's choice, whatever the list would choose. */
+  tryTemplate(template: string, items: readonly number[]): Promise<readonly Entry[]>;
+  items(source: string, range: Range): Promise<readonly Item[]>;
+  itemAtHand(item: number): Promise<ItemAtHand | undefined>;
+  /** The next item from `after` on, in turn, that holds the words anywhere; -1: none. */
+  find(words: string, after: number): Promise<number>;
+  firstOfType(type: string): Promise<number>;
+  trace(template: string, part: string, property: string, item: number): Promise<Trace | undefined>;
+  /** The project as its file, items and all. */
+  file(project: Project): Promise<Blob>;
+  keepItems(id: string): Promise<void>;
+  insertItems(source: string, at: number, items: readonly Item[], wanted: Range): Promise<View>;
+}

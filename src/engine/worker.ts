@@ -1,0 +1,158 @@
+import { expose, transfer } from 'comlink';
+import { atOnce, failed, type Finding, inTurns, ok, type Result } from '../core/base';
+import { infer, type Item, read } from '../core/items';
+import { looksLikeProject, makeProject, type Project, readProject, writeProject } from '../core/project';
+import { keepItems, keptItems, whyNotKept } from '../keeping';
+import { documentOf, strictDecoder } from './document';
+import { Engine } from './engine';
+import type { Brought, Document, EngineEvent, EngineProtocol, Range, View } from './protocol';
+import { Cancelled, turns } from './turns';
+
+let tell: (event: EngineEvent) => void = () => {};
+let reading = turns();
+const engine = new Engine({ pause: () => turns().pause() });
+
+const withHeights = (view: View): View => transfer(view, [view.sequence.lineHeights.buffer]);
+
+/** Shows a version: the answer at once, what takes all items after it. */
+function shown(view: View): View {
+  void engine.survey().then((survey) => {
+    if (survey !== undefined) tell({ kind: 'survey', ...survey });
+  });
+  return withHeights(view);
+}
+
+const protocol: EngineProtocol & { listen(listener: (event: EngineEvent) => void): void } = {
+  listen(listener) {
+    tell = listener;
+  },
+
+  async bring(document, wanted) {
+    reading.cancel();
+    reading = turns();
+    try {
+      const head = await document.file.slice(0, 200).text();
+      return looksLikeProject(head) ? await bringProject(document, wanted) : await bringItems(document, wanted, reading);
+    } catch (error) {
+      if (error instanceof Cancelled) return failed(cancelled(document.name));
+      throw error;
+    }
+  },
+
+  async cancel() {
+    reading.cancel();
+  },
+
+  async open(id, project, wanted) {
+    engine.clear();
+    for (const source of project.sources) {
+      const first = (items: readonly Item[]) => {
+        engine.setItems(source.id, items);
+        const view = engine.update(project, wanted);
+        tell({ kind: 'first', brought: { project, findings: [], itemCount: items.length }, view });
+      };
+      engine.setItems(source.id, await keptItems(id, source.id, first, turns().pause));
+    }
+    return shown(engine.update(project, wanted));
+  },
+
+  async update(project, wanted) {
+    return shown(engine.update(project, wanted));
+  },
+
+  async entries(version, range) {
+    return engine.isCurrent(version) ? engine.entries(range) : [];
+  },
+
+  async tryTemplate(template, items) {
+    return engine.tryTemplate(template, items);
+  },
+
+  async items(source, range) {
+    return engine.itemsOf(source).slice(range.from, range.to);
+  },
+
+  async itemAtHand(item) {
+    return engine.itemAtHand(item);
+  },
+
+  async find(words, after) {
+    return engine.find(words, after);
+  },
+
+  async firstOfType(type) {
+    return engine.firstOfType(type);
+  },
+
+  async trace(template, part, property, item) {
+    return engine.trace(template, part, property, item);
+  },
+
+  async file(project) {
+    return new Blob([...writeProject(project, engine.allItems())], { type: 'application/json' });
+  },
+
+  async keepItems(id) {
+    try {
+      for (const [source, items] of engine.allItems()) await keepItems(id, source, items, turns().pause);
+      tell({ kind: 'kept', project: id });
+    } catch (error) {
+      tell({ kind: 'not-kept', project: id, reason: whyNotKept(error) });
+    }
+  },
+
+  async insertItems(source, at, items, wanted) {
+    engine.insertItems(source, at, items);
+    return shown(engine.view(wanted));
+  },
+};
+
+type Answer = Result<{ brought: Brought; view: View }, Finding>;
+
+async function bringItems(document: Document, wanted: Range, turn: ReturnType<typeof turns>): Promise<Answer> {
+  const progress = (from: number, part: number) => (share: number) =>
+    tell({ kind: 'progress', doing: 'reading', share: from + part * share });
+  const source = documentOf(document.file, document.name);
+  const all = await read(source, { file: document.name }, {
+    decoder: strictDecoder,
+    pause: turn.pause,
+    progress: progress(0, 0.8),
+    first(first) {
+      const project = makeProject(document.name, first, atOnce(infer(first.items, document.name)));
+      const view = take(project, first.items, wanted);
+      tell({ kind: 'first', brought: { project, findings: first.findings, itemCount: first.items.length }, view });
+    },
+  });
+  if (!all.ok) return all;
+  const inference = await inTurns(infer(all.value.items, document.name), turn.pause, progress(0.8, 0.2));
+  const project = makeProject(document.name, all.value, inference);
+  const view = take(project, all.value.items, wanted);
+  const findings = [...all.value.findings, ...inference.findings];
+  return ok({ brought: { project, findings, itemCount: all.value.items.length }, view: shown(view) });
+}
+
+function take(project: Project, items: readonly Item[], wanted: Range): View {
+  engine.clear();
+  for (const source of project.sources) engine.setItems(source.id, items);
+  return engine.update(project, wanted);
+}
+
+async function bringProject(document: Document, wanted: Range): Promise<Answer> {
+  const file = readProject(await document.file.text(), document.name);
+  if (!file.ok) return file;
+  const { project, items, findings } = file.value;
+  engine.clear();
+  for (const [source, own] of items) engine.setItems(source, own);
+  const view = engine.update(project, wanted);
+  return ok({ brought: { project, findings, itemCount: view.itemCount }, view: shown(view) });
+}
+
+const cancelled = (file: string): Finding => ({
+  code: 'reading-cancelled',
+  severity: 'note',
+  place: { in: 'document', file },
+  message: `Reading ${file} was cancelled.`,
+  hint: 'Nothing was changed.',
+});
+
+expose(protocol);

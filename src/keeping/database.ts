@@ -1,0 +1,51 @@
+import Dexie, { type EntityTable, type Table } from 'dexie';
+import type { Entry, RowPlan } from '../core/lists';
+import type { Picture, Project } from '../core/project';
+
+/** A few real rows, finished, so that the start page can draw the project without its items. */
+export interface Preview {
+  readonly plans: readonly RowPlan[];
+  readonly entries: readonly Entry[];
+  readonly pictures: readonly Picture[];
+}
+
+export interface KeptProject {
+  readonly id: string;
+  readonly project: Project;
+  readonly itemCount: number;
+  /** Milliseconds since 1970. */
+  readonly keptAt: number;
+  readonly preview: Preview;
+}
+
+export interface KeptSource {
+  readonly project: string;
+  readonly source: string;
+  readonly itemCount: number;
+  readonly chunkCount: number;
+}
+
+/** About a thousand items as one JSON text: twenty times quicker to store than a record an item. */
+export interface KeptChunk {
+  readonly project: string;
+  readonly source: string;
+  readonly part: number;
+  readonly text: string;
+}
+
+class Database extends Dexie {
+  declare readonly projects: EntityTable<KeptProject, 'id'>;
+  declare readonly sources: Table<KeptSource, [string, string]>;
+  declare readonly chunks: Table<KeptChunk, [string, string, number]>;
+
+  constructor() {
+    super('yarn-card');
+    this.version(1).stores({
+      projects: 'id, keptAt',
+      sources: '[project+source], project',
+      chunks: '[project+source+part], project',
+    });
+  }
+}
+
+export const database = new Database();

@@ -1,0 +1,6 @@
+/**
+ * Drawing: finished entries become rows of the page. It knows plans, entries and heights, and
+ * nothing of projects, values or React; the window, the bench and the start page call it.
+ */
+export { ListView, type ListViewPorts, type PoolReadout } from './list-view';
+export { bindRow, createRow, type Pictures, type RowView } from './row';

@@ -1,0 +1,239 @@
+import { cellWidth, type GridMeasures, lineAt, lineTops } from '../core/layout';
+import { columnsOf, type Entry, type RowPlan, type Sequence } from '../core/lists';
+import { EntryCache } from './entries';
+import { Pool, type PooledRow } from './pool';
+import { bindRow, type Pictures } from './row';
+import { Scroller } from './scroller';
+
+const overscanLines = 5;
+const prefetchEntries = 160;
+const restAfterMs = 140;
+
+export interface ListViewPorts {
+  /** The finished entries of a range, as of a version; fewer if the version is no more. */
+  entries(version: number, range: { readonly from: number; readonly to: number }): Promise<readonly Entry[]>;
+  pictures: Pictures;
+  /** A row was pressed; `part` is what of it. */
+  pressed(entry: Entry, part: string | undefined): void;
+}
+
+/** What practitioners ask of a pool: rows made so far, in use now, and bindings since the start. */
+export interface PoolReadout {
+  readonly made: number;
+  readonly inUse: number;
+  readonly bound: number;
+}
+
+export interface Shown {
+  readonly version: number;
+  readonly sequence: Sequence;
+  readonly plans: readonly RowPlan[];
+  readonly entries: readonly Entry[];
+  readonly entriesFrom: number;
+}
+
+/** The list on all items, with as many rows in the page as the window shows and a few more. */
+export class ListView {
+  private readonly sizer = document.createElement('div');
+  private readonly scroller: Scroller;
+  private readonly pool: Pool;
+  private readonly cache = new EntryCache();
+  private readonly rows = new Map<number, PooledRow>();
+  private readonly resized: ResizeObserver;
+  private shown: Shown | undefined;
+  private kinds: readonly string[] = [];
+  private tops: Float64Array = new Float64Array(1);
+  private selectedItem = -1;
+  private boundCount = 0;
+  private restTimer: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(
+    private readonly host: HTMLElement,
+    private readonly ports: ListViewPorts,
+  ) {
+    host.classList.add('yc-list');
+    this.sizer.className = 'yc-sizer';
+    this.sizer.setAttribute('role', 'list');
+    host.append(this.sizer);
+    this.scroller = new Scroller(host, this.sizer);
+    this.pool = new Pool(this.sizer);
+    host.addEventListener('scroll', this.onScroll, { passive: true });
+    host.addEventListener('click', this.onClick);
+    this.resized = new ResizeObserver(() => this.layOut());
+    this.resized.observe(host);
+  }
+
+  /** Draws a version of the list. Rows keep their place; every one of them is bound anew. */
+  show(shown: Shown): void {
+    this.shown = shown;
+    this.cache.clear();
+    this.cache.put(shown.entriesFrom, shown.entries);
+    this.kinds = shown.plans.map((plan) => JSON.stringify([plan.row, plan.slots]));
+    const { arrangement } = shown.sequence;
+    this.sizer.classList.toggle('yc-separated', arrangement.kind === 'list' && arrangement.separators);
+    this.tops = lineTops(shown.sequence.lineHeights, arrangement.edge, arrangement.gap);
+    this.scroller.setContent(this.tops.at(-1) ?? 0);
+    for (const [index, row] of this.rows) this.release(index, row);
+    this.draw();
+  }
+
+  /** The entries in the window now: what an update should answer first. */
+  wanted(): { readonly from: number; readonly to: number } {
+    const { from, to } = this.range();
+    return { from, to: Math.max(to, from + 30) };
+  }
+
+  select(item: number): void {
+    this.selectedItem = item;
+    for (const [index, row] of this.rows) this.mark(row, this.cache.get(index));
+  }
+
+  /** Brings an entry into the window if it is not there. */
+  reveal(entry: number): void {
+    if (this.shown === undefined) return;
+    const line = Math.floor(entry / columnsOf(this.shown.sequence.arrangement));
+    const top = this.tops[line] ?? 0;
+    const bottom = this.tops[line + 1] ?? top;
+    const seenTo = this.scroller.offset + this.host.clientHeight;
+    if (top >= this.scroller.offset && bottom <= seenTo) return;
+    this.scroller.scrollTo(top - this.host.clientHeight / 3);
+    this.draw();
+  }
+
+  readout(): PoolReadout {
+    return { made: this.pool.made, inUse: this.rows.size, bound: this.boundCount };
+  }
+
+  destroy(): void {
+    this.resized.disconnect();
+    clearTimeout(this.restTimer);
+    this.host.removeEventListener('scroll', this.onScroll);
+    this.host.removeEventListener('click', this.onClick);
+    this.sizer.remove();
+  }
+
+  private readonly onScroll = (): void => {
+    this.scroller.moved();
+    this.draw();
+    clearTimeout(this.restTimer);
+    this.restTimer = setTimeout(() => {
+      if (!this.scroller.isScaled) return;
+      this.scroller.centreThumb();
+      this.layOut();
+    }, restAfterMs);
+  };
+
+  private readonly onClick = (event: MouseEvent): void => {
+    if (!(event.target instanceof Element)) return;
+    const target = event.target;
+    for (const [index, row] of this.rows) {
+      if (!row.element.contains(target)) continue;
+      const entry = this.cache.get(index);
+      const part = target.closest<HTMLElement>('[data-part]')?.dataset['part'];
+      if (entry !== undefined) this.ports.pressed(entry, part);
+      return;
+    }
+  };
+
+  /** Entries from the first to the last that touch the window, with the overscan. */
+  private range(): { readonly from: number; readonly to: number } {
+    if (this.shown === undefined) return { from: 0, to: 0 };
+    const { sequence } = this.shown;
+    const columns = columnsOf(sequence.arrangement);
+    const first = lineAt(this.tops, this.scroller.offset) - overscanLines;
+    const last = lineAt(this.tops, this.scroller.offset + this.host.clientHeight) + overscanLines;
+    return {
+      from: Math.max(0, first * columns),
+      to: Math.min(sequence.entryCount, (last + 1) * columns),
+    };
+  }
+
+  private draw(): void {
+    const { shown } = this;
+    if (shown === undefined) return;
+    const range = this.range();
+    for (const [index, row] of this.rows) {
+      if (index < range.from || index >= range.to) this.release(index, row);
+    }
+    const most = range.to - range.from + 2 * Math.max(1, this.kinds.length);
+    for (let index = range.from; index < range.to; index += 1) {
+      const row = this.rows.get(index);
+      if (row === undefined) this.fill(index, most);
+      else if (this.scroller.isScaled) this.position(row, index);
+    }
+    this.pool.settle(new Set(this.kinds), most);
+    this.fetch(range);
+  }
+
+  /** Puts a row where an entry is, if the entry has come already. */
+  private fill(index: number, most: number): void {
+    const entry = this.cache.get(index);
+    const plan = entry === undefined ? undefined : this.shown?.plans[entry.plan];
+    const kind = entry === undefined ? undefined : this.kinds[entry.plan];
+    if (entry === undefined || plan === undefined || kind === undefined) return;
+    const row = this.pool.take(kind, plan, most);
+    row.entry = index;
+    this.rows.set(index, row);
+    bindRow(row, entry, this.ports.pictures);
+    this.boundCount += row.targets.length;
+    this.mark(row, entry);
+    this.position(row, index);
+  }
+
+  private release(index: number, row: PooledRow): void {
+    this.rows.delete(index);
+    this.pool.give(row);
+  }
+
+  private position(row: PooledRow, index: number): void {
+    if (this.shown === undefined) return;
+    const { arrangement, entryCount, lineHeights } = this.shown.sequence;
+    const columns = columnsOf(arrangement);
+    const line = columns === 1 ? index : Math.floor(index / columns);
+    const width = cellWidth(this.host.clientWidth, measuresOf(arrangement));
+    const x = arrangement.edge + (index % columns) * (width + arrangement.gap);
+    const y = this.scroller.place(this.tops[line] ?? 0);
+    const { style } = row.element;
+    style.transform = `translate(${x}px, ${y}px)`;
+    style.width = `${width}px`;
+    style.height = `${lineHeights[line] ?? 0}px`;
+    row.element.classList.toggle('yc-last', index === entryCount - 1);
+    row.element.setAttribute('aria-posinset', String(index + 1));
+    row.element.setAttribute('aria-setsize', String(entryCount));
+  }
+
+  private mark(row: PooledRow, entry: Entry | undefined): void {
+    row.element.classList.toggle('yc-at-hand', entry !== undefined && entry.item === this.selectedItem);
+  }
+
+  private fetch(range: { readonly from: number; readonly to: number }): void {
+    const { shown } = this;
+    if (shown === undefined) return;
+    const near = {
+      from: Math.max(0, range.from - prefetchEntries),
+      to: Math.min(shown.sequence.entryCount, range.to + prefetchEntries),
+    };
+    const half = prefetchEntries / 2;
+    const isEnough =
+      this.cache.get(Math.max(0, range.from - half)) !== undefined &&
+      this.cache.get(Math.min(shown.sequence.entryCount - 1, range.to + half)) !== undefined;
+    if (isEnough && this.cache.get(range.from) !== undefined) return;
+    const missing = this.cache.ask(near);
+    if (missing === undefined) return;
+    void this.ports.entries(shown.version, missing).then((entries) => {
+      if (this.shown?.version !== shown.version) return;
+      this.cache.put(missing.from, entries);
+      this.cache.trim(this.range());
+      this.draw();
+    });
+  }
+
+  private layOut(): void {
+    for (const [index, row] of this.rows) this.position(row, index);
+    this.draw();
+  }
+}
+
+function measuresOf(arrangement: Sequence['arrangement']): GridMeasures {
+  return { columns: columnsOf(arrangement), edge: arrangement.edge, gap: arrangement.gap };
+}

@@ -1,0 +1,75 @@
+import type { RowPlan } from '../core/lists';
+import { createRow, type RowView } from './row';
+
+/** A row in the page: of one kind for its life, of one entry for a while. */
+export interface PooledRow extends RowView {
+  readonly kind: string;
+  entry: number;
+}
+
+const sparesAKind = 2;
+
+/** Rows by kind, made when none of the kind is free and given away again when too many are. */
+export class Pool {
+  private readonly free = new Map<string, PooledRow[]>();
+  private rowCount = 0;
+  private madeCount = 0;
+
+  constructor(private readonly parent: HTMLElement) {}
+
+  get made(): number {
+    return this.madeCount;
+  }
+
+  get count(): number {
+    return this.rowCount;
+  }
+
+  /** `most`: how many rows may be there in all; free rows of other kinds go before that is passed. */
+  take(kind: string, plan: RowPlan, most: number): PooledRow {
+    const spare = this.free.get(kind)?.pop();
+    if (spare !== undefined) {
+      spare.element.classList.remove('yc-spare');
+      return spare;
+    }
+    if (this.rowCount >= most) this.dropOne(kind);
+    const row: PooledRow = { ...createRow(plan), kind, entry: -1 };
+    row.element.setAttribute('role', 'listitem');
+    this.parent.append(row.element);
+    this.rowCount += 1;
+    this.madeCount += 1;
+    return row;
+  }
+
+  give(row: PooledRow): void {
+    row.entry = -1;
+    const spares = this.free.get(row.kind) ?? [];
+    spares.push(row);
+    this.free.set(row.kind, spares);
+  }
+
+  /** After a pass: what is still free is hidden, and what passes the bound is let go. */
+  settle(kinds: ReadonlySet<string>, most: number): void {
+    for (const [kind, rows] of this.free) {
+      const kept = kinds.has(kind) ? rows : [];
+      while (rows.length > 0 && (kept !== rows || (rows.length > sparesAKind && this.rowCount > most))) this.drop(rows);
+      for (const row of kept) row.element.classList.add('yc-spare');
+      if (kept !== rows) this.free.delete(kind);
+    }
+  }
+
+  clear(): void {
+    for (const rows of this.free.values()) while (rows.length > 0) this.drop(rows);
+  }
+
+  private dropOne(exceptKind: string): void {
+    for (const [kind, rows] of this.free) {
+      if (kind !== exceptKind && rows.length > 0) return this.drop(rows);
+    }
+  }
+
+  private drop(rows: PooledRow[]): void {
+    rows.pop()?.element.remove();
+    this.rowCount -= 1;
+  }
+}

@@ -1,0 +1,69 @@
+/**
+ * A scrolling box whose content may be higher than an element can be: past that the sizer is
+ * lower than the content, small moves go one to one and large ones by ratio.
+ */
+const highestSizerPx = 12_000_000;
+
+export class Scroller {
+  private contentPx = 0;
+  private lastTop = 0;
+  private at = 0;
+
+  constructor(
+    private readonly host: HTMLElement,
+    private readonly sizer: HTMLElement,
+  ) {}
+
+  setContent(heightPx: number): void {
+    this.contentPx = heightPx;
+    this.sizer.style.height = `${Math.min(heightPx, highestSizerPx)}px`;
+    this.at = Math.max(0, Math.min(this.at, this.mostAt()));
+  }
+
+  /** How far the content is scrolled, in its own px. */
+  get offset(): number {
+    return this.at;
+  }
+
+  get isScaled(): boolean {
+    return this.contentPx > highestSizerPx;
+  }
+
+  /** Where a thing at `y` of the content stands in the sizer. */
+  place(y: number): number {
+    return this.isScaled ? y - this.at + this.lastTop : y;
+  }
+
+  moved(): void {
+    const top = this.host.scrollTop;
+    if (!this.isScaled) this.at = top;
+    else {
+      const mostTop = highestSizerPx - this.host.clientHeight;
+      const delta = top - this.lastTop;
+      if (top <= 0) this.at = 0;
+      else if (top >= mostTop - 1) this.at = this.mostAt();
+      else if (Math.abs(delta) < this.host.clientHeight * 2) this.at += delta;
+      else this.at = (top / mostTop) * this.mostAt();
+      this.at = Math.max(0, Math.min(this.at, this.mostAt()));
+    }
+    this.lastTop = top;
+  }
+
+  scrollTo(y: number): void {
+    this.at = Math.max(0, Math.min(y, this.mostAt()));
+    this.centreThumb();
+  }
+
+  /** At rest: the thumb goes where the content is, so that both ends can always be reached. */
+  centreThumb(): void {
+    const mostTop = Math.min(this.contentPx, highestSizerPx) - this.host.clientHeight;
+    const top = this.isScaled ? (this.at / this.mostAt()) * mostTop : this.at;
+    this.lastTop = top;
+    if (Math.abs(this.host.scrollTop - top) >= 1) this.host.scrollTop = top;
+    this.lastTop = this.host.scrollTop;
+  }
+
+  private mostAt(): number {
+    return Math.max(0, this.contentPx - this.host.clientHeight);
+  }
+}

@@ -1,0 +1,142 @@
+import { Menu } from '@base-ui/react/menu';
+import ChevronDown from 'lucide-react/icons/chevron-down';
+import type { ReactNode } from 'react';
+
+const buttonLook =
+  'inline-flex h-7 items-center gap-1.5 rounded-md border border-rule bg-paper px-2.5 text-sm text-ink ' +
+  'whitespace-nowrap hover:border-ash disabled:opacity-55 disabled:hover:border-rule';
+
+interface ButtonProps {
+  readonly children: ReactNode;
+  readonly onPress: () => void;
+  readonly isMain?: boolean;
+  readonly isDisabled?: boolean;
+  readonly label?: string;
+  readonly title?: string;
+}
+
+export function Button({ children, onPress, isMain = false, isDisabled = false, label, title }: ButtonProps) {
+  const look = isMain ? 'border-ink! bg-ink! text-paper!' : '';
+  return (
+    <button
+      type="button"
+      className={`${buttonLook} ${look}`}
+      onClick={onPress}
+      disabled={isDisabled}
+      aria-label={label}
+      title={title ?? label}
+    >
+      {children}
+    </button>
+  );
+}
+
+interface ChoiceChipsProps<T extends string> {
+  readonly label: string;
+  readonly options: readonly { readonly value: T; readonly words: string }[];
+  readonly chosen: T | undefined;
+  readonly onChoose: (value: T) => void;
+}
+
+/** One of a few, all in sight. */
+export function ChoiceChips<T extends string>({ label, options, chosen, onChoose }: ChoiceChipsProps<T>) {
+  return (
+    <fieldset className="flex flex-wrap gap-1" aria-label={label}>
+      {options.map(({ value, words }) => (
+        <button
+          key={value}
+          type="button"
+          aria-pressed={value === chosen}
+          className="h-6 rounded-full border border-rule bg-paper px-2.5 text-sm hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
+          onClick={() => onChoose(value)}
+        >
+          {words}
+        </button>
+      ))}
+    </fieldset>
+  );
+}
+
+export interface MenuEntry {
+  readonly words: string;
+  readonly hint?: string | undefined;
+  /** Why it can't be chosen now. */
+  readonly whyNot?: string | undefined;
+  readonly isChosen?: boolean;
+  readonly onChoose: () => void;
+}
+
+interface MenuButtonProps {
+  readonly words: string;
+  readonly label?: string;
+  readonly entries: readonly MenuEntry[];
+}
+
+export function MenuButton({ words, label, entries }: MenuButtonProps) {
+  return (
+    <Menu.Root modal={false}>
+      <Menu.Trigger className={buttonLook} aria-label={label === undefined ? undefined : `${label}: ${words}`}>
+        {words}
+        <ChevronDown size={12} aria-hidden="true" />
+      </Menu.Trigger>
+      <Menu.Portal>
+        <Menu.Positioner sideOffset={4} align="start" className="z-50">
+          <Menu.Popup className="max-h-80 min-w-44 overflow-auto rounded-md border border-ash bg-paper py-1 text-ink outline-none">
+            {entries.map((entry) => (
+              <Menu.Item
+                key={entry.words}
+                disabled={entry.whyNot !== undefined}
+                onClick={entry.onChoose}
+                title={entry.whyNot}
+                className="flex cursor-default items-baseline justify-between gap-6 px-3 py-1 outline-none data-disabled:text-ash data-highlighted:bg-chosen"
+              >
+                <span className={entry.isChosen ? 'font-semibold' : ''}>{entry.words}</span>
+                <span className="text-sm text-ash">{entry.whyNot ?? entry.hint}</span>
+              </Menu.Item>
+            ))}
+          </Menu.Popup>
+        </Menu.Positioner>
+      </Menu.Portal>
+    </Menu.Root>
+  );
+}
+
+/** A name and what it has, in two columns. */
+export function Row({ words, children }: { readonly words: string; readonly children: ReactNode }) {
+  return (
+    <div className="grid grid-cols-[72px_1fr] items-start gap-2 py-1">
+      <span className="pt-0.5 text-ash">{words}</span>
+      <div className="min-w-0">{children}</div>
+    </div>
+  );
+}
+
+export function Heading({ children }: { readonly children: ReactNode }) {
+  return <h2 className="py-1 text-sm font-semibold text-ash">{children}</h2>;
+}
+
+interface NumberFieldProps {
+  readonly label: string;
+  readonly value: number;
+  readonly least: number;
+  readonly most: number;
+  readonly onChange: (value: number) => void;
+}
+
+/** A whole number; every keystroke that gives one counts at once. */
+export function NumberField({ label, value, least, most, onChange }: NumberFieldProps) {
+  return (
+    <input
+      type="number"
+      aria-label={label}
+      className="h-7 w-16 rounded-md border border-rule bg-paper px-2 tabular-nums"
+      min={least}
+      max={most}
+      value={value}
+      onChange={(event) => {
+        const next = event.target.valueAsNumber;
+        if (Number.isInteger(next) && next >= least && next <= most) onChange(next);
+      }}
+    />
+  );
+}

@@ -1,0 +1,54 @@
+import { useMemo } from 'react';
+import { count, type Finding, type Place } from '../../core/base';
+import { goWithin } from './route';
+import { useProject, useSession } from './session';
+import { handItem } from './at-hand';
+
+/** Everything that was noticed: while reading, in the project, over all items. Each once. */
+export function useFindings(): readonly Finding[] {
+  const project = useProject();
+  const { view, readFindings, surveys } = useSession();
+  return useMemo(() => {
+    const blanks = surveys.flatMap((survey) =>
+      survey.slots
+        .filter((slot) => slot.missingCount > 0)
+        .map((slot) => blank(survey.template, slot.part, slot.property, slot.missingCount, survey.itemCount)),
+    );
+    const broken = new Set((view?.findings ?? []).map((each) => partKey(each.place)).filter((key) => key !== ''));
+    const all = [...(view?.findings ?? []), ...readFindings, ...blanks.filter((each) => !broken.has(partKey(each.place)))];
+    return project === undefined ? [] : [...new Map(all.map((finding) => [finding.message, finding])).values()];
+  }, [project, view, readFindings, surveys]);
+}
+
+const partKey = (place: Place): string =>
+  place.in === 'part' ? `${place.template}/${place.part}/${place.property}` : '';
+
+function blank(template: string, part: string, property: string, missing: number, all: number): Finding {
+  return {
+    code: 'part-blank',
+    severity: missing === all ? 'error' : 'warning',
+    place: { in: 'part', template, part, property, from: 0, to: 0 },
+    message: `"${part}" of "${template}" has no ${property} for ${missing === all ? 'any of ' : ''}${count(missing, 'item')}.`,
+    hint: missing === all ? 'Bind it to another value.' : 'Write what shows if it is missing.',
+  };
+}
+
+/** Where a finding is, and its first item at hand. */
+export function goToFinding(finding: Finding): void {
+  const { place } = finding;
+  const { surveys } = useSession.getState();
+  if (place.in === 'part') {
+    const slot = surveys
+      .find((survey) => survey.template === place.template)
+      ?.slots.find((each) => each.part === place.part && each.property === place.property);
+    goWithin({ station: 'templates', template: place.template, part: place.part });
+    if (slot !== undefined && slot.firstMissing >= 0) void handItem(slot.firstMissing);
+  } else if (place.in === 'items') {
+    goWithin({ station: 'data', field: place.field });
+    if (place.item !== undefined) void handItem(place.item);
+  } else if (place.in === 'project') {
+    goWithin({ station: place.path.startsWith('templates/') ? 'templates' : 'choices' });
+  } else {
+    goWithin({ station: 'data' });
+  }
+}

@@ -1,0 +1,115 @@
+import { freeId, slug } from '../../core/base';
+import { type Project, startHistory } from '../../core/project';
+import type { View } from '../../engine';
+import { keptProject, keptProjects, lockProject, type ProjectLock, whyNotKept } from '../../keeping';
+import { handItem } from './at-hand';
+import { keepNow } from './editing';
+import { go, type StationName } from './route';
+import { engine, noSession, onFirstRows, useSession, wantedRange } from './session';
+
+export const demoId = 'thrumwick';
+const demoFile = '/demo/thrumwick.yarncard.json';
+let lock: ProjectLock | undefined;
+
+/** Brings a document: items become a new project, a project file is opened. Either way it is shown and kept. */
+export async function bring(file: Blob, name: string): Promise<void> {
+  useSession.setState({ reading: { file: name, share: 0 }, notice: undefined });
+  let shownFirst: string | undefined;
+  onFirstRows((project, view) => {
+    shownFirst = newId(project);
+    show(shownFirst, project, view, 'data');
+  });
+  const brought = await engine().bring({ file, name }, { from: 0, to: 40 });
+  if (!brought.ok) {
+    useSession.setState({ reading: undefined, notice: brought.error });
+    if (shownFirst !== undefined) leave(brought.error);
+    return;
+  }
+  const { brought: what, view } = brought.value;
+  const id = shownFirst ?? (await freeProjectId(what.project));
+  show(id, what.project, view, 'data');
+  useSession.setState({ reading: undefined, readFindings: what.findings, keeping: { kind: 'keeping' } });
+  await takeLock(id);
+  await keepNow();
+  await engine().keepItems(id);
+}
+
+/** Opens a project that this browser keeps, for the address that names it. */
+export async function openKept(id: string): Promise<void> {
+  if (useSession.getState().id === id) return;
+  useSession.setState({ ...noSession, id, reading: { file: '', share: 0 } });
+  const kept = await keptProject(id).catch(() => undefined);
+  if (kept === undefined) {
+    if (id === demoId) await openDemo();
+    else useSession.setState({ ...noSession, id, isNowhere: true });
+    return;
+  }
+  onFirstRows((project, view) => {
+    if (useSession.getState().id === id) useSession.setState({ history: startHistory(project), view });
+  });
+  const view = await engine().open(id, kept.project, wantedRange());
+  if (useSession.getState().id !== id) return;
+  useSession.setState({ history: startHistory(kept.project), view, reading: undefined, keeping: { kind: 'kept' } });
+  await takeLock(id);
+  await handItem(useSession.getState().atHand?.item ?? 0);
+}
+
+/** The demo, read from its file and kept like any other project. */
+export async function openDemo(): Promise<void> {
+  const file = await demoBlob();
+  const brought = await engine().bring({ file, name: 'thrumwick.yarncard.json' }, { from: 0, to: 40 });
+  if (!brought.ok) return useSession.setState({ reading: undefined, notice: brought.error });
+  const { project } = brought.value.brought;
+  useSession.setState({
+    ...noSession,
+    id: demoId,
+    history: startHistory(project),
+    view: brought.value.view,
+    keeping: { kind: 'keeping' },
+  });
+  await takeLock(demoId);
+  await keepNow();
+  await engine().keepItems(demoId);
+  await handItem(0);
+}
+
+/** Looks at the projects in this browser; the demo is put among them on the first visit. */
+export async function seedDemo(): Promise<void> {
+  const kept = await keptProjects().catch((error: unknown) => {
+    useSession.setState({ keeping: { kind: 'failed', reason: whyNotKept(error) } });
+    return [];
+  });
+  if (kept.length === 0) await openDemo();
+}
+
+async function demoBlob(): Promise<Blob> {
+  const answer = await fetch(demoFile);
+  return answer.blob();
+}
+
+function show(id: string, project: Project, view: View, station: StationName): void {
+  const { reading } = useSession.getState();
+  useSession.setState({ ...noSession, reading, id, history: startHistory(project), view });
+  go({ page: 'project', id, station });
+  void handItem(0);
+}
+
+/** The document turned out to be faulty after its first rows were shown. */
+function leave(notice: ReturnType<typeof useSession.getState>['notice']): void {
+  useSession.setState({ ...noSession, notice });
+  go({ page: 'start' }, 'replace');
+}
+
+/** Held until another project is opened, or the tab is gone. */
+async function takeLock(id: string): Promise<void> {
+  lock?.release();
+  lock = await lockProject(id);
+  if (!lock.isMine) useSession.setState({ keeping: { kind: 'looking' } });
+}
+
+const newId = (project: Project): string => `${slug(project.name)}-${Date.now().toString(36).slice(-5)}`;
+
+async function freeProjectId(project: Project): Promise<string> {
+  const kept = await keptProjects().catch(() => []);
+  return freeId(newId(project), kept.map((each) => each.id));
+}

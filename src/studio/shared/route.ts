@@ -1,0 +1,65 @@
+import { create } from 'zustand';
+
+export const stationNames = ['data', 'templates', 'choices', 'list', 'hand-off'] as const;
+export type StationName = (typeof stationNames)[number];
+
+/** Where the reader is: everything that back, forward, reload and a shared link bring back. */
+export type Route =
+  | { readonly page: 'start' }
+  | {
+      readonly page: 'project';
+      readonly id: string;
+      readonly station: StationName;
+      readonly template?: string | undefined;
+      readonly part?: string | undefined;
+      readonly field?: string | undefined;
+      readonly item?: number | undefined;
+    };
+
+const isStation = (name: string | undefined): name is StationName => stationNames.some((each) => each === name);
+
+export function routeOf(address: URL): Route {
+  const [, page, id, station] = address.pathname.split('/');
+  if (page !== 'p' || id === undefined || id === '') return { page: 'start' };
+  const item = Number(address.searchParams.get('item') ?? '0');
+  return {
+    page: 'project',
+    id,
+    station: isStation(station) ? station : 'templates',
+    template: address.searchParams.get('template') ?? undefined,
+    part: address.searchParams.get('part') ?? undefined,
+    field: address.searchParams.get('field') ?? undefined,
+    item: Number.isInteger(item) && item > 0 ? item - 1 : undefined,
+  };
+}
+
+export function addressOf(route: Route): string {
+  if (route.page === 'start') return '/';
+  const query = new URLSearchParams();
+  if (route.template !== undefined) query.set('template', route.template);
+  if (route.part !== undefined) query.set('part', route.part);
+  if (route.field !== undefined) query.set('field', route.field);
+  if (route.item !== undefined) query.set('item', String(route.item + 1));
+  const text = query.toString();
+  return `/p/${route.id}/${route.station}${text === '' ? '' : `?${text}`}`;
+}
+
+export const useRoute = create<{ readonly route: Route }>()(() => ({ route: routeOf(new URL(location.href)) }));
+
+window.addEventListener('popstate', () => useRoute.setState({ route: routeOf(new URL(location.href)) }));
+
+/** Goes somewhere; `replace` where a step back should not stop here. */
+export function go(route: Route, how: 'push' | 'replace' = 'push'): void {
+  const address = addressOf(route);
+  if (address !== location.pathname + location.search) {
+    if (how === 'push') history.pushState(null, '', address);
+    else history.replaceState(null, '', address);
+  }
+  useRoute.setState({ route });
+}
+
+/** Changes what is selected within the project that is open. */
+export function goWithin(change: Partial<Extract<Route, { page: 'project' }>>, how: 'push' | 'replace' = 'push'): void {
+  const { route } = useRoute.getState();
+  if (route.page === 'project') go({ ...route, ...change }, how);
+}

@@ -1,0 +1,24 @@
+import { useEffect, useMemo, useRef } from 'react';
+import type { Entry, RowPlan } from '../../core/lists';
+import type { Picture } from '../../core/project';
+import { bindRow, createRow } from '../../render';
+import { picturesOf } from './pictures';
+
+interface RowPictureProps {
+  readonly plan: RowPlan;
+  readonly entry: Entry;
+  readonly pictures: readonly Picture[];
+  readonly scheme?: 'light' | 'dark';
+}
+
+/** One real row, drawn by the same renderer as the window, as wide as its surroundings. */
+export function RowPicture({ plan, entry, pictures, scheme = 'light' }: RowPictureProps) {
+  const host = useRef<HTMLDivElement>(null);
+  const urls = useMemo(() => picturesOf(pictures), [pictures]);
+  useEffect(() => {
+    const row = createRow(plan);
+    bindRow(row, entry, urls);
+    host.current?.replaceChildren(row.element);
+  }, [plan, entry, urls]);
+  return <div ref={host} className={`scheme-${scheme} pointer-events-none overflow-hidden`} />;
+}

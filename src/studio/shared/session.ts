@@ -1,0 +1,85 @@
+import { create } from 'zustand';
+import type { Finding } from '../../core/base';
+import type { History, Project } from '../../core/project';
+import type { ItemAtHand, Range, TemplateSurvey, View } from '../../engine';
+import { type EngineClient, startEngine } from '../../engine/client';
+
+/** Whether this browser holds what is on screen. */
+export type Keeping =
+  | { readonly kind: 'kept' | 'keeping' | 'looking' }
+  | { readonly kind: 'failed'; readonly reason: string };
+
+/** The one project that is open, as all screens see it. */
+export interface Session {
+  readonly id: string | undefined;
+  readonly history: History | undefined;
+  readonly view: View | undefined;
+  readonly surveys: readonly TemplateSurvey[];
+  /** What was noticed while the items were read. */
+  readonly readFindings: readonly Finding[];
+  readonly keeping: Keeping;
+  readonly reading: { readonly file: string; readonly share: number } | undefined;
+  readonly notice: Finding | undefined;
+  readonly atHand: ItemAtHand | undefined;
+  /** The address names a project that this browser does not have. */
+  readonly isNowhere: boolean;
+}
+
+export const noSession: Session = {
+  id: undefined,
+  history: undefined,
+  view: undefined,
+  surveys: [],
+  readFindings: [],
+  keeping: { kind: 'kept' },
+  reading: undefined,
+  notice: undefined,
+  atHand: undefined,
+  isNowhere: false,
+};
+
+export const useSession = create<Session>()(() => noSession);
+
+export const useProject = (): Project | undefined => useSession((session) => session.history?.project);
+
+let client: EngineClient | undefined;
+
+/** The engine of this page, started when it is first needed. */
+export function engine(): EngineClient {
+  client ??= startEngine((event) => {
+    switch (event.kind) {
+      case 'first':
+        firstListener(event.brought.project, event.view);
+        break;
+      case 'progress':
+        useSession.setState(({ reading }) => ({ reading: reading && { ...reading, share: event.share } }));
+        break;
+      case 'survey':
+        if (event.version === useSession.getState().view?.version) useSession.setState({ surveys: event.templates });
+        break;
+      case 'kept':
+        useSession.setState(({ keeping }) => (keeping.kind === 'keeping' ? { keeping: { kind: 'kept' } } : {}));
+        break;
+      case 'not-kept':
+        useSession.setState({ keeping: { kind: 'failed', reason: event.reason } });
+        break;
+    }
+  });
+  return client;
+}
+
+let firstListener: (project: Project, view: View) => void = () => {};
+
+/** Who takes the first rows while the rest is still being read. */
+export function onFirstRows(listener: (project: Project, view: View) => void): void {
+  firstListener = listener;
+}
+
+let wanted: () => Range = () => ({ from: 0, to: 40 });
+
+/** The entries that the window shows now: every answer of the engine begins with them. */
+export const wantedRange = (): Range => wanted();
+
+export function setWantedRange(range: () => Range): void {
+  wanted = range;
+}

@@ -1,0 +1,126 @@
+import { Popover } from '@base-ui/react/popover';
+import Moon from 'lucide-react/icons/moon';
+import Redo2 from 'lucide-react/icons/redo-2';
+import Search from 'lucide-react/icons/search';
+import Sun from 'lucide-react/icons/sun';
+import Undo2 from 'lucide-react/icons/undo-2';
+import { useState } from 'react';
+import { count } from '../../core/base';
+import { edits } from '../../core/project';
+import { Button } from '../shared/controls';
+import { make, stepBack, stepForward } from '../shared/editing';
+import { goToFinding, useFindings } from '../shared/findings';
+import { Mark } from '../shared/mark';
+import { go } from '../shared/route';
+import { useScheme } from '../shared/scheme';
+import { useSession } from '../shared/session';
+import { usePalette } from './palette-state';
+
+export function Bar() {
+  const { history } = useSession();
+  const [scheme, flipScheme] = useScheme();
+  const back = history?.done.at(-1);
+  const forward = history?.undone[0];
+  return (
+    <header className="col-span-2 flex items-center gap-3 border-b border-rule px-3">
+      <button type="button" aria-label="All projects" title="All projects" onClick={() => go({ page: 'start' })}>
+        <Mark />
+      </button>
+      {history !== undefined && <Name key={history.project.name} name={history.project.name} />}
+      <Kept />
+      <Button onPress={stepBack} isDisabled={back === undefined} label={back ? `Undo: ${back.name}` : 'Nothing to undo'}>
+        <Undo2 size={14} aria-hidden="true" />
+        {back !== undefined && <span className="max-w-44 truncate max-[1100px]:hidden">{back.name}</span>}
+      </Button>
+      <Button
+        onPress={stepForward}
+        isDisabled={forward === undefined}
+        label={forward ? `Redo: ${forward.name}` : 'Nothing to redo'}
+      >
+        <Redo2 size={14} aria-hidden="true" />
+      </Button>
+      <button
+        type="button"
+        className="ms-auto flex h-7 w-72 items-center gap-2 rounded-md border border-rule bg-paper px-2.5 text-ash hover:border-ash max-[1100px]:w-44"
+        onClick={() => usePalette.setState({ isOpen: true })}
+      >
+        <Search size={14} aria-hidden="true" />
+        Find or do
+        <kbd className="ms-auto rounded-sm border border-rule px-1 font-sans text-xs">Ctrl K</kbd>
+      </button>
+      <div className="ms-auto flex items-center gap-2">
+        <Findings />
+        <Button onPress={flipScheme} label={scheme === 'dark' ? 'Light scheme' : 'Dark scheme'}>
+          {scheme === 'dark' ? <Sun size={14} aria-hidden="true" /> : <Moon size={14} aria-hidden="true" />}
+        </Button>
+      </div>
+    </header>
+  );
+}
+
+function Name({ name }: { readonly name: string }) {
+  const [text, setText] = useState(name);
+  return (
+    <input
+      aria-label="Project name"
+      className="h-7 w-40 min-w-0 rounded-md bg-transparent px-1.5 text-base font-semibold hover:bg-paper focus:bg-paper"
+      value={text}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={() => {
+        if (text !== name && make(edits.rename(text)) !== undefined) setText(name);
+      }}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') event.currentTarget.blur();
+      }}
+    />
+  );
+}
+
+function Kept() {
+  const keeping = useSession((session) => session.keeping);
+  const words = {
+    kept: 'saved',
+    keeping: 'saving …',
+    looking: 'open in another tab: changes here are not saved',
+    failed: 'not saved',
+  }[keeping.kind];
+  const look = keeping.kind === 'kept' || keeping.kind === 'keeping' ? 'text-ash' : 'font-semibold text-weld';
+  return (
+    <span role="status" className={`text-sm whitespace-nowrap ${look}`}>
+      {words}
+    </span>
+  );
+}
+
+function Findings() {
+  const findings = useFindings();
+  if (findings.length === 0) return <span className="text-sm text-moss">no findings</span>;
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="h-6 rounded-full border border-weld px-2.5 text-sm whitespace-nowrap text-weld">
+        {count(findings.length, 'finding')}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Positioner sideOffset={6} align="end" className="z-50">
+          <Popover.Popup
+            aria-label="Findings"
+            className="max-h-96 w-96 overflow-auto rounded-md border border-ash bg-paper text-ink outline-none"
+          >
+            {findings.map((finding) => (
+              <button
+                key={finding.message}
+                type="button"
+                className="block w-full border-b border-rule px-3 py-2 text-start last:border-0 hover:bg-chosen"
+                onClick={() => goToFinding(finding)}
+              >
+                <span className={finding.severity === 'error' ? 'text-madder' : 'text-weld'}>{finding.severity}</span>{' '}
+                {finding.message}
+                <span className="block text-sm text-ash">{finding.hint}</span>
+              </button>
+            ))}
+          </Popover.Popup>
+        </Popover.Positioner>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

@@ -1,0 +1,70 @@
+import ChevronLeft from 'lucide-react/icons/chevron-left';
+import ChevronRight from 'lucide-react/icons/chevron-right';
+import { handItem } from '../shared/at-hand';
+import { Button } from '../shared/controls';
+import { engine, useProject, useSession } from '../shared/session';
+
+/** The item that every screen speaks of: step, or ask for a telling one. */
+export function ItemBar() {
+  const { atHand, view, surveys } = useSession();
+  const project = useProject();
+  const itemCount = view?.itemCount ?? 0;
+  const survey = surveys.find((each) => each.itemCount > 0);
+  const blank = surveys.flatMap((each) => each.slots).find((slot) => slot.firstMissing >= 0);
+  const asks = [
+    { words: 'first', item: 0 },
+    { words: 'last', item: itemCount - 1 },
+    { words: 'longest', item: survey?.longest ?? -1 },
+    { words: 'shortest', item: survey?.shortest ?? -1 },
+    { words: `no ${blank?.part ?? ''}`, item: blank?.firstMissing ?? -1 },
+  ];
+  const types = project !== undefined && project.types.length > 1 ? project.types : [];
+  return (
+    <footer className="col-span-2 flex items-center gap-2 overflow-hidden border-t border-rule bg-paper px-3 whitespace-nowrap">
+      <Button onPress={() => void handItem((atHand?.item ?? 0) - 1)} label="Item before">
+        <ChevronLeft size={14} aria-hidden="true" />
+      </Button>
+      <span className="tabular-nums">
+        item <b>{(atHand?.item ?? 0) + 1}</b> of {grouped(itemCount)}
+      </span>
+      <Button onPress={() => void handItem((atHand?.item ?? 0) + 1)} label="Next item">
+        <ChevronRight size={14} aria-hidden="true" />
+      </Button>
+      <bdi className="max-w-72 truncate font-semibold">{atHand?.title}</bdi>
+      {asks
+        .filter((ask) => ask.item >= 0)
+        .map((ask) => (
+          <Ask key={ask.words} words={ask.words} onPress={() => void handItem(ask.item)} />
+        ))}
+      {types.map((type) => (
+        <Ask
+          key={type.id}
+          words={`a ${type.name}`}
+          onPress={() => void handFirstOf(type.id)}
+        />
+      ))}
+      <span className="ms-auto text-sm text-ash tabular-nums">
+        {grouped(itemCount)} items · {grouped(view?.sequence.entryCount ?? 0)} entries
+      </span>
+    </footer>
+  );
+}
+
+async function handFirstOf(type: string): Promise<void> {
+  const item = await engine().firstOfType(type);
+  if (item >= 0) await handItem(item);
+}
+
+const grouped = (n: number): string => n.toLocaleString('en').replaceAll(',', ' ');
+
+function Ask({ words, onPress }: { readonly words: string; readonly onPress: () => void }) {
+  return (
+    <button
+      type="button"
+      className="h-6 shrink-0 rounded-full border border-rule bg-wool px-2.5 text-sm hover:border-ash"
+      onClick={onPress}
+    >
+      {words}
+    </button>
+  );
+}

@@ -1,0 +1,44 @@
+import { goWithin, type StationName } from '../shared/route';
+import { useFindings } from '../shared/findings';
+import { stations } from './stations';
+
+/** The stations in the order of the work, on one thread. */
+export function Rail({ current }: { readonly current: StationName }) {
+  const findings = useFindings();
+  return (
+    <nav aria-label="Stations" className="relative row-span-1 border-r border-rule">
+      <svg className="absolute inset-y-0 left-[33px] h-full w-3" aria-hidden="true" preserveAspectRatio="none" viewBox="0 0 12 700">
+        <path d="M1 0C-5 90 9 150 1 220S9 330 1 420s6 140 1 280" transform="translate(3 0)" fill="none" stroke="var(--madder)" strokeWidth="1.5" />
+      </svg>
+      <ol className="relative flex flex-col gap-5 pt-4">
+        {stations.map(({ name, words, about, Icon, owns }) => {
+          const own = findings.filter((finding) => owns(finding.place)).length;
+          return (
+            <li key={name}>
+              <button
+                type="button"
+                title={about}
+                aria-current={name === current ? 'page' : undefined}
+                className="group flex w-full flex-col items-center gap-0.5"
+                onClick={() => goWithin({ station: name })}
+              >
+                <span className="relative grid size-7 place-items-center rounded-full border border-ash bg-wool group-hover:border-ink group-aria-[current=page]:border-ink group-aria-[current=page]:bg-ink group-aria-[current=page]:text-paper">
+                  <Icon size={15} aria-hidden="true" />
+                  {own > 0 && (
+                    <span className="absolute -end-2 -top-1.5 grid h-4 min-w-4 place-items-center rounded-full bg-weld px-1 text-xs leading-none text-paper">
+                      {own}
+                      <span className="sr-only"> findings</span>
+                    </span>
+                  )}
+                </span>
+                <span className="bg-wool px-0.5 text-xs text-ash group-aria-[current=page]:font-semibold group-aria-[current=page]:text-ink">
+                  {words}
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+    </nav>
+  );
+}

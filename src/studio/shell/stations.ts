@@ -1,0 +1,75 @@
+import ClipboardList from 'lucide-react/icons/clipboard-list';
+import LayoutList from 'lucide-react/icons/layout-list';
+import Rows3 from 'lucide-react/icons/rows-3';
+import Send from 'lucide-react/icons/send';
+import Split from 'lucide-react/icons/split';
+import type { ComponentType } from 'react';
+import type { Place } from '../../core/base';
+import type { StationName } from '../shared/route';
+import { Choices } from '../stations/choices/choices';
+import { Data } from '../stations/data/data';
+import { HandOff } from '../stations/hand-off/hand-off';
+import { List } from '../stations/list/list';
+import { Templates } from '../stations/templates/templates';
+
+interface Station {
+  readonly name: StationName;
+  readonly words: string;
+  /** What it is for, in a line. */
+  readonly about: string;
+  readonly Icon: ComponentType<{ readonly size?: number }>;
+  readonly Screen: ComponentType;
+  /** Whether it has the room of the window, too. */
+  readonly isWide: boolean;
+  /** The findings that are its own. */
+  readonly owns: (place: Place) => boolean;
+}
+
+/** In the order of the work. */
+export const stations: readonly Station[] = [
+  {
+    name: 'data',
+    words: 'Data',
+    about: 'Bring items; see what they are, and what is missing.',
+    Icon: ClipboardList,
+    Screen: Data,
+    isWide: false,
+    owns: (place) => place.in === 'document' || place.in === 'items',
+  },
+  {
+    name: 'templates',
+    words: 'Templates',
+    about: 'Thread values to parts; watch the real rows change.',
+    Icon: Rows3,
+    Screen: Templates,
+    isWide: false,
+    owns: (place) => place.in === 'part' || (place.in === 'project' && place.path.startsWith('templates/')),
+  },
+  {
+    name: 'choices',
+    words: 'Choices',
+    about: 'Which item gets which template.',
+    Icon: Split,
+    Screen: Choices,
+    isWide: false,
+    owns: (place) => place.in === 'choices' || (place.in === 'project' && place.path.startsWith('lists/')),
+  },
+  {
+    name: 'list',
+    words: 'List',
+    about: 'Rows or cells, gaps and edges.',
+    Icon: LayoutList,
+    Screen: List,
+    isWide: false,
+    owns: () => false,
+  },
+  {
+    name: 'hand-off',
+    words: 'Hand-off',
+    about: 'Files that your app and your CI can use.',
+    Icon: Send,
+    Screen: HandOff,
+    isWide: true,
+    owns: () => false,
+  },
+];

@@ -1,0 +1,157 @@
+import { useEffect, useRef, useState } from 'react';
+import { isRecord, type Json, ownValue } from '../../../core/base';
+import type { Item } from '../../../core/items';
+import type { ItemType, Source } from '../../../core/project';
+import { type Field, fieldNamed, typeInWords } from '../../../core/values';
+import type { Range } from '../../../engine';
+import { handItem } from '../../shared/at-hand';
+import { goWithin, useRoute } from '../../shared/route';
+import { engine, useSession } from '../../shared/session';
+import { TypeMark } from '../../shared/typed';
+
+const rowPx = 26;
+const overscan = 8;
+const highestPx = 12_000_000;
+
+interface ItemTableProps {
+  readonly source: Source;
+  readonly types: readonly ItemType[];
+}
+
+/** All items as they are; only the rows in sight are in the page. */
+export function ItemTable({ source, types }: ItemTableProps) {
+  const columns = columnsOf(types);
+  const { view, atHand } = useSession();
+  const { route } = useRoute();
+  const field = route.page === 'project' ? route.field : undefined;
+  const itemCount = view?.itemCount ?? 0;
+  const host = useRef<HTMLDivElement>(null);
+  const [range, setRange] = useState<Range>({ from: 0, to: 40 });
+  const rows = useItems(source.id, range, itemCount);
+  const see = () => {
+    const { scrollTop = 0, clientHeight = 600 } = host.current ?? {};
+    const from = Math.max(0, Math.floor(scrollTop / rowPx) - overscan);
+    setRange({ from, to: Math.min(itemCount, from + Math.ceil(clientHeight / rowPx) + 2 * overscan) });
+  };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new count is a new height of the content
+  useEffect(see, [itemCount]);
+  return (
+    <div
+      ref={host}
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region must be reachable by keyboard
+      tabIndex={0}
+      role="region"
+      aria-label="Items"
+      className="min-h-0 overflow-auto"
+      onScroll={see}
+    >
+      <table className="border-separate border-spacing-0 text-sm" aria-rowcount={itemCount + 1}>
+        <thead className="sticky top-0 z-10 bg-wool">
+          <tr>
+            {columns.map((column) => (
+              <th key={column.name} scope="col" className="border-b border-ink px-2 py-1 text-start align-top font-normal">
+                <button
+                  type="button"
+                  className="text-start whitespace-nowrap"
+                  aria-pressed={column.name === field}
+                  onClick={() => goWithin({ field: column.name === field ? undefined : column.name }, 'replace')}
+                >
+                  <span className={column.name === field ? 'font-semibold text-woad' : 'font-semibold'}>{column.name}</span>
+                  <span className="flex items-center gap-1.5 text-ash">
+                    <TypeMark type={column} />
+                    {column.name === source.key ? 'key, ' : ''}
+                    {typeInWords(column)}
+                    {column.required ? '' : ', may be missing'}
+                  </span>
+                </button>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          <Spacer heightPx={range.from * rowPx} columns={columns.length} />
+          {rows.map((item, offset) => {
+            const position = rows.from + offset;
+            return (
+              // biome-ignore lint/a11y/useKeyWithClickEvents: the item bar and its keys do the same
+              <tr
+                key={position}
+                aria-rowindex={position + 2}
+                className={`h-[26px] cursor-default ${position === atHand?.item ? 'bg-chosen' : 'hover:bg-paper'}`}
+                onClick={() => void handItem(position)}
+              >
+                {columns.map((column) => (
+                  <Cell key={column.name} value={ownValue(item, column.name)} />
+                ))}
+              </tr>
+            );
+          })}
+          <Spacer heightPx={Math.max(0, itemCount - range.to) * rowPx} columns={columns.length} />
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+type Rows = readonly Item[] & { readonly from: number };
+
+const noRows: Rows = Object.assign([], { from: 0 });
+
+/** The items of a range; those before stay until the next have come. */
+function useItems(source: string, range: Range, itemCount: number): Rows {
+  const [rows, setRows] = useState<Rows>(noRows);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another count means other items
+  useEffect(() => {
+    let isLatest = true;
+    void engine()
+      .items(source, range)
+      .then((items) => isLatest && setRows(Object.assign(items.slice(), { from: range.from })));
+    return () => {
+      isLatest = false;
+    };
+  }, [source, range, itemCount]);
+  return rows;
+}
+
+/** The fields of all types, each once; required if every type requires it. */
+function columnsOf(types: readonly ItemType[]): readonly Field[] {
+  const columns: Field[] = [];
+  for (const field of types.flatMap((type) => type.fields)) {
+    if (fieldNamed(columns, field.name) !== undefined) continue;
+    const required = types.every((type) => fieldNamed(type.fields, field.name)?.required === true);
+    columns.push({ ...field, required });
+  }
+  return columns;
+}
+
+function Spacer({ heightPx, columns }: { readonly heightPx: number; readonly columns: number }) {
+  if (heightPx <= 0) return null;
+  return (
+    <tr aria-hidden="true">
+      <td colSpan={columns} style={{ height: Math.min(heightPx, highestPx) }} />
+    </tr>
+  );
+}
+
+function Cell({ value }: { readonly value: Json | undefined }) {
+  const look = 'max-w-56 truncate border-b border-rule px-2';
+  if (value === undefined || value === null) return <td className={`${look} text-madder italic`}>missing</td>;
+  if (value === '') return <td className={`${look} text-ash italic`}>empty</td>;
+  if (typeof value === 'number') return <td className={`${look} text-end tabular-nums`}>{value}</td>;
+  if (typeof value === 'string') {
+    return (
+      <td className={look} dir="auto">
+        {value.slice(0, 200)}
+      </td>
+    );
+  }
+  if (typeof value === 'boolean') return <td className={look}>{String(value)}</td>;
+  return <td className={`${look} text-ash`}>{nestedInWords(value)}</td>;
+}
+
+function nestedInWords(value: Json): string {
+  if (Array.isArray(value)) return `${value.length} in list`;
+  if (!isRecord(value)) return '';
+  const inside = Object.entries(value).slice(0, 3);
+  return inside.map(([name, each]) => `${name}: ${typeof each === 'object' && each !== null ? '…' : String(each)}`).join(', ');
+}

@@ -1,0 +1,103 @@
+import Download from 'lucide-react/icons/download';
+import { useEffect, useState } from 'react';
+import { fileNameOf } from '../../../core/project';
+import { Button, Heading } from '../../shared/controls';
+import { useFindings } from '../../shared/findings';
+import { saveAsFile } from '../../shared/save-file';
+import { engine, useProject } from '../../shared/session';
+
+const mostShownChars = 200_000;
+
+/** What leaves the browser: the project file as it will be written, and how a CI uses it. */
+export function HandOff() {
+  const project = useProject();
+  const findings = useFindings();
+  const [file, setFile] = useState<{ readonly text: string; readonly bytes: number }>();
+  useEffect(() => {
+    if (project === undefined) return;
+    let isLatest = true;
+    void (async () => {
+      const blob = await engine().file(project);
+      const text = await blob.slice(0, mostShownChars).text();
+      if (isLatest) setFile({ text, bytes: blob.size });
+    })();
+    return () => {
+      isLatest = false;
+    };
+  }, [project]);
+  if (project === undefined) return null;
+  const name = fileNameOf(project);
+  const errors = findings.filter((finding) => finding.severity === 'error').length;
+  return (
+    <div className="grid h-full grid-cols-[250px_1fr_316px] grid-rows-[40px_1fr]">
+      <div className="col-span-3 flex items-center gap-3 border-b border-rule px-3">
+        <h1 className="font-semibold">Hand-off</h1>
+        <span className={`rounded-full border px-2.5 text-sm ${errors > 0 ? 'border-madder text-madder' : 'border-moss text-moss'}`}>
+          {errors > 0 ? `${errors} errors` : 'no errors'}, {findings.length - errors} warnings
+        </span>
+        <span className="ms-auto">
+          <Button isMain onPress={() => void saveAsFile()}>
+            <Download size={14} aria-hidden="true" />
+            Save {name}
+          </Button>
+        </span>
+      </div>
+      <div className="border-r border-rule px-3 py-2">
+        <Heading>What is written</Heading>
+        <p className="-mx-3 flex justify-between gap-2 bg-chosen px-3 py-1">
+          <span className="truncate font-semibold">{name}</span>
+          <span className="whitespace-nowrap text-ash">{file === undefined ? '…' : sizeInWords(file.bytes)}</span>
+        </p>
+        <p className="pt-2 text-sm text-ash">
+          One file: sources, types, templates, choices, arrangement, pictures and, last, the items, one a line. Open it
+          in any browser, or give it to the command line.
+        </p>
+      </div>
+      <FileText text={file?.text ?? ''} isCut={file !== undefined && file.bytes > mostShownChars} />
+      <aside className="overflow-auto border-l border-rule px-4 py-3">
+        <h2 className="font-semibold">In your CI</h2>
+        <p className="py-1 text-ash">Every row with its words, an entry a line:</p>
+        <Code text={`yarncard resolve "${name}" --json`} />
+        <p className="py-1 pt-3 text-ash">The same words as text, to read and to compare:</p>
+        <Code text={`yarncard resolve "${name}"`} />
+        <h2 className="pt-4 font-semibold">In version control</h2>
+        <p className="py-1 text-ash">
+          Keys and lists keep their order and every part stands on lines of its own, so an edit changes the lines that
+          it concerns.
+        </p>
+      </aside>
+    </div>
+  );
+}
+
+function FileText({ text, isCut }: { readonly text: string; readonly isCut: boolean }) {
+  return (
+    // biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region must be reachable by keyboard
+    <section tabIndex={0} aria-label="The file" className="overflow-auto bg-paper py-2">
+      <ol className="list-inside font-mono text-sm leading-5">
+        {text.split('\n').slice(0, 2_000).map((line, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a line of a text is its number
+          <li key={index} className="flex gap-3 px-3 whitespace-pre">
+            <span className="w-9 shrink-0 text-end text-ash select-none">{index + 1}</span>
+            {line.length > 300 ? `${line.slice(0, 300)} …` : line}
+          </li>
+        ))}
+      </ol>
+      {isCut && <p className="px-3 py-2 text-ash">… and so on to the end of the file.</p>}
+    </section>
+  );
+}
+
+function Code({ text }: { readonly text: string }) {
+  return (
+    // biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region must be reachable by keyboard
+    <pre tabIndex={0} className="overflow-x-auto rounded-md bg-ink px-3 py-2 font-mono text-sm text-paper">
+      {text}
+    </pre>
+  );
+}
+
+function sizeInWords(bytes: number): string {
+  if (bytes < 1_000_000) return `${Math.max(1, Math.round(bytes / 1_000))} kB`;
+  return `${(bytes / 1_000_000).toFixed(1)} MB`;
+}

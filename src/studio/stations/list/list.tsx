@@ -1,0 +1,86 @@
+import { cellSum } from '../../../core/layout';
+import type { Arrangement } from '../../../core/lists';
+import { edits } from '../../../core/project';
+import { ChoiceChips, NumberField, Row } from '../../shared/controls';
+import { make } from '../../shared/editing';
+import { useProject, useSession } from '../../shared/session';
+import { useWindow } from '../../shared/window-settings';
+import { SequenceDrawing } from './sequence-drawing';
+
+/** How entries are placed: one under the other, or so many beside each other. */
+export function List() {
+  const project = useProject();
+  const { view } = useSession();
+  const { device } = useWindow();
+  const list = project?.lists[0];
+  if (project === undefined || list === undefined) return null;
+  const { arrangement } = list;
+  const set = (next: Arrangement) => make(edits.arrangeAs(list.id, next));
+  const entryCount = view?.sequence.entryCount ?? 0;
+  return (
+    <div className="grid h-full grid-cols-[250px_1fr] grid-rows-[40px_1fr]">
+      <div className="col-span-2 flex items-center gap-3 border-b border-rule px-3">
+        <h1 className="font-semibold">{list.name}</h1>
+        <ChoiceChips
+          label="Arrangement"
+          options={[
+            { value: 'list', words: 'list' },
+            { value: 'grid', words: 'grid' },
+          ]}
+          chosen={arrangement.kind}
+          onChoose={(kind) => kind !== arrangement.kind && set(asKind(arrangement, kind))}
+        />
+        <span className="ms-auto text-ash">source: {list.source}</span>
+      </div>
+      <SequenceDrawing arrangement={arrangement} entryCount={entryCount} />
+      <div className="overflow-auto p-4">
+        {arrangement.kind === 'grid' && (
+          <Row words="columns">
+            <NumberField
+              label="Columns"
+              value={arrangement.columns}
+              least={1}
+              most={50}
+              onChange={(columns) => set({ ...arrangement, columns })}
+            />
+          </Row>
+        )}
+        <Row words="gap">
+          <NumberField label="Gap" value={arrangement.gap} least={0} most={200} onChange={(gap) => set({ ...arrangement, gap })} />
+          <span className="ps-2 text-ash">px between {arrangement.kind === 'grid' ? 'rows and columns' : 'rows'}</span>
+        </Row>
+        <Row words="edges">
+          <NumberField label="Edges" value={arrangement.edge} least={0} most={200} onChange={(edge) => set({ ...arrangement, edge })} />
+          <span className="ps-2 text-ash">px all round</span>
+        </Row>
+        {arrangement.kind === 'list' && (
+          <Row words="separators">
+            <ChoiceChips
+              label="Separators"
+              options={[
+                { value: 'between', words: 'between rows' },
+                { value: 'none', words: 'none' },
+              ]}
+              chosen={arrangement.separators ? 'between' : 'none'}
+              onChoose={(value) => set({ ...arrangement, separators: value === 'between' })}
+            />
+          </Row>
+        )}
+        <h2 className="mt-4 border-t border-rule pt-3 font-semibold">How wide it comes out</h2>
+        <p className="py-1 font-mono" data-testid="sum">
+          {cellSum(device.widthPx, { columns: arrangement.kind === 'grid' ? arrangement.columns : 1, ...arrangement })}
+        </p>
+        <p className="text-ash">width − edges − gaps, by {arrangement.kind === 'grid' ? 'columns' : 'one column'}</p>
+        <p className="pt-3 text-ash">
+          {entryCount} entries in {view?.sequence.lineHeights.length ?? 0} lines.
+        </p>
+      </div>
+    </div>
+  );
+}
+
+function asKind(from: Arrangement, kind: Arrangement['kind']): Arrangement {
+  return kind === 'grid'
+    ? { kind, columns: 2, gap: Math.max(from.gap, 8), edge: Math.max(from.edge, 12) }
+    : { kind, gap: 0, edge: 0, separators: true };
+}

@@ -1,0 +1,48 @@
+import { useEffect, useState } from 'react';
+import type { Entry, RowPlan } from '../../../core/lists';
+import { partHeight } from '../../../core/layout';
+import { slotsOf, type Template } from '../../../core/templates';
+import { engine, useSession } from '../../shared/session';
+
+/** The item at hand if the template is for its type, else the first item of the type; -1: none. */
+export function useBenchItem(template: Template): number {
+  const { atHand } = useSession();
+  const fits = atHand !== undefined && atHand.type === template.type;
+  const [first, setFirst] = useState(-1);
+  useEffect(() => {
+    if (!fits) void engine().firstOfType(template.type).then(setFirst);
+  }, [fits, template.type]);
+  return fits ? atHand.item : first;
+}
+
+export interface Tried {
+  readonly plan: RowPlan;
+  readonly entries: readonly Entry[];
+}
+
+/** Items drawn with a template, whatever the list chooses for them; anew with every edit. */
+export function useTried(template: Template, items: readonly number[]): Tried | undefined {
+  const version = useSession((session) => session.view?.version);
+  const [tried, setTried] = useState<Tried>();
+  const asked = items.join();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the version stands for items and project, `asked` for the items
+  useEffect(() => {
+    let isLatest = true;
+    const plan: RowPlan = {
+      template: template.id,
+      row: template.row,
+      slots: slotsOf(template.row).map(({ part, property }) => ({ part, property })),
+      heightPx: partHeight(template.row),
+    };
+    void engine()
+      .tryTemplate(template.id, items)
+      .then((entries) => {
+        const fit = entries.every((entry) => entry.texts.length === plan.slots.length);
+        if (isLatest && fit) setTried({ plan, entries });
+      });
+    return () => {
+      isLatest = false;
+    };
+  }, [template, asked, version]);
+  return tried;
+}

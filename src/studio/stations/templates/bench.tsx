@@ -1,0 +1,98 @@
+import { type DragEvent, useEffect, useMemo, useRef } from 'react';
+import { bindingOf, partWithId } from '../../../core/templates';
+import { pathText } from '../../../core/values';
+import { bindRow, createRow } from '../../../render';
+import { make } from '../../shared/editing';
+import { picturesOf } from '../../shared/pictures';
+import { goWithin } from '../../shared/route';
+import { useWindow } from '../../shared/window-settings';
+import { useBenchItem, useTried } from './bench-item';
+import { bindPath } from './binding-edits';
+import { insertPath } from './insert-menu';
+import type { Selection } from './selection';
+import { pathType } from './values-list';
+
+const enlarged = 1.45;
+
+/** The template with the item at hand, enlarged: press a part to select it, drop a value to bind it. */
+export function Bench({ selection }: { readonly selection: Selection }) {
+  const { template, project, part } = selection;
+  const { scheme } = useWindow();
+  const host = useRef<HTMLDivElement>(null);
+  const item = useBenchItem(template);
+  const items = useMemo(() => (item < 0 ? [] : [item]), [item]);
+  const tried = useTried(template, items);
+  const pictures = useMemo(() => picturesOf(project.pictures), [project.pictures]);
+  const entry = tried?.entries[0];
+
+  useEffect(() => {
+    if (tried === undefined || entry === undefined) return host.current?.replaceChildren();
+    const row = createRow(tried.plan);
+    bindRow(row, entry, pictures);
+    host.current?.replaceChildren(row.element);
+    markParts(row.element, part.id, entry.texts, tried.plan.slots);
+  }, [tried, entry, pictures, part.id]);
+
+  return (
+    <div className="bg-[radial-gradient(var(--rule)_1px,transparent_1px)] bg-size-[12px_12px] px-7 py-9">
+      {/* biome-ignore lint/a11y/useKeyWithClickEvents: the outline and the values do the same by keyboard */}
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: as above */}
+      <div
+        ref={host}
+        data-testid="bench"
+        className={`yc-bench scheme-${scheme} overflow-hidden rounded-md border border-ash`}
+        style={{ zoom: enlarged }}
+        onClick={(event) => {
+          const pressed = partAt(event.target);
+          if (pressed !== undefined) goWithin({ part: pressed }, 'replace');
+        }}
+        onDragOver={(event) => {
+          if (!event.dataTransfer.types.includes(pathType)) return;
+          event.preventDefault();
+          event.dataTransfer.dropEffect = 'link';
+        }}
+        onDrop={(event) => dropValue(event, selection)}
+      />
+      {item < 0 && <p className="pt-2 text-ash">No item of the type “{template.type}” is there to fill it.</p>}
+    </div>
+  );
+}
+
+const partAt = (target: EventTarget): string | undefined =>
+  target instanceof Element ? target.closest<HTMLElement>('[data-part]')?.dataset['part'] : undefined;
+
+/** On a part that takes a value: bound. Elsewhere: a new part for the value, at the end of the row. */
+function dropValue(event: DragEvent, selection: Selection): void {
+  const path = readPath(event.dataTransfer.getData(pathType));
+  if (path === undefined) return;
+  event.preventDefault();
+  const { template } = selection;
+  const target = partWithId(template.row, partAt(event.target) ?? template.row.id);
+  if (target === undefined) return;
+  const property = target.part === 'image' ? 'picture' : 'text';
+  const before = bindingOf(target, property);
+  if (before === undefined) return insertPath(selection, target.id, 'after', path);
+  const why = make(bindPath({ template: template.id, part: target.id, property }, pathText(path), before));
+  if (why === undefined) goWithin({ part: target.id }, 'replace');
+}
+
+function readPath(text: string): readonly string[] | undefined {
+  if (text === '') return undefined;
+  const path: unknown = JSON.parse(text);
+  return Array.isArray(path) && path.every((step) => typeof step === 'string') ? path : undefined;
+}
+
+/** Shows which part is selected, and where a label has no words for this item. */
+function markParts(
+  row: HTMLElement,
+  selected: string,
+  texts: readonly (string | undefined)[],
+  slots: readonly { readonly part: string }[],
+): void {
+  for (const element of [row, ...row.querySelectorAll<HTMLElement>('[data-part]')]) {
+    const id = element.dataset['part'];
+    element.classList.toggle('yc-selected', id === selected);
+    const slot = slots.findIndex((each) => each.part === id);
+    element.classList.toggle('yc-blank', slot >= 0 && texts[slot] === undefined);
+  }
+}

@@ -1,0 +1,114 @@
+import Trash2 from 'lucide-react/icons/trash-2';
+import { type Edit, edits, freePartId } from '../../../core/project';
+import { likelyPart, type Part, partKinds, type Side, slotsOf } from '../../../core/templates';
+import { type Field, fieldNamed, isShowable, makeExpression, pathText } from '../../../core/values';
+import { Button, MenuButton } from '../../shared/controls';
+import { make, whyNot } from '../../shared/editing';
+import { goWithin } from '../../shared/route';
+import { useSession } from '../../shared/session';
+import type { Selection } from './selection';
+
+/** New parts beside and under the selected one, fed by the next value that nothing shows yet. */
+export function InsertMenu({ selection }: { readonly selection: Selection }) {
+  const { part, template } = selection;
+  const name = part.id === template.row.id ? 'the row' : part.id;
+  const entries: { readonly words: string; readonly side: Side; readonly kind: 'label' | 'image' }[] = [
+    { words: `Label under ${name}`, side: 'below', kind: 'label' },
+    { words: `Label above ${name}`, side: 'above', kind: 'label' },
+    { words: `Label after ${name}`, side: 'after', kind: 'label' },
+    { words: `Image before ${name}`, side: 'before', kind: 'image' },
+    { words: `Image after ${name}`, side: 'after', kind: 'image' },
+  ];
+  return (
+    <MenuButton
+      words="Insert"
+      entries={[
+        ...entries.map(({ words, side, kind }) => ({
+          words,
+          onChoose: () => insertNew(selection, part.id, side, kind),
+        })),
+        {
+          words: 'Value at the end of the row',
+          onChoose: () => insertNew(selection, template.row.id, 'after', 'label'),
+        },
+        {
+          words: 'Image at the start of the row',
+          onChoose: () => insertNew(selection, template.row.id, 'before', 'image'),
+        },
+      ]}
+    />
+  );
+}
+
+export function RemoveButton({ selection }: { readonly selection: Selection }) {
+  const { part, template } = selection;
+  const edit: Edit = edits.remove(template.id, part.id);
+  const why = whyNot(edit);
+  return (
+    <Button
+      label={part.id === template.row.id ? 'The row itself stays' : `Remove ${part.id}`}
+      isDisabled={why !== undefined}
+      onPress={() => {
+        if (make(edit) === undefined) goWithin({ part: undefined }, 'replace');
+      }}
+    >
+      <Trash2 size={14} aria-hidden="true" />
+    </Button>
+  );
+}
+
+/** A new part for a value that was dropped: an image or a label, by its type, name and values. */
+export function insertPath(selection: Selection, anchor: string, side: Side, path: readonly string[]): void {
+  const field = fieldAt(selection.type?.fields ?? [], path);
+  if (field === undefined) return;
+  const sample = useSession.getState().atHand?.value[field.name];
+  const kind = likelyPart(field, typeof sample === 'string' ? sample : undefined);
+  insert(selection, anchor, side, drafted(selection, kind, path, side));
+}
+
+function insertNew(selection: Selection, anchor: string, side: Side, kind: 'label' | 'image'): void {
+  insert(selection, anchor, side, drafted(selection, kind, nextUnused(selection, kind), side));
+}
+
+function insert({ template }: Selection, anchor: string, side: Side, part: Part): void {
+  if (make(edits.insert(template.id, anchor, side, part)) === undefined) goWithin({ part: part.id }, 'replace');
+}
+
+function drafted({ template }: Selection, kind: 'label' | 'image', path: readonly string[] | undefined, side: Side): Part {
+  const last = path?.at(-1)?.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^[^a-z]+|-+$/g, '') ?? '';
+  const id = freePartId(template, last === '' ? kind : last);
+  const binding = path === undefined ? 'New words' : { expr: pathText(path) };
+  if (kind === 'image') return partKinds.image.draft(id, binding);
+  const isBelow = side === 'below' || side === 'above';
+  return partKinds.label.draft(id, binding, isBelow ? 'small' : 'value', isBelow ? { share: 1 } : 'fit');
+}
+
+const pictureNames = /image|picture|photo|icon|avatar/i;
+
+/** The first showable field that no part reads yet; for an image, one whose name speaks of pictures. */
+function nextUnused(selection: Selection, kind: 'label' | 'image'): readonly string[] | undefined {
+  const fields = selection.type?.fields ?? [];
+  const used = new Set(
+    slotsOf(selection.template.row).flatMap(({ binding }) =>
+      typeof binding === 'string' ? [] : makeExpression(binding.expr, fields).paths.map((path) => path[0]),
+    ),
+  );
+  const { project } = selection;
+  const source = project.sources.find((each) => each.id === selection.type?.source);
+  const free = fields.filter((field) => isShowable(field) && !used.has(field.name));
+  const telling = free.filter((field) => field.name !== source?.key && field.name !== source?.discriminator);
+  if (kind === 'image') {
+    const picture = free.find((field) => pictureNames.test(field.name));
+    return picture === undefined ? undefined : [picture.name];
+  }
+  const words = telling.filter((field) => !pictureNames.test(field.name));
+  const first = words[0] ?? free[0];
+  return first === undefined ? undefined : [first.name];
+}
+
+function fieldAt(fields: readonly Field[], path: readonly string[]): Field | undefined {
+  const [first, ...rest] = path;
+  const field = first === undefined ? undefined : fieldNamed(fields, first);
+  if (field === undefined || rest.length === 0) return field;
+  return field.type === 'record' ? fieldAt(field.fields, rest) : undefined;
+}

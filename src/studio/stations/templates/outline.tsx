@@ -1,0 +1,62 @@
+import ImageIcon from 'lucide-react/icons/image';
+import Columns2 from 'lucide-react/icons/columns-2';
+import Rows2 from 'lucide-react/icons/rows-2';
+import Type from 'lucide-react/icons/type';
+import type { Part } from '../../../core/templates';
+import { Heading } from '../../shared/controls';
+import { goWithin } from '../../shared/route';
+import type { Selection } from './selection';
+
+/** The template's parts as a tree. */
+export function Outline({ selection }: { readonly selection: Selection }) {
+  return (
+    <section aria-label="Parts" className="max-h-[45%] overflow-y-auto border-t border-rule py-1">
+      <div className="ps-3">
+        <Heading>Parts of “{selection.template.name}”</Heading>
+      </div>
+      <ul>
+        <PartLine part={selection.template.row} depth={0} chosen={selection.part.id} />
+      </ul>
+    </section>
+  );
+}
+
+const icons = { label: Type, image: ImageIcon, across: Columns2, down: Rows2 } as const;
+
+interface PartLineProps {
+  readonly part: Part;
+  readonly depth: number;
+  readonly chosen: string;
+}
+
+function PartLine({ part, depth, chosen }: PartLineProps) {
+  const Icon = part.part === 'stack' ? icons[part.direction] : icons[part.part];
+  return (
+    <li>
+      <button
+        type="button"
+        aria-current={part.id === chosen ? 'true' : undefined}
+        className="flex w-full items-center gap-2 py-0.5 pe-3 text-start hover:bg-paper aria-[current=true]:bg-chosen aria-[current=true]:font-semibold"
+        style={{ paddingInlineStart: 12 + depth * 14 }}
+        onClick={() => goWithin({ part: part.id }, 'replace')}
+      >
+        <Icon size={13} className="shrink-0 text-ash" aria-hidden="true" />
+        {part.id}
+        <span className="text-sm font-normal text-ash">{about(part)}</span>
+      </button>
+      {part.part === 'stack' && (
+        <ul>
+          {part.children.map((child) => (
+            <PartLine key={child.id} part={child} depth={depth + 1} chosen={chosen} />
+          ))}
+        </ul>
+      )}
+    </li>
+  );
+}
+
+function about(part: Part): string {
+  if (part.part === 'image') return `${part.widthPx} × ${part.heightPx}`;
+  const width = part.width === 'fit' ? 'fit' : 'share' in part.width ? `share ${part.width.share}` : `${part.width.fixed} px`;
+  return part.part === 'stack' ? `${part.direction} · gap ${part.gap}` : width;
+}

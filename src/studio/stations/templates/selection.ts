@@ -1,0 +1,31 @@
+import { type ItemType, type Project, withId } from '../../../core/project';
+import { type Part, partsOf, partWithId, type Template } from '../../../core/templates';
+import { useRoute } from '../../shared/route';
+import { useProject, useSession } from '../../shared/session';
+
+/** What the station is about now: a template, its item type, the selected part. */
+export interface Selection {
+  readonly project: Project;
+  readonly template: Template;
+  readonly type: ItemType | undefined;
+  readonly part: Part;
+}
+
+/** By the address; else the template that shows the item at hand, and its first label. */
+export function useSelection(): Selection | undefined {
+  const project = useProject();
+  const { route } = useRoute();
+  const typeAtHand = useSession((session) => session.atHand?.type);
+  if (project === undefined || route.page !== 'project') return undefined;
+  const named = route.template === undefined ? undefined : withId(project.templates, route.template);
+  const template = named ?? project.templates.find((each) => each.type === typeAtHand) ?? project.templates[0];
+  if (template === undefined) return undefined;
+  const selected = route.part === undefined ? undefined : partWithId(template.row, route.part);
+  const firstLabel = [...partsOf(template.row)].find((part) => part.part === 'label');
+  return {
+    project,
+    template,
+    type: withId(project.types, template.type),
+    part: selected ?? firstLabel ?? template.row,
+  };
+}

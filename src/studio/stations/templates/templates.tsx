@@ -1,0 +1,68 @@
+import { useRef } from 'react';
+import { withId } from '../../../core/project';
+import { goWithin } from '../../shared/route';
+import { useProject } from '../../shared/session';
+import { Bench } from './bench';
+import { Extremes } from './extremes';
+import { InsertMenu, RemoveButton } from './insert-menu';
+import { Outline } from './outline';
+import { Properties } from './properties';
+import { type Selection, useSelection } from './selection';
+import { Threads } from './threads';
+import { TraceLine } from './trace-line';
+import { ValuesList } from './values-list';
+
+/** The heart: values on one side, the row on the bench, threads between them. */
+export function Templates() {
+  const selection = useSelection();
+  if (selection === undefined) return null;
+  return <TemplateScreen selection={selection} />;
+}
+
+function TemplateScreen({ selection }: { readonly selection: Selection }) {
+  const room = useRef<HTMLDivElement>(null);
+  return (
+    <div className="grid h-full grid-cols-[228px_1fr] grid-rows-[40px_auto_minmax(0,1fr)_32px]">
+      <Toolbar selection={selection} />
+      <div ref={room} className="relative col-span-2 row-span-2 grid min-h-0 grid-cols-subgrid grid-rows-subgrid">
+        <div className="row-span-2 flex min-h-0 flex-col border-r border-rule">
+          <ValuesList selection={selection} />
+          <Outline selection={selection} />
+        </div>
+        <div className="min-w-0 border-b border-rule">
+          <Bench selection={selection} />
+          <Extremes selection={selection} />
+        </div>
+        <Properties selection={selection} key={`${selection.template.id}/${selection.part.id}`} />
+        <Threads room={room} selection={selection} />
+      </div>
+      <TraceLine selection={selection} />
+    </div>
+  );
+}
+
+function Toolbar({ selection }: { readonly selection: Selection }) {
+  const project = useProject();
+  const { template, type } = selection;
+  return (
+    <div className="col-span-2 flex items-center gap-2 overflow-hidden border-b border-rule px-3">
+      <h1 className="sr-only">Templates</h1>
+      {project?.templates.map((each) => (
+        <button
+          key={each.id}
+          type="button"
+          aria-pressed={each.id === template.id}
+          className="flex h-6 items-center gap-1.5 rounded-full border border-rule bg-paper px-2.5 text-sm whitespace-nowrap hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
+          onClick={() => goWithin({ template: each.id, part: undefined })}
+        >
+          <b className="font-semibold">{withId(project.types, each.type)?.name ?? each.type}</b> {each.name}
+        </button>
+      ))}
+      {type === undefined && <span className="text-sm text-madder">its item type is not there</span>}
+      <span className="ms-auto flex gap-2">
+        <InsertMenu selection={selection} />
+        <RemoveButton selection={selection} />
+      </span>
+    </div>
+  );
+}

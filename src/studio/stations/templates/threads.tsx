@@ -1,0 +1,122 @@
+import { type RefObject, useLayoutEffect, useState } from 'react';
+import { slotsOf } from '../../../core/templates';
+import { type Field, fieldNamed, makeExpression, type ValueType } from '../../../core/values';
+import { markOf } from '../../shared/typed';
+import type { Selection } from './selection';
+
+interface Thread {
+  readonly id: string;
+  readonly path: string;
+  readonly type: ValueType;
+  readonly isStrong: boolean;
+  readonly end: { readonly x: number; readonly y: number };
+}
+
+interface ThreadsProps {
+  readonly room: RefObject<HTMLDivElement | null>;
+  readonly selection: Selection;
+}
+
+/** From each value to the parts that it feeds, in the colour and pattern of its type. */
+export function Threads({ room, selection }: ThreadsProps) {
+  const [threads, setThreads] = useState<readonly Thread[]>([]);
+  useLayoutEffect(() => {
+    const element = room.current;
+    if (element === null) return;
+    const measure = () => setThreads(measureThreads(element, selection));
+    const soon = () => requestAnimationFrame(measure);
+    // Rows come from the worker, lists are scrolled and opened: whatever moves an end is followed.
+    const watched = new MutationObserver((changes) => {
+      if (changes.some((change) => !(change.target instanceof SVGElement))) soon();
+    });
+    watched.observe(element, { childList: true, subtree: true });
+    const resized = new ResizeObserver(soon);
+    resized.observe(element);
+    element.addEventListener('scroll', soon, true);
+    measure();
+    return () => {
+      watched.disconnect();
+      resized.disconnect();
+      element.removeEventListener('scroll', soon, true);
+    };
+  }, [room, selection]);
+
+  return (
+    <svg className="pointer-events-none absolute inset-0 size-full overflow-hidden" aria-hidden="true" data-testid="threads">
+      {threads.map(({ id, path, type, isStrong, end }) => {
+        const { colour, dash, isDouble } = markOf(type);
+        return (
+          <g key={id} opacity={isStrong ? 1 : 0.45} data-thread={id}>
+            <path d={path} fill="none" stroke={colour} strokeWidth={isDouble ? 4 : 2} strokeDasharray={dash} />
+            {isDouble && <path d={path} fill="none" stroke="var(--wool)" strokeWidth={1.6} />}
+            <circle cx={end.x} cy={end.y} r="4" fill="var(--paper)" stroke={colour} strokeWidth="1.6" />
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
+
+function measureThreads(room: HTMLElement, { template, type, part }: Selection): Thread[] {
+  const origin = room.getBoundingClientRect();
+  const fields = type?.fields ?? [];
+  const threads: Thread[] = [];
+  for (const slot of slotsOf(template.row)) {
+    if (typeof slot.binding === 'string') continue;
+    const target = room.querySelector(`.yc-bench [data-part="${slot.part}"]`)?.getBoundingClientRect();
+    if (target === undefined) continue;
+    const { paths } = makeExpression(slot.binding.expr, fields);
+    for (const [index, path] of paths.entries()) {
+      const from = dotOf(room, path);
+      const valueType = typeAt(fields, path);
+      if (from === undefined || valueType === undefined) continue;
+      const start = { x: from.x - origin.x, y: from.y - origin.y };
+      const fromBelow = start.y > target.bottom - origin.y;
+      const end = {
+        x: target.left - origin.x + Math.min(target.width - 6, 22 + index * 18),
+        y: (fromBelow ? target.bottom : target.top) - origin.y,
+      };
+      threads.push({
+        id: `${slot.part}/${path.join('.')}`,
+        path: curve(start, end, fromBelow),
+        type: valueType,
+        isStrong: slot.part === part.id,
+        end,
+      });
+    }
+  }
+  return threads.sort((a, b) => Number(a.isStrong) - Number(b.isStrong));
+}
+
+/** The dot of a value, or of the record around it where that is closed; undefined: scrolled away. */
+function dotOf(room: HTMLElement, path: readonly string[]): { readonly x: number; readonly y: number } | undefined {
+  for (let length = path.length; length > 0; length -= 1) {
+    const dot = room.querySelector(`[data-thread-from="${CSS.escape(path.slice(0, length).join('.'))}"]`);
+    if (dot === null) continue;
+    const box = dot.getBoundingClientRect();
+    const list = dot.closest('section')?.getBoundingClientRect();
+    const y = box.top + box.height / 2;
+    if (list !== undefined && (y < list.top || y > list.bottom)) return undefined;
+    return { x: box.left + box.width / 2, y };
+  }
+  return undefined;
+}
+
+interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Leaves the value sideways and comes down on the part, or up to it, so that it crosses few words. */
+function curve(start: Point, end: Point, fromBelow: boolean): string {
+  const reach = Math.max(40, (end.x - start.x) * 0.35);
+  const drop = fromBelow ? 34 : -34;
+  return `M${start.x} ${start.y}C${start.x + reach} ${start.y} ${end.x} ${end.y + drop} ${end.x} ${end.y}`;
+}
+
+function typeAt(fields: readonly Field[], path: readonly string[]): ValueType | undefined {
+  const [first, ...rest] = path;
+  const field = first === undefined ? undefined : fieldNamed(fields, first);
+  if (field === undefined || rest.length === 0) return field;
+  return field.type === 'record' ? typeAt(field.fields, rest) : undefined;
+}

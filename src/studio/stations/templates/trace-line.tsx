@@ -1,0 +1,84 @@
+import { Fragment, useEffect, useState } from 'react';
+import type { Trace } from '../../../engine';
+import { engine, useSession } from '../../shared/session';
+import { useBenchItem } from './bench-item';
+import type { Selection } from './selection';
+
+/** How the selected part's value came about for the item at hand, step by step. Always there. */
+export function TraceLine({ selection }: { readonly selection: Selection }) {
+  const { template, part } = selection;
+  const item = useBenchItem(template);
+  const version = useSession((session) => session.view?.version);
+  const [trace, setTrace] = useState<Trace>();
+  const property = part.part === 'image' ? 'picture' : 'text';
+  // biome-ignore lint/correctness/useExhaustiveDependencies: every version may give another trace
+  useEffect(() => {
+    let isLatest = true;
+    void engine()
+      .trace(template.id, part.id, property, item)
+      .then((next) => isLatest && setTrace(next));
+    return () => {
+      isLatest = false;
+    };
+  }, [template.id, part.id, property, item, version]);
+  return (
+    <section
+      aria-label="Trace"
+      className="col-span-2 flex items-center gap-1.5 overflow-hidden border-t border-rule bg-paper px-3 text-sm whitespace-nowrap"
+    >
+      <span className="text-ash">{part.id} of this item</span>
+      {trace === undefined ? (
+        <span className="text-ash">{part.part === 'stack' ? 'shows nothing of its own' : ''}</span>
+      ) : (
+        <Steps trace={trace} />
+      )}
+    </section>
+  );
+}
+
+function Steps({ trace }: { readonly trace: Trace }) {
+  return (
+    <>
+      <Step words="item" />
+      {trace.steps.map((step) => (
+        <Fragment key={`${step.from}-${step.to}-${step.label}`}>
+          <Arrow />
+          <Step words={step.label} value={step.shown} isMissing={step.missing !== undefined} />
+        </Fragment>
+      ))}
+      {trace.missing !== undefined && <span className="truncate text-madder">{trace.missing}</span>}
+      {trace.standIn && (
+        <>
+          <Arrow />
+          <Step words="if missing" />
+        </>
+      )}
+      <Arrow />
+      {trace.text === undefined ? (
+        <b className="rounded-sm border border-dashed border-madder px-1.5 text-madder">nothing shows</b>
+      ) : (
+        <b className="max-w-64 truncate rounded-sm bg-chosen px-1.5">{trace.text}</b>
+      )}
+    </>
+  );
+}
+
+const Arrow = () => (
+  <span aria-hidden="true" className="text-ash">
+    ›
+  </span>
+);
+
+interface StepProps {
+  readonly words: string;
+  readonly value?: string;
+  readonly isMissing?: boolean;
+}
+
+function Step({ words, value, isMissing = false }: StepProps) {
+  return (
+    <span className={`max-w-56 truncate rounded-sm border px-1.5 ${isMissing ? 'border-dashed border-madder text-madder' : 'border-rule bg-wool'}`}>
+      {words} {value !== undefined && <code className="font-mono text-ash">{value}</code>}
+    </span>
+  );
+}

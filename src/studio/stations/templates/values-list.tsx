@@ -1,0 +1,115 @@
+import ChevronDown from 'lucide-react/icons/chevron-down';
+import ChevronRight from 'lucide-react/icons/chevron-right';
+import { useState } from 'react';
+import { isRecord, ownValue } from '../../../core/base';
+import type { Item } from '../../../core/items';
+import { bindingOf, slotsOf } from '../../../core/templates';
+import { type Field, makeExpression, pathText, shown } from '../../../core/values';
+import { Heading } from '../../shared/controls';
+import { make } from '../../shared/editing';
+import { useSession } from '../../shared/session';
+import { markOf, TypeMark } from '../../shared/typed';
+import { bindPath } from './binding-edits';
+import type { Selection } from './selection';
+
+/** Marks a value that is being dragged onto the bench. */
+export const pathType = 'application/x-yarn-card-path';
+
+/** The values of the item at hand, by name; each can be dragged onto a part, or pressed for the selected one. */
+export function ValuesList({ selection }: { readonly selection: Selection }) {
+  const item = useSession((session) => session.atHand?.value);
+  const used = usedPaths(selection);
+  const fields = selection.type?.fields ?? [];
+  return (
+    <section aria-label="Values" className="flex min-h-40 flex-1 flex-col overflow-y-auto py-1 ps-3">
+      <Heading>Values of this {selection.type?.name ?? 'item'}</Heading>
+      <ul>
+        {fields.map((field) => (
+          <ValueLine key={field.name} field={field} path={[field.name]} item={item} used={used} selection={selection} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+interface ValueLineProps {
+  readonly field: Field;
+  readonly path: readonly string[];
+  readonly item: Item | undefined;
+  readonly used: ReadonlySet<string>;
+  readonly selection: Selection;
+}
+
+function ValueLine({ field, path, item, used, selection }: ValueLineProps) {
+  const id = path.join('.');
+  const isUsedInside = [...used].some((each) => each.startsWith(`${id}.`));
+  const [isOpen, setOpen] = useState(isUsedInside);
+  const value = item === undefined ? undefined : (ownValue(item, field.name) ?? undefined);
+  const inside = field.type === 'record' ? field.fields : [];
+  const isUsed = used.has(id) || (isUsedInside && !isOpen);
+  const { colour } = markOf(field);
+  return (
+    <li>
+      <div className="flex h-6 items-center gap-1.5 pe-2.5" style={{ paddingInlineStart: (path.length - 1) * 14 }}>
+        {inside.length > 0 ? (
+          <button type="button" aria-expanded={isOpen} aria-label={`Values inside ${field.name}`} onClick={() => setOpen(!isOpen)}>
+            {isOpen ? <ChevronDown size={12} /> : <ChevronRight size={12} />}
+          </button>
+        ) : (
+          <TypeMark type={field} />
+        )}
+        <button
+          type="button"
+          draggable
+          title={`${field.type}. Press to bind the selected part, or drag onto a part.`}
+          className="flex min-w-0 flex-1 items-center gap-2 rounded-sm text-start hover:bg-chosen"
+          onDragStart={(event) => {
+            event.dataTransfer.setData(pathType, JSON.stringify(path));
+            event.dataTransfer.effectAllowed = 'link';
+          }}
+          onClick={() => (inside.length > 0 ? setOpen(!isOpen) : bindSelected(selection, path))}
+        >
+          <span className="shrink-0">{field.name}</span>
+          {inside.length === 0 && (
+            <span className={`truncate text-sm ${value === undefined ? 'text-madder italic' : 'text-ash'}`}>
+              {shown(value).replace(/^"|"$/g, '')}
+            </span>
+          )}
+        </button>
+        <svg width="9" height="9" className="ms-auto shrink-0" data-thread-from={id} aria-label={isUsed ? 'used' : 'unused'} role="img">
+          <circle cx="4.5" cy="4.5" r="3.5" fill={isUsed ? colour : 'none'} stroke={colour} strokeWidth="1.4" />
+        </svg>
+      </div>
+      {isOpen && inside.length > 0 && (
+        <ul>
+          {inside.map((each) => (
+            <ValueLine
+              key={each.name}
+              field={each}
+              path={[...path, each.name]}
+              item={isRecord(value) ? value : undefined}
+              used={used}
+              selection={selection}
+            />
+          ))}
+        </ul>
+      )}
+    </li>
+  );
+}
+
+function bindSelected(selection: Selection, path: readonly string[]): void {
+  const { template, part } = selection;
+  const property = part.part === 'image' ? 'picture' : 'text';
+  const before = bindingOf(part, property);
+  if (before !== undefined) make(bindPath({ template: template.id, part: part.id, property }, pathText(path), before));
+}
+
+/** The paths that any part of the template reads. */
+function usedPaths({ template, type }: Selection): ReadonlySet<string> {
+  const fields = type?.fields ?? [];
+  const paths = slotsOf(template.row).flatMap(({ binding }) =>
+    typeof binding === 'string' ? [] : makeExpression(binding.expr, fields).paths,
+  );
+  return new Set(paths.map((path) => path.join('.')));
+}
