@@ -1,5 +1,5 @@
 import { atOnce, type Finding, inTurns } from '../core/base';
-import { checkKey, type Item, itemFindings, itemKeys } from '../core/items';
+import { type Item, type ItemKeys, itemKeys, uniqueKeys } from '../core/items';
 import { partHeight } from '../core/layout';
 import { type Arranged, arrange, chooser, columnsOf, type Entry, type List, type RowPlan } from '../core/lists';
 import { brokenReferences, compileFor, type Project, type Source, typeFinder, withId } from '../core/project';
@@ -15,8 +15,10 @@ export interface EnginePorts {
 
 interface HeldSource {
   readonly items: readonly Item[];
-  keys: readonly string[] | undefined;
+  keys: ItemKeys | undefined;
 }
+
+const noKeys = itemKeys([], undefined, '');
 
 const nothing: Arranged = { items: new Int32Array(), plans: new Uint16Array(), lineHeights: new Float32Array() };
 
@@ -33,14 +35,14 @@ export class Engine {
   private arranged = nothing;
   private choiceCounts: readonly number[] = [];
   private listId: string | undefined;
-  private keyFindings: readonly Finding[] = [];
   private version = 0;
 
   constructor(private readonly ports: EnginePorts) {}
 
-  /** Replaces all items of a source. */
-  setItems(source: string, items: readonly Item[]): void {
-    this.sources.set(source, { items, keys: undefined });
+  /** Replaces all items of a source. `uniqueKey`: a field that was seen to tell them apart. */
+  setItems(source: string, items: readonly Item[], uniqueKey?: string): void {
+    const keys = uniqueKey === undefined ? undefined : uniqueKeys(items, uniqueKey);
+    this.sources.set(source, { items, keys });
   }
 
   clear(): void {
@@ -86,7 +88,7 @@ export class Engine {
       const item = items[entry] ?? 0;
       const plan = plans[entry] ?? 0;
       const texts = this.templates[plan]?.texts(held[item] ?? {}) ?? [];
-      entries.push({ kind: 'row', key: keys[item] ?? String(item), item, plan, texts });
+      entries.push({ kind: 'row', key: keys.at(item), item, plan, texts });
     }
     return entries;
   }
@@ -98,7 +100,7 @@ export class Engine {
     if (compiled === undefined) return [];
     return items.map((item) => ({
       kind: 'row',
-      key: this.keys()[item] ?? String(item),
+      key: this.keys().at(item),
       item,
       plan: 0,
       texts: compiled.texts(held[item] ?? {}),
@@ -111,7 +113,7 @@ export class Engine {
     const type = this.typeOf(value);
     const titled = this.templates.find(({ template }) => template.type === type);
     const label = titled?.slots.findIndex((slot) => slot.property === 'text') ?? -1;
-    const title = (label < 0 ? undefined : titled?.slots[label]?.text(value)) ?? this.keys()[item] ?? '';
+    const title = (label < 0 ? undefined : titled?.slots[label]?.text(value)) ?? this.keys().at(item);
     return { item, entry: this.arranged.items.indexOf(item), value, type, title };
   }
 
@@ -193,18 +195,15 @@ export class Engine {
     return [
       ...brokenReferences(project),
       ...project.templates.flatMap((template) => this.compiled(template.id)?.findings ?? []),
-      ...this.keyFindings,
+      ...this.keys().findings,
     ];
   }
 
-  private keys(): readonly string[] {
+  private keys(): ItemKeys {
     const source = this.source();
     const held = source === undefined ? undefined : this.sources.get(source.id);
-    if (source === undefined || held === undefined) return [];
-    if (held.keys === undefined) {
-      held.keys = itemKeys(held.items, source.key ?? undefined);
-      this.keyFindings = keyFindings(source, held.items);
-    }
+    if (source === undefined || held === undefined) return noKeys;
+    held.keys ??= itemKeys(held.items, source.key ?? undefined, source.name);
     return held.keys;
   }
 
@@ -213,7 +212,7 @@ export class Engine {
     for (const source of next.sources) {
       const before = this.project === undefined ? undefined : withId(this.project.sources, source.id);
       const held = this.sources.get(source.id);
-      if (held !== undefined && before?.key !== source.key) held.keys = undefined;
+      if (held !== undefined && before !== undefined && before.key !== source.key) held.keys = undefined;
     }
   }
 
@@ -263,7 +262,6 @@ export class Engine {
     const heights = this.plans.map((plan) => plan.heightPx);
     this.arranged = arrange(items.length, planOf, heights, list.arrangement);
     this.choiceCounts = counts;
-    this.keys();
   }
 
   private list(): List | undefined {
@@ -297,8 +295,3 @@ export class Engine {
 }
 
 class Stale extends Error {}
-
-function keyFindings(source: Source, items: readonly Item[]): readonly Finding[] {
-  if (source.key !== null) return checkKey(items, source.key, source.name);
-  return items.length > 1 ? [itemFindings.noKey(source.name)] : [];
-}

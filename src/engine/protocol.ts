@@ -69,7 +69,7 @@ export interface ItemAtHand {
 /** What the worker tells without being asked. */
 export type EngineEvent =
   | { readonly kind: 'first'; readonly brought: Brought; readonly view: View }
-  | { readonly kind: 'progress'; readonly doing: 'reading' | 'keeping'; readonly share: number }
+  | { readonly kind: 'progress'; readonly share: number }
   | { readonly kind: 'survey'; readonly version: number; readonly templates: readonly TemplateSurvey[] }
   | { readonly kind: 'kept'; readonly project: string }
   | { readonly kind: 'not-kept'; readonly project: string; readonly reason: string };

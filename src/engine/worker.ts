@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import { atOnce, failed, type Finding, inTurns, ok, type Result } from '../core/base';
-import { infer, type Item, read } from '../core/items';
+import { type Inference, infer, type Item, read } from '../core/items';
 import { looksLikeProject, makeProject, type Project, readProject, writeProject } from '../core/project';
 import { keepItems, keptItems, whyNotKept } from '../keeping';
 import { documentOf, strictDecoder } from './document';
@@ -107,33 +107,43 @@ const protocol: EngineProtocol & { listen(listener: (event: EngineEvent) => void
   },
 };
 
+let lastProgress = 0;
+
+/** Often enough to be seen moving; each one is a repaint. */
+function tellProgress(share: number): void {
+  if (performance.now() - lastProgress < 150) return;
+  lastProgress = performance.now();
+  tell({ kind: 'progress', share });
+}
+
 type Answer = Result<{ brought: Brought; view: View }, Finding>;
 
 async function bringItems(document: Document, wanted: Range, turn: ReturnType<typeof turns>): Promise<Answer> {
-  const progress = (from: number, part: number) => (share: number) =>
-    tell({ kind: 'progress', doing: 'reading', share: from + part * share });
+  const progress = (from: number, part: number) => (share: number) => tellProgress(from + part * share);
   const source = documentOf(document.file, document.name);
   const all = await read(source, { file: document.name }, {
     decoder: strictDecoder,
     pause: turn.pause,
     progress: progress(0, 0.8),
     first(first) {
-      const project = makeProject(document.name, first, atOnce(infer(first.items, document.name)));
-      const view = take(project, first.items, wanted);
+      const inference = atOnce(infer(first.items, document.name));
+      const project = makeProject(document.name, first, inference);
+      const view = take(project, first.items, inference, wanted);
       tell({ kind: 'first', brought: { project, findings: first.findings, itemCount: first.items.length }, view });
     },
   });
   if (!all.ok) return all;
   const inference = await inTurns(infer(all.value.items, document.name), turn.pause, progress(0.8, 0.2));
   const project = makeProject(document.name, all.value, inference);
-  const view = take(project, all.value.items, wanted);
+  const view = take(project, all.value.items, inference, wanted);
   const findings = [...all.value.findings, ...inference.findings];
   return ok({ brought: { project, findings, itemCount: all.value.items.length }, view: shown(view) });
 }
 
-function take(project: Project, items: readonly Item[], wanted: Range): View {
+function take(project: Project, items: readonly Item[], inference: Inference, wanted: Range): View {
   engine.clear();
-  for (const source of project.sources) engine.setItems(source.id, items);
+  const uniqueKey = inference.isKeyUnique ? inference.key : undefined;
+  for (const source of project.sources) engine.setItems(source.id, items, uniqueKey);
   return engine.update(project, wanted);
 }
 

@@ -45,6 +45,8 @@ export class ListView {
   private tops: Float64Array = new Float64Array(1);
   private selectedItem = -1;
   private boundCount = 0;
+  private widthPx = 0;
+  private heightPx = 0;
   private restTimer: ReturnType<typeof setTimeout> | undefined;
 
   constructor(
@@ -59,7 +61,11 @@ export class ListView {
     this.pool = new Pool(this.sizer);
     host.addEventListener('scroll', this.onScroll, { passive: true });
     host.addEventListener('click', this.onClick);
-    this.resized = new ResizeObserver(() => this.layOut());
+    this.measure();
+    this.resized = new ResizeObserver(() => {
+      this.measure();
+      this.layOut();
+    });
     this.resized.observe(host);
   }
 
@@ -94,9 +100,9 @@ export class ListView {
     const line = Math.floor(entry / columnsOf(this.shown.sequence.arrangement));
     const top = this.tops[line] ?? 0;
     const bottom = this.tops[line + 1] ?? top;
-    const seenTo = this.scroller.offset + this.host.clientHeight;
+    const seenTo = this.scroller.offset + this.heightPx;
     if (top >= this.scroller.offset && bottom <= seenTo) return;
-    this.scroller.scrollTo(top - this.host.clientHeight / 3);
+    this.scroller.scrollTo(top - this.heightPx / 3);
     this.draw();
   }
 
@@ -141,7 +147,7 @@ export class ListView {
     const { sequence } = this.shown;
     const columns = columnsOf(sequence.arrangement);
     const first = lineAt(this.tops, this.scroller.offset) - overscanLines;
-    const last = lineAt(this.tops, this.scroller.offset + this.host.clientHeight) + overscanLines;
+    const last = lineAt(this.tops, this.scroller.offset + this.heightPx) + overscanLines;
     return {
       from: Math.max(0, first * columns),
       to: Math.min(sequence.entryCount, (last + 1) * columns),
@@ -190,7 +196,7 @@ export class ListView {
     const { arrangement, entryCount, lineHeights } = this.shown.sequence;
     const columns = columnsOf(arrangement);
     const line = columns === 1 ? index : Math.floor(index / columns);
-    const width = cellWidth(this.host.clientWidth, measuresOf(arrangement));
+    const width = cellWidth(this.widthPx, measuresOf(arrangement));
     const x = arrangement.edge + (index % columns) * (width + arrangement.gap);
     const y = this.scroller.place(this.tops[line] ?? 0);
     const { style } = row.element;
@@ -226,6 +232,13 @@ export class ListView {
       this.cache.trim(this.range());
       this.draw();
     });
+  }
+
+  /** Asked of the page only when the box changes: between writes it would lay out each time. */
+  private measure(): void {
+    this.widthPx = this.host.clientWidth;
+    this.heightPx = this.host.clientHeight;
+    this.scroller.setHeight(this.heightPx);
   }
 
   private layOut(): void {

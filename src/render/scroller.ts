@@ -8,6 +8,7 @@ export class Scroller {
   private contentPx = 0;
   private lastTop = 0;
   private at = 0;
+  private heightPx = 0;
 
   constructor(
     private readonly host: HTMLElement,
@@ -18,6 +19,11 @@ export class Scroller {
     this.contentPx = heightPx;
     this.sizer.style.height = `${Math.min(heightPx, highestSizerPx)}px`;
     this.at = Math.max(0, Math.min(this.at, this.mostAt()));
+  }
+
+  /** Of the box itself. */
+  setHeight(heightPx: number): void {
+    this.heightPx = heightPx;
   }
 
   /** How far the content is scrolled, in its own px. */
@@ -38,11 +44,11 @@ export class Scroller {
     const top = this.host.scrollTop;
     if (!this.isScaled) this.at = top;
     else {
-      const mostTop = highestSizerPx - this.host.clientHeight;
+      const mostTop = highestSizerPx - this.heightPx;
       const delta = top - this.lastTop;
       if (top <= 0) this.at = 0;
       else if (top >= mostTop - 1) this.at = this.mostAt();
-      else if (Math.abs(delta) < this.host.clientHeight * 2) this.at += delta;
+      else if (Math.abs(delta) < this.heightPx * 2) this.at += delta;
       else this.at = (top / mostTop) * this.mostAt();
       this.at = Math.max(0, Math.min(this.at, this.mostAt()));
     }
@@ -56,7 +62,7 @@ export class Scroller {
 
   /** At rest: the thumb goes where the content is, so that both ends can always be reached. */
   centreThumb(): void {
-    const mostTop = Math.min(this.contentPx, highestSizerPx) - this.host.clientHeight;
+    const mostTop = Math.min(this.contentPx, highestSizerPx) - this.heightPx;
     const top = this.isScaled ? (this.at / this.mostAt()) * mostTop : this.at;
     this.lastTop = top;
     if (Math.abs(this.host.scrollTop - top) >= 1) this.host.scrollTop = top;
@@ -64,6 +70,6 @@ export class Scroller {
   }
 
   private mostAt(): number {
-    return Math.max(0, this.contentPx - this.host.clientHeight);
+    return Math.max(0, this.contentPx - this.heightPx);
   }
 }

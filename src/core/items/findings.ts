@@ -139,7 +139,11 @@ export const itemFindings = {
       'Nothing was lost. Treat such values as text.',
     ),
 
-  keyRepeats: (source: string, field: string, key: string, first: number, second: number, more: number) =>
+  keyRepeats: (
+    source: string,
+    field: string,
+    { key, first, second, more }: { readonly key: string; readonly first: number; readonly second: number; readonly more: number },
+  ) =>
     warning(
       'key-repeats',
       { in: 'items', source, field, item: second },

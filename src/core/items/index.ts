@@ -6,7 +6,7 @@ export type { Position } from './findings';
 export { itemFindings } from './findings';
 export { type FieldFound, type Inference, infer, type TypeFound } from './infer';
 export { asItem, type Format, type Item } from './item';
-export { checkKey, itemKeys } from './key';
+export { type ItemKeys, itemKeys, uniqueKeys } from './key';
 export {
   type DocumentPort,
   type Encoding,

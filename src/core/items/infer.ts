@@ -21,6 +21,8 @@ export interface Inference {
   /** The field that tells the types apart. */
   readonly discriminator: string | undefined;
   readonly key: string | undefined;
+  /** Whether the key was seen to tell all items apart. */
+  readonly isKeyUnique: boolean;
   readonly findings: readonly Finding[];
 }
 
@@ -30,11 +32,11 @@ export function* infer(items: readonly Item[], source: string): Turns<Inference>
   const groups = yield* shapesBy(items, discriminator);
   const types = [...groups].map(([value, shape]) => ({ value, count: shape.itemCount, fields: fieldsFound(shape) }));
   const whole = wholeOf([...groups.values()]);
-  const { key, findings } = findKey(items, whole, source);
+  const { key, isUnique, findings } = findKey(items, whole, source);
   const mixed = whole.fields
     .filter((field) => field.stat.isMixed())
     .map((field) => itemFindings.fieldMixed(source, field.name, kindsInWords(field.stat, count)));
-  return { types, discriminator, key, findings: [...findings, ...mixed] };
+  return { types, discriminator, key, isKeyUnique: isUnique, findings: [...findings, ...mixed] };
 }
 
 function fieldsFound(shape: ShapeStat): FieldFound[] {

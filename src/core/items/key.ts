@@ -10,61 +10,71 @@ export function findKey(
   items: readonly Item[],
   whole: ShapeStat,
   source: string,
-): { readonly key: string | undefined; readonly findings: readonly Finding[] } {
+): { readonly key: string | undefined; readonly isUnique: boolean; readonly findings: readonly Finding[] } {
   const possible = whole.fields
     .filter(({ stat }) => stat.presentCount === whole.itemCount && isKeyKind(stat.kinds()))
     .map((field) => field.name);
   const byName = [...possible].sort((a, b) => Number(likelyNames.test(b)) - Number(likelyNames.test(a)));
   const unique = byName.find((name) => firstRepeat(items, name) === undefined);
-  if (unique !== undefined) return { key: unique, findings: [] };
+  if (unique !== undefined) return { key: unique, isUnique: true, findings: [] };
   const meant = byName.find((name) => likelyNames.test(name));
-  if (meant !== undefined) return { key: meant, findings: checkKey(items, meant, source) };
-  return { key: undefined, findings: items.length > 1 ? [itemFindings.noKey(source)] : [] };
+  return { key: meant, isUnique: false, findings: itemKeys(items, meant, source).findings };
 }
 
-/** What is wrong with a key that was found or chosen. */
-export function checkKey(items: readonly Item[], field: string, source: string): Finding[] {
-  const seen = new Map<string, number>();
+/** One text for each item that no other item has, and what is wrong with the key that gives them. */
+export interface ItemKeys {
+  at(item: number): string;
+  readonly findings: readonly Finding[];
+}
+
+/** Keys by a field that is known to tell all items apart: looked up when they are asked for. */
+export function uniqueKeys(items: readonly Item[], field: string): ItemKeys {
+  return { at: (item) => keyOf(items[item], field) ?? positionKey(item), findings: [] };
+}
+
+/**
+ * Keys by any field, or by none: with `#2` and so on where they repeat, by position where there
+ * is none. `source` is only for the findings' words.
+ */
+export function itemKeys(items: readonly Item[], field: string | undefined, source: string): ItemKeys {
+  if (field === undefined) {
+    return { at: positionKey, findings: items.length > 1 ? [itemFindings.noKey(source)] : [] };
+  }
+  const seen = new Map<string, { readonly first: number; times: number }>();
   let repeat: { readonly key: string; readonly first: number; readonly second: number } | undefined;
   let repeatCount = 0;
   let missingCount = 0;
   let missingAt = -1;
-  for (const [index, item] of items.entries()) {
-    const key = keyText(ownValue(item, field));
+  const keys = items.map((item, index) => {
+    const key = keyOf(item, field);
     if (key === undefined) {
       if (missingCount === 0) missingAt = index;
       missingCount += 1;
-      continue;
+      return positionKey(index);
     }
-    const first = seen.get(key);
-    if (first === undefined) seen.set(key, index);
-    else {
-      repeat ??= { key, first, second: index };
-      repeatCount += 1;
+    const before = seen.get(key);
+    if (before === undefined) {
+      seen.set(key, { first: index, times: 1 });
+      return key;
     }
-  }
+    repeat ??= { key, first: before.first, second: index };
+    repeatCount += 1;
+    before.times += 1;
+    return `${key}#${before.times}`;
+  });
   const findings: Finding[] = [];
   if (repeat !== undefined) {
-    findings.push(itemFindings.keyRepeats(source, field, repeat.key, repeat.first, repeat.second, repeatCount - 1));
+    const { key, first, second } = repeat;
+    findings.push(itemFindings.keyRepeats(source, field, { key, first, second, more: repeatCount - 1 }));
   }
   if (missingCount > 0) findings.push(itemFindings.keyMissing(source, field, missingAt, missingCount));
-  return findings;
+  return { at: (item) => keys[item] ?? positionKey(item), findings };
 }
 
-/**
- * One text for each item that no other item has: its key; with `#2` and so on where keys repeat;
- * its position where there is none.
- */
-export function itemKeys(items: readonly Item[], field: string | undefined): string[] {
-  const seen = new Map<string, number>();
-  return items.map((item, index) => {
-    const key = field === undefined ? undefined : keyText(ownValue(item, field));
-    if (key === undefined) return `#${index + 1}`;
-    const times = (seen.get(key) ?? 0) + 1;
-    seen.set(key, times);
-    return times === 1 ? key : `${key}#${times}`;
-  });
-}
+const positionKey = (item: number): string => `#${item + 1}`;
+
+const keyOf = (item: Item | undefined, field: string): string | undefined =>
+  item === undefined ? undefined : keyText(ownValue(item, field));
 
 const isKeyKind = (kinds: readonly string[]): boolean =>
   kinds.length === 1 && (kinds[0] === 'text' || kinds[0] === 'integer');

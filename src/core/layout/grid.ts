@@ -16,5 +16,6 @@ export function cellSum(widthPx: number, grid: GridMeasures): string {
   const edges = grid.edge > 0 ? ` − 2 × ${grid.edge}` : '';
   const gaps = grid.columns > 1 && grid.gap > 0 ? ` − ${grid.columns - 1} × ${grid.gap}` : '';
   const result = Math.round(cellWidth(widthPx, grid) * 100) / 100;
-  return `(${widthPx}${edges}${gaps}) ÷ ${grid.columns} = ${result} px`;
+  const free = edges + gaps === '' ? `${widthPx}` : `(${widthPx}${edges}${gaps})`;
+  return `${free} ÷ ${grid.columns} = ${result} px`;
 }

@@ -104,7 +104,7 @@ export function MenuButton({ words, label, entries }: MenuButtonProps) {
 /** A name and what it has, in two columns. */
 export function Row({ words, children }: { readonly words: string; readonly children: ReactNode }) {
   return (
-    <div className="grid grid-cols-[72px_1fr] items-start gap-2 py-1">
+    <div className="grid grid-cols-[64px_1fr] items-start gap-2 py-1">
       <span className="pt-0.5 text-ash">{words}</span>
       <div className="min-w-0">{children}</div>
     </div>

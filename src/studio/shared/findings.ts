@@ -1,13 +1,14 @@
 import { useMemo } from 'react';
 import { count, type Finding, type Place } from '../../core/base';
 import { goWithin } from './route';
-import { useProject, useSession } from './session';
+import { surveysOf, useProject, useSession } from './session';
 import { handItem } from './at-hand';
 
 /** Everything that was noticed: while reading, in the project, over all items. Each once. */
 export function useFindings(): readonly Finding[] {
   const project = useProject();
-  const { view, readFindings, surveys } = useSession();
+  const { view, readFindings } = useSession();
+  const surveys = useSession(surveysOf);
   return useMemo(() => {
     const blanks = surveys.flatMap((survey) =>
       survey.slots
@@ -36,7 +37,7 @@ function blank(template: string, part: string, property: string, missing: number
 /** Where a finding is, and its first item at hand. */
 export function goToFinding(finding: Finding): void {
   const { place } = finding;
-  const { surveys } = useSession.getState();
+  const surveys = surveysOf(useSession.getState());
   if (place.in === 'part') {
     const slot = surveys
       .find((survey) => survey.template === place.template)

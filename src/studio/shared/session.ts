@@ -14,7 +14,8 @@ export interface Session {
   readonly id: string | undefined;
   readonly history: History | undefined;
   readonly view: View | undefined;
-  readonly surveys: readonly TemplateSurvey[];
+  /** Counts over all items, as of the version that they were taken for. */
+  readonly survey: { readonly version: number; readonly templates: readonly TemplateSurvey[] };
   /** What was noticed while the items were read. */
   readonly readFindings: readonly Finding[];
   readonly keeping: Keeping;
@@ -25,11 +26,11 @@ export interface Session {
   readonly isNowhere: boolean;
 }
 
-export const noSession: Session = {
+/** A session's start. The counts stay: they carry the version that they belong to. */
+export const noSession: Omit<Session, 'survey'> = {
   id: undefined,
   history: undefined,
   view: undefined,
-  surveys: [],
   readFindings: [],
   keeping: { kind: 'kept' },
   reading: undefined,
@@ -38,7 +39,13 @@ export const noSession: Session = {
   isNowhere: false,
 };
 
-export const useSession = create<Session>()(() => noSession);
+export const useSession = create<Session>()(() => ({ ...noSession, survey: { version: -1, templates: [] } }));
+
+const noSurveys: readonly TemplateSurvey[] = [];
+
+/** The counts for what is on screen; none while they are being taken anew. */
+export const surveysOf = ({ view, survey }: Session): readonly TemplateSurvey[] =>
+  view?.version === survey.version ? survey.templates : noSurveys;
 
 export const useProject = (): Project | undefined => useSession((session) => session.history?.project);
 
@@ -55,7 +62,7 @@ export function engine(): EngineClient {
         useSession.setState(({ reading }) => ({ reading: reading && { ...reading, share: event.share } }));
         break;
       case 'survey':
-        if (event.version === useSession.getState().view?.version) useSession.setState({ surveys: event.templates });
+        useSession.setState({ survey: { version: event.version, templates: event.templates } });
         break;
       case 'kept':
         useSession.setState(({ keeping }) => (keeping.kind === 'keeping' ? { keeping: { kind: 'kept' } } : {}));

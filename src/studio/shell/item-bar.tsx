@@ -1,12 +1,14 @@
 import ChevronLeft from 'lucide-react/icons/chevron-left';
 import ChevronRight from 'lucide-react/icons/chevron-right';
+import { grouped } from '../../core/base';
 import { handItem } from '../shared/at-hand';
 import { Button } from '../shared/controls';
-import { engine, useProject, useSession } from '../shared/session';
+import { engine, surveysOf, useProject, useSession } from '../shared/session';
 
 /** The item that every screen speaks of: step, or ask for a telling one. */
 export function ItemBar() {
-  const { atHand, view, surveys } = useSession();
+  const { atHand, view } = useSession();
+  const surveys = useSession(surveysOf);
   const project = useProject();
   const itemCount = view?.itemCount ?? 0;
   const survey = surveys.find((each) => each.itemCount > 0);
@@ -55,7 +57,6 @@ async function handFirstOf(type: string): Promise<void> {
   if (item >= 0) await handItem(item);
 }
 
-const grouped = (n: number): string => n.toLocaleString('en').replaceAll(',', ' ');
 
 function Ask({ words, onPress }: { readonly words: string; readonly onPress: () => void }) {
   return (

@@ -1,4 +1,4 @@
-import { Group, Panel, Separator } from 'react-resizable-panels';
+import { type ComponentType, startTransition, useEffect, useState } from 'react';
 import { Button } from '../shared/controls';
 import { go, type StationName } from '../shared/route';
 import { useSession } from '../shared/session';
@@ -6,7 +6,7 @@ import { Bar } from './bar';
 import { ItemBar } from './item-bar';
 import { Rail } from './rail';
 import { stations } from './stations';
-import { WindowPane } from './window-pane';
+import { WindowSide } from './window-side';
 
 /** Bar above, rail at the start, the station, the window, the item at hand below. */
 export function Workbench({ station: name }: { readonly station: StationName }) {
@@ -15,29 +15,26 @@ export function Workbench({ station: name }: { readonly station: StationName }) 
   const station = stations.find((each) => each.name === name) ?? stations[0];
   if (isNowhere) return <Nowhere />;
   if (station === undefined) return null;
-  const { Screen } = station;
   return (
-    <div className="grid h-full grid-cols-[68px_1fr] grid-rows-[44px_1fr_36px]">
+    <div className="grid h-full grid-cols-[68px_1fr] grid-rows-[44px_minmax(0,1fr)_36px]">
       <Bar />
       <Rail current={station.name} />
-      <Group orientation="horizontal" className="min-h-0">
-        <Panel minSize="40%" id="station">
-          <main className="h-full min-w-0 overflow-hidden" aria-label={station.words}>
-            {isOpen && <Screen />}
-          </main>
-        </Panel>
-        {!station.isWide && (
-          <>
-            <Separator className="w-px bg-rule hover:bg-woad data-[separator=active]:bg-woad" />
-            <Panel id="window" defaultSize="33%" minSize={320} maxSize={820}>
-              <WindowPane />
-            </Panel>
-          </>
-        )}
-      </Group>
+      <div className="flex min-w-0">
+        <main className="min-w-0 flex-1 overflow-hidden" aria-label={station.words}>
+          {isOpen && <AfterRows Screen={station.Screen} />}
+        </main>
+        {!station.isWide && <WindowSide />}
+      </div>
       <ItemBar />
     </div>
   );
+}
+
+/** The window's rows are drawn first; the station follows at once, without holding them up. */
+function AfterRows({ Screen }: { readonly Screen: ComponentType }) {
+  const [isTurn, setTurn] = useState(false);
+  useEffect(() => startTransition(() => setTurn(true)), []);
+  return isTurn ? <Screen /> : null;
 }
 
 function Nowhere() {

@@ -127,7 +127,13 @@ function Card({ kept }: { readonly kept: KeptProject }) {
           <span className="block w-[142%] origin-top-left scale-[0.7] rtl:origin-top-right">
             {preview.entries.map((entry) => {
               const plan = preview.plans[entry.plan];
-              return plan && <RowPicture key={entry.key} plan={plan} entry={entry} pictures={preview.pictures} />;
+              return (
+                plan && (
+                  <span key={entry.key} className="block border-b border-rule">
+                    <RowPicture plan={plan} entry={entry} pictures={preview.pictures} />
+                  </span>
+                )
+              );
             })}
           </span>
         </span>

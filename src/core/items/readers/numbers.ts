@@ -2,7 +2,7 @@ import type { Json } from '../../base';
 import { itemFindings } from '../findings';
 
 // Written out, the engine skips through a text by the longer steps that a fixed length allows.
-const manyDigits = new RegExp('[0-9.]'.repeat(16));
+const manyDigits = new RegExp('[0-9.]'.repeat(16), 'g');
 const largeExponent = /[0-9][eE]\+?[1-9][0-9][0-9]/;
 const stringOrNumber = /"(?:[^"\\]|\\.)*"|-?\d[\d.eE+-]*/g;
 
@@ -15,8 +15,7 @@ export class DigitKeeper {
   private example = '';
 
   parse(text: string): Json {
-    const mayHoldLong = manyDigits.test(text) || largeExponent.test(text);
-    return JSON.parse(mayHoldLong ? this.quoteLongNumbers(text) : text);
+    return JSON.parse(mayLoseDigits(text) ? this.quoteLongNumbers(text) : text);
   }
 
   findings(file: string) {
@@ -34,10 +33,33 @@ export class DigitKeeper {
   }
 }
 
+/** Whether a number of the text may lose digits; never false where one does. */
+function mayLoseDigits(text: string): boolean {
+  manyDigits.lastIndex = 0;
+  for (let found = manyDigits.exec(text); found !== null; found = manyDigits.exec(text)) {
+    let start = found.index;
+    let end = manyDigits.lastIndex;
+    while (isOfNumber(text.charCodeAt(start - 1))) start -= 1;
+    while (isOfNumber(text.charCodeAt(end))) end += 1;
+    manyDigits.lastIndex = end;
+    const isText = text.charCodeAt(start - 1) === QUOTE && text.charCodeAt(end) === QUOTE;
+    if (!isText && !holds(text.slice(start, end))) return true;
+  }
+  return largeExponent.test(text);
+}
+
+const QUOTE = 34;
+
+/** Digits, point, sign, exponent. */
+function isOfNumber(char: number): boolean {
+  return (char >= 43 && char <= 57 && char !== 44 && char !== 47) || char === 69 || char === 101;
+}
+
 /** Whether a double gives back every significant digit of the token. */
 function holds(token: string): boolean {
   const value = Number(token);
   if (!Number.isFinite(value)) return false;
+  if (String(value) === token) return true;
   const digits = significantDigits(token);
   return digits.length <= 15 || digits === significantDigits(String(value));
 }

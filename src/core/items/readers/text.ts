@@ -1,6 +1,7 @@
 import type { DocumentPort, Encoding, ReadPorts } from './reader';
 
 const bytesAtOnce = 4_000_000;
+const piecesAhead = 4;
 
 /** By byte-order mark, then by the zero bytes that UTF-16 gives ASCII letters; else UTF-8. */
 export function sniffEncoding(head: Uint8Array): Encoding {
@@ -56,12 +57,20 @@ export async function wholeText(
 ): Promise<string | undefined> {
   const decode = ports.decoder(encoding);
   const pieces: string[] = [];
+  const piece = (from: number) => document.bytes(from, Math.min(document.sizeBytes, from + bytesAtOnce));
+  // The disk reads a few pieces ahead while one is decoded.
+  const ahead: Promise<Uint8Array>[] = [];
   for (let from = 0; from < document.sizeBytes; from += bytesAtOnce) {
-    const to = Math.min(document.sizeBytes, from + bytesAtOnce);
-    const bytes = await document.bytes(from, to);
+    for (let next = from + ahead.length * bytesAtOnce; ahead.length < piecesAhead; next += bytesAtOnce) {
+      if (next >= document.sizeBytes) break;
+      ahead.push(piece(next));
+    }
+    const bytes = await ahead.shift();
+    if (bytes === undefined) break;
     try {
-      pieces.push(decode(bytes, to === document.sizeBytes));
+      pieces.push(decode(bytes, from + bytesAtOnce >= document.sizeBytes));
     } catch {
+      await Promise.all(ahead);
       return undefined;
     }
     await ports.pause();

@@ -90,7 +90,7 @@ function Line({ number, words, about, template, type, project, itemCount, onChoo
   const chosen = typeof template === 'string' ? withId(project.templates, template) : undefined;
   const shownWords = template === null ? 'left out' : (chosen?.name ?? template ?? 'as otherwise');
   return (
-    <tr className="border-b border-rule align-middle">
+    <tr className="h-16 border-b border-rule align-middle">
       <td className="py-3 text-ash">{number}</td>
       <td className="pe-4">
         <span className={type === undefined ? 'italic' : 'font-semibold'}>{words}</span>

@@ -1,4 +1,4 @@
-import { useRef } from 'react';
+import { useMemo, useRef } from 'react';
 import { count } from '../../../core/base';
 import { edits, type ItemType, type Source } from '../../../core/project';
 import { typeInWords } from '../../../core/values';
@@ -14,8 +14,11 @@ import { ItemTable } from './item-table';
 export function Data() {
   const project = useProject();
   const source = project?.sources[0];
-  if (project === undefined || source === undefined) return null;
-  const types = project.types.filter((type) => type.source === source.id);
+  const types = useMemo(
+    () => (project?.types ?? []).filter((type) => type.source === source?.id),
+    [project?.types, source?.id],
+  );
+  if (source === undefined) return null;
   return (
     <div className="grid h-full grid-cols-[184px_1fr] grid-rows-[40px_1fr_auto]">
       <SourceLine source={source} />

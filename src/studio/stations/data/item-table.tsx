@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { isRecord, type Json, ownValue } from '../../../core/base';
 import type { Item } from '../../../core/items';
 import type { ItemType, Source } from '../../../core/project';
@@ -20,13 +20,13 @@ interface ItemTableProps {
 
 /** All items as they are; only the rows in sight are in the page. */
 export function ItemTable({ source, types }: ItemTableProps) {
-  const columns = columnsOf(types);
+  const columns = useMemo(() => columnsOf(types), [types]);
   const { view, atHand } = useSession();
   const { route } = useRoute();
   const field = route.page === 'project' ? route.field : undefined;
   const itemCount = view?.itemCount ?? 0;
   const host = useRef<HTMLDivElement>(null);
-  const [range, setRange] = useState<Range>({ from: 0, to: 40 });
+  const [range, setRange] = useState<Range>({ from: 0, to: 24 });
   const rows = useItems(source.id, range, itemCount);
   const see = () => {
     const { scrollTop = 0, clientHeight = 600 } = host.current ?? {};
@@ -45,14 +45,23 @@ export function ItemTable({ source, types }: ItemTableProps) {
       className="min-h-0 overflow-auto"
       onScroll={see}
     >
-      <table className="border-separate border-spacing-0 text-sm" aria-rowcount={itemCount + 1}>
+      <table
+        className="table-fixed border-separate border-spacing-0 text-sm"
+        style={{ width: columns.reduce((sum, column) => sum + widthOf(column), 0) }}
+        aria-rowcount={itemCount + 1}
+      >
+        <colgroup>
+          {columns.map((column) => (
+            <col key={column.name} style={{ width: widthOf(column) }} />
+          ))}
+        </colgroup>
         <thead className="sticky top-0 z-10 bg-wool">
           <tr>
             {columns.map((column) => (
               <th key={column.name} scope="col" className="border-b border-ink px-2 py-1 text-start align-top font-normal">
                 <button
                   type="button"
-                  className="text-start whitespace-nowrap"
+                  className="block w-full truncate text-start"
                   aria-pressed={column.name === field}
                   onClick={() => goWithin({ field: column.name === field ? undefined : column.name }, 'replace')}
                 >
@@ -61,7 +70,7 @@ export function ItemTable({ source, types }: ItemTableProps) {
                     <TypeMark type={column} />
                     {column.name === source.key ? 'key, ' : ''}
                     {typeInWords(column)}
-                    {column.required ? '' : ', may be missing'}
+                    {column.required ? '' : ', not in all'}
                   </span>
                 </button>
               </th>
@@ -72,18 +81,9 @@ export function ItemTable({ source, types }: ItemTableProps) {
           <Spacer heightPx={range.from * rowPx} columns={columns.length} />
           {rows.map((item, offset) => {
             const position = rows.from + offset;
+            const type = typeOf(types, source, item);
             return (
-              // biome-ignore lint/a11y/useKeyWithClickEvents: the item bar and its keys do the same
-              <tr
-                key={position}
-                aria-rowindex={position + 2}
-                className={`h-[26px] cursor-default ${position === atHand?.item ? 'bg-chosen' : 'hover:bg-paper'}`}
-                onClick={() => void handItem(position)}
-              >
-                {columns.map((column) => (
-                  <Cell key={column.name} value={ownValue(item, column.name)} />
-                ))}
-              </tr>
+              <ItemRow key={position} {...{ item, position, columns, type }} isAtHand={position === atHand?.item} />
             );
           })}
           <Spacer heightPx={Math.max(0, itemCount - range.to) * rowPx} columns={columns.length} />
@@ -91,6 +91,12 @@ export function ItemTable({ source, types }: ItemTableProps) {
       </table>
     </div>
   );
+}
+
+/** Fixed from the first row on: a table that measures its cells lays out anew at every scroll. */
+function widthOf(column: Field): number {
+  const widths = { text: 168, number: 104, integer: 104, boolean: 96, record: 200, list: 120, unknown: 120 };
+  return Math.max(widths[column.type], 26 + column.name.length * 7);
 }
 
 type Rows = readonly Item[] & { readonly from: number };
@@ -133,8 +139,36 @@ function Spacer({ heightPx, columns }: { readonly heightPx: number; readonly col
   );
 }
 
-function Cell({ value }: { readonly value: Json | undefined }) {
-  const look = 'max-w-56 truncate border-b border-rule px-2';
+function typeOf(types: readonly ItemType[], { discriminator }: Source, item: Item): ItemType | undefined {
+  return discriminator === null ? types[0] : types.find((each) => each.value === item[discriminator]);
+}
+
+interface ItemRowProps {
+  readonly item: Item;
+  readonly position: number;
+  readonly columns: readonly Field[];
+  readonly type: ItemType | undefined;
+  readonly isAtHand: boolean;
+}
+
+const ItemRow = memo(({ item, position, columns, type, isAtHand }: ItemRowProps) => (
+  // biome-ignore lint/a11y/useKeyWithClickEvents: the item bar and its keys do the same
+  <tr
+    aria-rowindex={position + 2}
+    className={`h-[26px] cursor-default ${isAtHand ? 'bg-chosen' : 'hover:bg-paper'}`}
+    onClick={() => void handItem(position)}
+  >
+    {columns.map((column) => {
+      // Only a field of the item's own type can be missing.
+      const isOwn = type === undefined || fieldNamed(type.fields, column.name) !== undefined;
+      return <Cell key={column.name} value={ownValue(item, column.name)} isOwn={isOwn} />;
+    })}
+  </tr>
+));
+
+function Cell({ value, isOwn }: { readonly value: Json | undefined; readonly isOwn: boolean }) {
+  const look = 'truncate border-b border-rule px-2';
+  if (value === undefined && !isOwn) return <td className={look} />;
   if (value === undefined || value === null) return <td className={`${look} text-madder italic`}>missing</td>;
   if (value === '') return <td className={`${look} text-ash italic`}>empty</td>;
   if (typeof value === 'number') return <td className={`${look} text-end tabular-nums`}>{value}</td>;

@@ -90,10 +90,7 @@ function FileText({ text, isCut }: { readonly text: string; readonly isCut: bool
 
 function Code({ text }: { readonly text: string }) {
   return (
-    // biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region must be reachable by keyboard
-    <pre tabIndex={0} className="overflow-x-auto rounded-md bg-ink px-3 py-2 font-mono text-sm text-paper">
-      {text}
-    </pre>
+    <pre className="rounded-md bg-ink px-3 py-2 font-mono text-sm wrap-anywhere whitespace-pre-wrap text-paper">{text}</pre>
   );
 }
 

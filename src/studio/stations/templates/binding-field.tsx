@@ -6,7 +6,7 @@ import type { BindableProperty, Binding } from '../../../core/templates';
 import { type Field, isShowable, makeExpression, pathText, shown } from '../../../core/values';
 import { ChoiceChips, Row } from '../../shared/controls';
 import { make } from '../../shared/editing';
-import { useSession } from '../../shared/session';
+import { surveysOf, useSession } from '../../shared/session';
 import { bindPath, standIn } from './binding-edits';
 import type { Selection } from './selection';
 
@@ -62,7 +62,7 @@ interface ValueFieldsProps {
 
 function ValueFields({ selection, place, binding }: ValueFieldsProps) {
   const slot = useSession((session) =>
-    session.surveys
+    surveysOf(session)
       .find((survey) => survey.template === place.template)
       ?.slots.find((each) => each.part === place.part && each.property === place.property),
   );

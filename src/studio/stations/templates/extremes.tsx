@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { count } from '../../../core/base';
 import { handItem } from '../../shared/at-hand';
 import { RowPicture } from '../../shared/row-picture';
-import { useSession } from '../../shared/session';
+import { surveysOf, useSession } from '../../shared/session';
 import { useWindow } from '../../shared/window-settings';
 import { useTried } from './bench-item';
 import type { Selection } from './selection';
@@ -17,7 +17,7 @@ interface Extreme {
 export function Extremes({ selection }: { readonly selection: Selection }) {
   const { template, project } = selection;
   const { scheme } = useWindow();
-  const survey = useSession((session) => session.surveys.find((each) => each.template === template.id));
+  const survey = useSession((session) => surveysOf(session).find((each) => each.template === template.id));
   const extremes = useMemo(() => {
     if (survey === undefined) return [];
     const blanks = survey.slots

@@ -41,8 +41,8 @@ function PartLine({ part, depth, chosen }: PartLineProps) {
         onClick={() => goWithin({ part: part.id }, 'replace')}
       >
         <Icon size={13} className="shrink-0 text-ash" aria-hidden="true" />
-        {part.id}
-        <span className="text-sm font-normal text-ash">{about(part)}</span>
+        <span className="truncate">{part.id}</span>
+        <span className="shrink-0 text-sm font-normal text-ash">{about(part)}</span>
       </button>
       {part.part === 'stack' && (
         <ul>

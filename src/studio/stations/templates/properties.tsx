@@ -11,7 +11,7 @@ export function Properties({ selection }: { readonly selection: Selection }) {
   const restyle = (name: string, change: Partial<LabelPart> | Partial<ImagePart> | Partial<StackPart>) =>
     make(edits.restyle(template.id, part.id, name, (old) => changed(old, change)));
   return (
-    <div className="grid min-h-0 grid-cols-[1.25fr_1fr] overflow-y-auto">
+    <div className="grid min-h-0 grid-cols-2 overflow-y-auto">
       <section aria-label="Shows" className="border-r border-rule px-3 py-1.5">
         <Heading>Shows</Heading>
         {part.part === 'label' && <BindingField selection={selection} property="text" binding={part.text} />}

@@ -60,6 +60,8 @@ export function Threads({ room, selection }: ThreadsProps) {
 function measureThreads(room: HTMLElement, { template, type, part }: Selection): Thread[] {
   const origin = room.getBoundingClientRect();
   const fields = type?.fields ?? [];
+  const row = room.querySelector('.yc-bench .yc-row')?.getBoundingClientRect();
+  if (row === undefined) return [];
   const threads: Thread[] = [];
   for (const slot of slotsOf(template.row)) {
     if (typeof slot.binding === 'string') continue;
@@ -71,14 +73,17 @@ function measureThreads(room: HTMLElement, { template, type, part }: Selection):
       const valueType = typeAt(fields, path);
       if (from === undefined || valueType === undefined) continue;
       const start = { x: from.x - origin.x, y: from.y - origin.y };
-      const fromBelow = start.y > target.bottom - origin.y;
+      const fromBelow = target.top + target.bottom > row.top + row.bottom + 2;
       const end = {
         x: target.left - origin.x + Math.min(target.width - 6, 22 + index * 18),
         y: (fromBelow ? target.bottom : target.top) - origin.y,
       };
       threads.push({
         id: `${slot.part}/${path.join('.')}`,
-        path: curve(start, end, fromBelow),
+        path: curve(start, end, {
+          x: row.left - origin.x + 4,
+          y: fromBelow ? row.bottom - origin.y + 12 : row.top - origin.y - 12,
+        }),
         type: valueType,
         isStrong: slot.part === part.id,
         end,
@@ -107,11 +112,12 @@ interface Point {
   readonly y: number;
 }
 
-/** Leaves the value sideways and comes down on the part, or up to it, so that it crosses few words. */
-function curve(start: Point, end: Point, fromBelow: boolean): string {
-  const reach = Math.max(40, (end.x - start.x) * 0.35);
-  const drop = fromBelow ? 34 : -34;
-  return `M${start.x} ${start.y}C${start.x + reach} ${start.y} ${end.x} ${end.y + drop} ${end.x} ${end.y}`;
+/** Past the row's corner (the gate), along its edge, and onto the part, so that it crosses few words. */
+function curve(start: Point, end: Point, gate: Point): string {
+  const half = (gate.x - start.x) / 2;
+  const toGate = `C${start.x + half} ${start.y} ${gate.x - half} ${gate.y} ${gate.x} ${gate.y}`;
+  const run = (end.x - gate.x) * 0.6;
+  return `M${start.x} ${start.y}${toGate}C${gate.x + run} ${gate.y} ${end.x} ${gate.y} ${end.x} ${end.y}`;
 }
 
 function typeAt(fields: readonly Field[], path: readonly string[]): ValueType | undefined {

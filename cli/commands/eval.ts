@@ -1,0 +1,93 @@
+import { atOnce } from '../../src/core/base';
+import { infer, type Item, type TypeFound } from '../../src/core/items';
+import {
+  type Expression,
+  explain,
+  type Field,
+  fieldNamed,
+  makeExpression,
+  plainText,
+  typeOfResult,
+  type Value,
+} from '../../src/core/values';
+import { inputFile, readItems } from '../input';
+import { flush, line, report, WrongUse } from '../output';
+
+interface EvalOptions {
+  readonly items: string;
+  readonly at?: string;
+  readonly key?: string;
+  readonly from?: string;
+  readonly explain?: boolean;
+  readonly json?: boolean;
+}
+
+/** Exit status 1 if an expression could not be read or does not fit the items. */
+export async function evaluate(text: string | undefined, options: EvalOptions): Promise<void> {
+  const texts = await expressions(text, options.from);
+  const read = await readItems(options.items, options.at);
+  report(read.findings);
+  const fields = fieldsOfAll(atOnce(infer(read.items, options.items)).types);
+  for (const each of texts) {
+    const expression = makeExpression(each, fields);
+    if (expression.evaluate === undefined) process.exitCode = 1;
+    if (options.json) line(JSON.stringify(asJson(expression, read.items)));
+    else tell(expression, read.items, options);
+  }
+  flush();
+}
+
+async function expressions(text: string | undefined, from: string | undefined): Promise<readonly string[]> {
+  if (from !== undefined) {
+    const { bytes } = await inputFile(from);
+    return new TextDecoder().decode(bytes).split(/\r?\n/).filter((each) => each.trim() !== '');
+  }
+  if (text === undefined) throw new WrongUse('eval needs an expression, or --from FILE with one a line.');
+  return [text];
+}
+
+/** The fields of all types together: whatever not every type requires may be missing. */
+function fieldsOfAll(types: readonly TypeFound[]): readonly Field[] {
+  const fields: Field[] = [];
+  for (const { missingCount: _, ...field } of types.flatMap((type) => type.fields)) {
+    if (fieldNamed(fields, field.name) !== undefined) continue;
+    const required = types.every((type) => fieldNamed(type.fields, field.name)?.required === true);
+    fields.push({ ...field, required });
+  }
+  return fields;
+}
+
+function asJson({ text, checked, evaluate: valueOf, findings }: Expression, items: readonly Item[]) {
+  if (checked === undefined || valueOf === undefined) {
+    return {
+      expression: text,
+      errors: findings.map(({ code, message, hint, place }) => ({
+        code,
+        message,
+        ...(place.in === 'expression' && { from: place.from, to: place.to }),
+        hint,
+      })),
+    };
+  }
+  const values = items.map((item) => valueOf(item) ?? { missing: explain(checked, item).missing ?? 'missing' });
+  return { expression: text, type: typeOfResult(checked.type), values };
+}
+
+function tell({ text, checked, evaluate: valueOf, findings }: Expression, items: readonly Item[], options: EvalOptions): void {
+  if (checked === undefined || valueOf === undefined) {
+    report(findings.map((finding) => ({ ...finding, message: `${text}: ${finding.message}` })));
+    return;
+  }
+  for (const item of items) {
+    const key = options.key === undefined ? '' : `${words(item[options.key] ?? undefined)}\t`;
+    if (options.explain) {
+      const steps = explain(checked, item).steps.map((step) => `${step.label} ${step.missing ?? step.shown}`);
+      line(`${key}${steps.join(' › ')}`);
+    } else {
+      const value = valueOf(item);
+      line(key + (value === undefined ? `(missing: ${explain(checked, item).missing ?? ''})` : words(value)));
+    }
+  }
+}
+
+const words = (value: Value): string => plainText(value) ?? JSON.stringify(value) ?? '';

@@ -1,0 +1,73 @@
+import type { Entry, List } from '../../src/core/lists';
+import { type Project, readProject, withId } from '../../src/core/project';
+import { Engine, type View } from '../../src/engine';
+import { inputFile } from '../input';
+import { flush, line, refuse, report, WrongUse } from '../output';
+
+interface ResolveOptions {
+  readonly list?: string;
+  readonly json?: boolean;
+}
+
+const entriesAtOnce = 2_000;
+
+/** Every entry with its words, from the engine that the window uses. Exit status 1 on errors. */
+export async function resolve(file: string, options: ResolveOptions): Promise<void> {
+  const { name, bytes } = await inputFile(file);
+  const read = readProject(new TextDecoder().decode(bytes), name);
+  if (!read.ok) refuse(read.error);
+  const { project, items, findings } = read.value;
+  const engine = new Engine({ pause: async () => {} });
+  for (const [source, own] of items) engine.setItems(source, own);
+  report(findings);
+  const lists = options.list === undefined ? project.lists : [listNamed(project, options.list)];
+  for (const list of lists) {
+    const view = engine.update(project, { from: 0, to: 0 }, list.id);
+    report(view.findings);
+    if (view.findings.some((finding) => finding.severity === 'error')) process.exitCode = 1;
+    resolveList(engine, list, view, options);
+  }
+  flush();
+}
+
+function listNamed(project: Project, id: string): List {
+  const list = withId(project.lists, id);
+  if (list !== undefined) return list;
+  throw new WrongUse(`There is no list "${id}". The lists are ${project.lists.map((each) => each.id).join(', ')}.`);
+}
+
+function resolveList(engine: Engine, list: List, view: View, { json }: ResolveOptions): void {
+  if (!json) line(`${list.name} (${view.sequence.entryCount})`);
+  for (let from = 0; from < view.sequence.entryCount; from += entriesAtOnce) {
+    for (const entry of engine.entries({ from, to: from + entriesAtOnce })) {
+      line(json ? JSON.stringify(asJson(engine, list, view, entry)) : asText(view, entry));
+    }
+  }
+}
+
+function asJson(engine: Engine, list: List, view: View, entry: Entry) {
+  const plan = view.plans[entry.plan];
+  return {
+    list: list.id,
+    entry: entry.kind,
+    key: entry.key,
+    type: engine.itemAtHand(entry.item)?.type ?? null,
+    template: plan?.template ?? null,
+    parts: (plan?.slots ?? []).map(({ part, property }, index) => {
+      const text = entry.texts[index];
+      if (text !== undefined) return { part, text };
+      return { part, missing: engine.trace(plan?.template ?? '', part, property, entry.item)?.missing ?? 'missing' };
+    }),
+  };
+}
+
+/** A row as a line: its words, a part without any as `–`. Pictures are named in brackets. */
+function asText(view: View, entry: Entry): string {
+  const slots = view.plans[entry.plan]?.slots ?? [];
+  const words = slots.map(({ property }, index) => {
+    const text = entry.texts[index];
+    if (text === undefined) return '–';
+    return property === 'picture' ? `[${text}]` : text;
+  });
+  return `${entry.key}\t${words.join('\t')}`;
+}

@@ -1,0 +1,41 @@
+import { type PointerEvent, useState } from 'react';
+import { WindowPane } from './window-pane';
+
+const leastPx = 320;
+const mostPx = 820;
+const stepPx = 16;
+
+const within = (px: number): number => Math.max(leastPx, Math.min(mostPx, px));
+
+/** The window at the end of the workbench, as wide as one drags its edge. */
+export function WindowSide() {
+  const [widthPx, setWidth] = useState(400);
+  const drag = (event: PointerEvent<HTMLDivElement>) => {
+    if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
+    setWidth(within(window.innerWidth - event.clientX));
+  };
+  return (
+    <>
+      {/* biome-ignore lint/a11y/useSemanticElements: a separator that can be moved is not a rule */}
+      <div
+        role="separator"
+        tabIndex={0}
+        aria-orientation="vertical"
+        aria-label="Width of the window"
+        aria-valuenow={widthPx}
+        aria-valuemin={leastPx}
+        aria-valuemax={mostPx}
+        className="relative w-px cursor-col-resize touch-none bg-rule before:absolute before:inset-y-0 before:-inset-x-1 hover:bg-woad focus-visible:bg-woad"
+        onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+        onPointerMove={drag}
+        onKeyDown={(event) => {
+          if (event.key === 'ArrowLeft') setWidth(within(widthPx + stepPx));
+          else if (event.key === 'ArrowRight') setWidth(within(widthPx - stepPx));
+        }}
+      />
+      <div className="shrink-0" style={{ width: widthPx }}>
+        <WindowPane />
+      </div>
+    </>
+  );
+}
