@@ -15,7 +15,9 @@ export default defineConfig({
     plugins: [tailwindcss()],
     build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },
     worker: { format: 'es' },
-    optimizeDeps: { include: ['comlink', 'dexie', 'acorn', 'papaparse', 'yup', 'json-p3', 'immer'] },
+    optimizeDeps: {
+      include: ['comlink', 'dexie', 'acorn', 'papaparse', 'yup', 'json-p3', 'immer'],
+    },
   },
   experimental: {
     csp: {

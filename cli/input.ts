@@ -37,11 +37,15 @@ export async function readItems(file: string, at: string | undefined): Promise<I
     sizeBytes: bytes.length,
     bytes: async (from, to) => bytes.subarray(from, to),
   };
-  const all = await read(document, { file: name, at }, {
-    decoder: strictDecoder,
-    pause: async () => {},
-    progress: () => {},
-    first: () => {},
-  });
+  const all = await read(
+    document,
+    { file: name, at },
+    {
+      decoder: strictDecoder,
+      pause: async () => {},
+      progress: () => {},
+      first: () => {},
+    },
+  );
   return all.ok ? all.value : refuse(all.error);
 }

@@ -5,7 +5,9 @@ import { ensureInstalled, root, runOrExit } from './setup.mjs';
 
 ensureInstalled();
 rmSync(join(root, 'dist'), { recursive: true, force: true });
-runOrExit('npx', ['--no-install', 'astro', 'build'], { env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' } });
+runOrExit('npx', ['--no-install', 'astro', 'build'], {
+  env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' },
+});
 
 const { build } = await import('esbuild');
 await build({
@@ -19,8 +21,11 @@ await build({
   target: 'node20',
   format: 'esm',
   outExtension: { '.js': '.mjs' },
+  mainFields: ['module', 'main'],
   // Packages in CommonJS ask for Node's modules with require.
-  banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
+  banner: {
+    js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+  },
   logLevel: 'warning',
 });
 mkdirSync(join(root, 'bin'), { recursive: true });

@@ -11,7 +11,8 @@ const makers = {
   tarn: { name: 'Upper Tarn Wool Guild', town: 'Tarnside', since: 2004 },
   garth: { name: 'Little Garth', town: 'Garth' },
 };
-const present = (item) => Object.fromEntries(Object.entries(item).filter(([, value]) => value !== undefined));
+const present = (item) =>
+  Object.fromEntries(Object.entries(item).filter(([, value]) => value !== undefined));
 
 const items = [
   ...skeins.map(([name, price, grams, stock, dyedOn, maker, dye, picture], i) =>
@@ -27,18 +28,48 @@ const items = [
       dyedOn: dyedOn ?? undefined,
       maker: maker === null ? undefined : makers[maker],
       dye: dye ?? undefined,
-      reviews: Array.from({ length: (i * 7) % 5 }, (_, n) => ({ stars: 5 - ((i + n) % 3), words: ['Soft.', 'Even twist.', 'Took the dye well.'][n % 3] })),
+      reviews: Array.from({ length: (i * 7) % 5 }, (_, n) => ({
+        stars: 5 - ((i + n) % 3),
+        words: ['Soft.', 'Even twist.', 'Took the dye well.'][n % 3],
+      })),
     }),
   ),
   ...tools.map(([name, price, stock, material, use, picture], i) =>
-    present({ id: `to-${String(100 + i)}`, kind: 'tool', name, picture: `tool-${picture}`, price: price ?? undefined, currency: 'EUR', stock, material, use }),
+    present({
+      id: `to-${String(100 + i)}`,
+      kind: 'tool',
+      name,
+      picture: `tool-${picture}`,
+      price: price ?? undefined,
+      currency: 'EUR',
+      stock,
+      material,
+      use,
+    }),
   ),
   ...classes.map(([name, day, starts, hours, places, taken, teacher, price, cancelled], i) =>
-    present({ id: `cl-${String(20 + i)}`, kind: 'class', name, day, starts, hours, places, taken, free: places - taken, teacher: teacher ?? undefined, price, currency: 'EUR', cancelled }),
+    present({
+      id: `cl-${String(20 + i)}`,
+      kind: 'class',
+      name,
+      day,
+      starts,
+      hours,
+      places,
+      taken,
+      free: places - taken,
+      teacher: teacher ?? undefined,
+      price,
+      currency: 'EUR',
+      cancelled,
+    }),
   ),
 ];
 // A till lists what moved last, not one kind after the other.
-const mixed = items.map((item, i) => [(i * 37) % 90, item]).sort((a, b) => a[0] - b[0]).map(([, item]) => item);
+const mixed = items
+  .map((item, i) => [(i * 37) % 90, item])
+  .sort((a, b) => a[0] - b[0])
+  .map(([, item]) => item);
 
 const field = (name, type, required = true, more = {}) => ({ name, required, type, ...more });
 const common = [field('id', 'text'), field('kind', 'text'), field('name', 'text')];
@@ -49,9 +80,32 @@ const reviews = field('reviews', 'list', true, {
   of: { type: 'record', fields: [field('stars', 'integer'), field('words', 'text')] },
 });
 
-const label = (id, text, style, width = 'fit', more = {}) => ({ part: 'label', id, text, style, width, ...more });
-const image = (id, expr, shape) => ({ part: 'image', id, picture: { expr }, widthPx: 40, heightPx: 40, shape, fit: 'cover' });
-const stack = (id, direction, gap, align, width, children) => ({ part: 'stack', id, direction, gap, align, width, children });
+const label = (id, text, style, width = 'fit', more = {}) => ({
+  part: 'label',
+  id,
+  text,
+  style,
+  width,
+  ...more,
+});
+const image = (id, expr, shape) => ({
+  part: 'image',
+  id,
+  picture: { expr },
+  widthPx: 40,
+  heightPx: 40,
+  shape,
+  fit: 'cover',
+});
+const stack = (id, direction, gap, align, width, children) => ({
+  part: 'stack',
+  id,
+  direction,
+  gap,
+  align,
+  width,
+  children,
+});
 const row = (children) => ({
   ...stack('row', 'across', 12, 'centre', { share: 1 }, children),
   padding: { start: 16, end: 16, top: 10, bottom: 10 },
@@ -62,7 +116,13 @@ const project = {
   yarncard: 1,
   name: 'Thrumwick shop',
   sources: [
-    { id: 'stock', name: 'stock', from: { file: 'till.json', format: 'json', at: '$.stock[*]' }, key: 'id', discriminator: 'kind' },
+    {
+      id: 'stock',
+      name: 'stock',
+      from: { file: 'till.json', format: 'json', at: '$.stock[*]' },
+      key: 'id',
+      discriminator: 'kind',
+    },
   ],
   types: [
     {
@@ -71,8 +131,16 @@ const project = {
       source: 'stock',
       value: 'skein',
       fields: [
-        ...common, field('picture', 'text', false), field('price', 'number', false), field('currency', 'text'), field('grams', 'integer'),
-        field('stock', 'integer'), field('dyedOn', 'text', false), maker, field('dye', 'text', false), reviews,
+        ...common,
+        field('picture', 'text', false),
+        field('price', 'number', false),
+        field('currency', 'text'),
+        field('grams', 'integer'),
+        field('stock', 'integer'),
+        field('dyedOn', 'text', false),
+        maker,
+        field('dye', 'text', false),
+        reviews,
       ],
     },
     {
@@ -80,7 +148,15 @@ const project = {
       name: 'tool',
       source: 'stock',
       value: 'tool',
-      fields: [...common, field('picture', 'text'), field('price', 'number', false), field('currency', 'text'), field('stock', 'integer'), field('material', 'text'), field('use', 'text')],
+      fields: [
+        ...common,
+        field('picture', 'text'),
+        field('price', 'number', false),
+        field('currency', 'text'),
+        field('stock', 'integer'),
+        field('material', 'text'),
+        field('use', 'text'),
+      ],
     },
     {
       id: 'class',
@@ -88,8 +164,17 @@ const project = {
       source: 'stock',
       value: 'class',
       fields: [
-        ...common, field('day', 'text'), field('starts', 'text'), field('hours', 'number'), field('places', 'integer'), field('taken', 'integer'),
-        field('free', 'integer'), field('teacher', 'text', false), field('price', 'integer'), field('currency', 'text'), field('cancelled', 'boolean'),
+        ...common,
+        field('day', 'text'),
+        field('starts', 'text'),
+        field('hours', 'number'),
+        field('places', 'integer'),
+        field('taken', 'integer'),
+        field('free', 'integer'),
+        field('teacher', 'text', false),
+        field('price', 'integer'),
+        field('currency', 'text'),
+        field('cancelled', 'boolean'),
       ],
     },
   ],
@@ -102,7 +187,12 @@ const project = {
         image('picture', 'picture ?? "skein-plain"', 'circle'),
         stack('words', 'down', 2, 'stretch', { share: 1 }, [
           label('name', value('name'), 'title', { share: 1 }),
-          label('maker-and-weight', value('`${maker.name ?? "unknown maker"} · ${grams} g`'), 'small', { share: 1 }),
+          label(
+            'maker-and-weight',
+            value('`${maker.name ?? "unknown maker"} · ${grams} g`'),
+            'small',
+            { share: 1 },
+          ),
         ]),
         stack('figures', 'down', 2, 'end', 'fit', [
           label('price', value('price', 'on request'), 'value'),
@@ -130,7 +220,9 @@ const project = {
       row: row([
         stack('words', 'down', 2, 'stretch', { share: 1 }, [
           label('name', value('name'), 'title', { share: 1 }),
-          label('when-and-who', value('`${day}, ${starts} · ${teacher ?? "all of us"}`'), 'small', { share: 1 }),
+          label('when-and-who', value('`${day}, ${starts} · ${teacher ?? "all of us"}`'), 'small', {
+            share: 1,
+          }),
         ]),
         label('free', value('`${free} free`'), 'value'),
       ]),
@@ -157,4 +249,6 @@ const head = JSON.stringify(project, null, 2).slice(0, -2);
 const lines = mixed.map((item) => `\n        ${JSON.stringify(item)}`).join(',');
 const file = `${head},\n  "items": [\n    {\n      "source": "stock",\n      "items": [${lines}\n      ]\n    }\n  ]\n}\n`;
 writeFileSync(new URL('../public/demo/thrumwick.yarncard.json', import.meta.url), file);
-console.log(`public/demo/thrumwick.yarncard.json: ${mixed.length} items, ${pictures.length} pictures`);
+console.log(
+  `public/demo/thrumwick.yarncard.json: ${mixed.length} items, ${pictures.length} pictures`,
+);

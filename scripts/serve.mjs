@@ -20,7 +20,8 @@ export async function serve({ host, port }) {
     response.setHeader('Referrer-Policy', 'no-referrer');
     response.setHeader('Cross-Origin-Opener-Policy', 'same-origin');
     const path = request.url ?? '/';
-    if (path.startsWith('/_astro/') || path.endsWith('.js')) response.setHeader('Content-Security-Policy', assetPolicy);
+    if (path.startsWith('/_astro/') || path.endsWith('.js'))
+      response.setHeader('Content-Security-Policy', assetPolicy);
     handler(request, response);
   });
   return new Promise((resolve, reject) => {

@@ -1,7 +1,7 @@
 // What every command needs first: the packages of the lock file. Node's own modules only.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -27,7 +27,9 @@ export function ensureInstalled() {
     console.error(`Yarn Card needs Node 20.10 or newer; this is ${process.versions.node}.`);
     process.exit(1);
   }
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   if (readStamp('installed') === lock) return;
   console.log('Installing packages …');
   runOrExit('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund']);
@@ -46,7 +48,13 @@ function* filesBelow(folder) {
 function sourceStamp() {
   const hash = createHash('sha256');
   const files = ['src', 'cli', 'public'].flatMap((folder) => [...filesBelow(folder)]);
-  for (const file of [...files, 'package-lock.json', 'astro.config.mjs', 'tsconfig.json', 'scripts/build.mjs'].sort()) {
+  for (const file of [
+    ...files,
+    'package-lock.json',
+    'astro.config.mjs',
+    'tsconfig.json',
+    'scripts/build.mjs',
+  ].sort()) {
     if (/\.test\.tsx?$/.test(file)) continue;
     hash.update(file).update(readFileSync(join(root, file)));
   }
@@ -55,7 +63,9 @@ function sourceStamp() {
 
 export function ensureBuilt() {
   const stamp = sourceStamp();
-  const isThere = ['dist/server/entry.mjs', 'bin/yarncard'].every((file) => existsSync(join(root, file)) && statSync(join(root, file)).isFile());
+  const isThere = ['dist/server/entry.mjs', 'bin/yarncard'].every(
+    (file) => existsSync(join(root, file)) && statSync(join(root, file)).isFile(),
+  );
   if (isThere && readStamp('built') === stamp) return;
   console.log('Building …');
   runOrExit(process.execPath, ['scripts/build.mjs']);

@@ -12,7 +12,9 @@ if (!Number.isInteger(port) || port < 0 || port > 65_535) {
 }
 try {
   const server = await serve({ host, port });
-  console.log(`Yarn Card is at http://${host.includes(':') ? `[${host}]` : host}:${server.address().port}/`);
+  console.log(
+    `Yarn Card is at http://${host.includes(':') ? `[${host}]` : host}:${server.address().port}/`,
+  );
 } catch (error) {
   const reasons = {
     EADDRINUSE: `Port ${port} is taken by another program. Choose another: PORT=${port + 1} npm start`,

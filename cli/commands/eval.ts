@@ -1,5 +1,5 @@
 import { atOnce } from '../../src/core/base';
-import { infer, type Item, type TypeFound } from '../../src/core/items';
+import { type Item, infer, type TypeFound } from '../../src/core/items';
 import {
   type Expression,
   explain,
@@ -37,12 +37,19 @@ export async function evaluate(text: string | undefined, options: EvalOptions): 
   flush();
 }
 
-async function expressions(text: string | undefined, from: string | undefined): Promise<readonly string[]> {
+async function expressions(
+  text: string | undefined,
+  from: string | undefined,
+): Promise<readonly string[]> {
   if (from !== undefined) {
     const { bytes } = await inputFile(from);
-    return new TextDecoder().decode(bytes).split(/\r?\n/).filter((each) => each.trim() !== '');
+    return new TextDecoder()
+      .decode(bytes)
+      .split(/\r?\n/)
+      .filter((each) => each.trim() !== '');
   }
-  if (text === undefined) throw new WrongUse('eval needs an expression, or --from FILE with one a line.');
+  if (text === undefined)
+    throw new WrongUse('eval needs an expression, or --from FILE with one a line.');
   return [text];
 }
 
@@ -57,8 +64,11 @@ function fieldsOfAll(types: readonly TypeFound[]): readonly Field[] {
   return fields;
 }
 
-function asJson({ text, checked, evaluate: valueOf, findings }: Expression, items: readonly Item[]) {
-  if (checked === undefined || valueOf === undefined) {
+function asJson(
+  { text, checked, evaluate: evaluateItem, findings }: Expression,
+  items: readonly Item[],
+) {
+  if (checked === undefined || evaluateItem === undefined) {
     return {
       expression: text,
       errors: findings.map(({ code, message, hint, place }) => ({
@@ -69,23 +79,36 @@ function asJson({ text, checked, evaluate: valueOf, findings }: Expression, item
       })),
     };
   }
-  const values = items.map((item) => valueOf(item) ?? { missing: explain(checked, item).missing ?? 'missing' });
+  const values = items.map(
+    (item) => evaluateItem(item) ?? { missing: explain(checked, item).missing ?? 'missing' },
+  );
   return { expression: text, type: typeOfResult(checked.type), values };
 }
 
-function tell({ text, checked, evaluate: valueOf, findings }: Expression, items: readonly Item[], options: EvalOptions): void {
-  if (checked === undefined || valueOf === undefined) {
+function tell(
+  { text, checked, evaluate: evaluateItem, findings }: Expression,
+  items: readonly Item[],
+  options: EvalOptions,
+): void {
+  if (checked === undefined || evaluateItem === undefined) {
     report(findings.map((finding) => ({ ...finding, message: `${text}: ${finding.message}` })));
     return;
   }
   for (const item of items) {
     const key = options.key === undefined ? '' : `${words(item[options.key] ?? undefined)}\t`;
     if (options.explain) {
-      const steps = explain(checked, item).steps.map((step) => `${step.label} ${step.missing ?? step.shown}`);
+      const steps = explain(checked, item).steps.map(
+        (step) => `${step.label} ${step.missing ?? step.shown}`,
+      );
       line(`${key}${steps.join(' › ')}`);
     } else {
-      const value = valueOf(item);
-      line(key + (value === undefined ? `(missing: ${explain(checked, item).missing ?? ''})` : words(value)));
+      const value = evaluateItem(item);
+      line(
+        key +
+          (value === undefined
+            ? `(missing: ${explain(checked, item).missing ?? ''})`
+            : words(value)),
+      );
     }
   }
 }

@@ -1,5 +1,5 @@
 import { atOnce, count, type Json } from '../../src/core/base';
-import { type Inference, infer, type Item, type ItemsRead } from '../../src/core/items';
+import { type Inference, type Item, type ItemsRead, infer } from '../../src/core/items';
 import { typeInWords } from '../../src/core/values';
 import { readItems } from '../input';
 import { flush, line, report } from '../output';
@@ -44,7 +44,8 @@ function tell(file: string, read: ItemsRead, inference: Inference): void {
   const key = inference.key === undefined ? 'no key' : `key ${inference.key}`;
   line(`${file}: ${count(read.items.length, 'item')} at ${read.at}, ${read.format}, ${key}`);
   for (const type of inference.types) {
-    const told = inference.discriminator === undefined ? '' : `${inference.discriminator} "${type.value}", `;
+    const told =
+      inference.discriminator === undefined ? '' : `${inference.discriminator} "${type.value}", `;
     line(`  ${told}${count(type.count, 'item')}`);
     for (const field of type.fields) {
       const missing = field.missingCount > 0 ? `, missing in ${field.missingCount}` : '';
@@ -53,8 +54,14 @@ function tell(file: string, read: ItemsRead, inference: Inference): void {
   }
 }
 
-function itemsOf(items: readonly Item[], discriminator: string | undefined, value: string | undefined) {
-  return discriminator === undefined ? items : items.filter((item) => item[discriminator] === value);
+function itemsOf(
+  items: readonly Item[],
+  discriminator: string | undefined,
+  value: string | undefined,
+) {
+  return discriminator === undefined
+    ? items
+    : items.filter((item) => item[discriminator] === value);
 }
 
 function distinctCount(items: readonly Item[], name: string): number {

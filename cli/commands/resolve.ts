@@ -33,7 +33,9 @@ export async function resolve(file: string, options: ResolveOptions): Promise<vo
 function listNamed(project: Project, id: string): List {
   const list = withId(project.lists, id);
   if (list !== undefined) return list;
-  throw new WrongUse(`There is no list "${id}". The lists are ${project.lists.map((each) => each.id).join(', ')}.`);
+  throw new WrongUse(
+    `There is no list "${id}". The lists are ${project.lists.map((each) => each.id).join(', ')}.`,
+  );
 }
 
 function resolveList(engine: Engine, list: List, view: View, { json }: ResolveOptions): void {
@@ -56,7 +58,11 @@ function asJson(engine: Engine, list: List, view: View, entry: Entry) {
     parts: (plan?.slots ?? []).map(({ part, property }, index) => {
       const text = entry.texts[index];
       if (text !== undefined) return { part, text };
-      return { part, missing: engine.trace(plan?.template ?? '', part, property, entry.item)?.missing ?? 'missing' };
+      return {
+        part,
+        missing:
+          engine.trace(plan?.template ?? '', part, property, entry.item)?.missing ?? 'missing',
+      };
     }),
   };
 }

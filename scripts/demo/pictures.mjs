@@ -22,7 +22,8 @@ const dyes = {
   weld: ['#f0e6c0', '#9a7c0c'],
 };
 
-const line = (path) => `<path d="${path}" fill="none" stroke="#7a4a2b" stroke-width="2.4" stroke-linecap="round" stroke-linejoin="round"/>`;
+const line = (path) =>
+  `<path d="${path}" fill="none" stroke="#7a4a2b" stroke-width="2.4" stroke-linecap="round" stroke-linejoin="round"/>`;
 
 const shapes = {
   spindle: line('M20 6v28M13 12h14M15 15h10M17 24c2 3 4 3 6 0'),
@@ -34,6 +35,8 @@ const shapes = {
 };
 
 export const pictures = [
-  ...Object.entries(dyes).map(([name, [ground, ink]]) => picture(`skein-${name}`, ground, twist(ink))),
+  ...Object.entries(dyes).map(([name, [ground, ink]]) =>
+    picture(`skein-${name}`, ground, twist(ink)),
+  ),
   ...Object.entries(shapes).map(([name, drawing]) => picture(`tool-${name}`, '#f1ebdf', drawing)),
 ];

@@ -2,7 +2,16 @@
 export const skeins = [
   ['Merino lace, undyed', 14.5, 100, 12, '2026-03-02', 'hollow', null, 'wool'],
   ['Gotland lambswool, slate', 12, 100, 3, '2026-01-19', 'hollow', 'walnut hull', 'slate'],
-  ['Handspun Shetland and silk, two-ply, dyed twice with heather tops and once more in an iron pot', 31, 50, 1, null, 'tarn', 'heather', 'heather'],
+  [
+    'Handspun Shetland and silk, two-ply, dyed twice with heather tops and once more in an iron pot',
+    31,
+    50,
+    1,
+    null,
+    'tarn',
+    'heather',
+    'heather',
+  ],
   ['Alpaca mist', 8.2, 25, 40, '2025-11-30', null, null, null],
   ['Weld and woad, plied', 17.75, 75, 8, '2026-02-11', 'garth', 'weld, woad', 'moss'],
   ['Linen slub, natural', null, 100, 22, '2026-02-28', 'garth', null, 'wool'],

@@ -7,7 +7,10 @@ type WithListener = EngineProtocol & { listen(listener: (event: EngineEvent) => 
 
 /** Starts the engine in a worker of its own. */
 export function startEngine(listener: (event: EngineEvent) => void): EngineClient {
-  const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module', name: 'engine' });
+  const worker = new Worker(new URL('./worker.ts', import.meta.url), {
+    type: 'module',
+    name: 'engine',
+  });
   const remote = wrap<WithListener>(worker);
   void remote.listen(proxy(listener));
   return remote;

@@ -1,8 +1,23 @@
 import { atOnce, type Finding, inTurns } from '../core/base';
 import { type Item, type ItemKeys, itemKeys, uniqueKeys } from '../core/items';
 import { partHeight } from '../core/layout';
-import { type Arranged, arrange, chooser, columnsOf, type Entry, type List, type RowPlan } from '../core/lists';
-import { brokenReferences, compileFor, type Project, type Source, typeFinder, withId } from '../core/project';
+import {
+  type Arranged,
+  arrange,
+  chooser,
+  columnsOf,
+  type Entry,
+  type List,
+  type RowPlan,
+} from '../core/lists';
+import {
+  brokenReferences,
+  compileFor,
+  type Project,
+  type Source,
+  typeFinder,
+  withId,
+} from '../core/project';
 import type { CompiledTemplate } from '../core/templates';
 import { explain } from '../core/values';
 import type { ItemAtHand, Range, TemplateSurvey, Trace, View } from './protocol';
@@ -20,7 +35,11 @@ interface HeldSource {
 
 const noKeys = itemKeys([], undefined, '');
 
-const nothing: Arranged = { items: new Int32Array(), plans: new Uint16Array(), lineHeights: new Float32Array() };
+const nothing: Arranged = {
+  items: new Int32Array(),
+  plans: new Uint16Array(),
+  lineHeights: new Float32Array(),
+};
 
 /**
  * Project and items in, finished entries out. One engine serves one project; the worker, the
@@ -71,7 +90,8 @@ export class Engine {
     this.version += 1;
     this.forgetKeys(project);
     this.project = project;
-    const list = (listId === undefined ? undefined : withId(project.lists, listId)) ?? project.lists[0];
+    const list =
+      (listId === undefined ? undefined : withId(project.lists, listId)) ?? project.lists[0];
     this.listId = list?.id;
     this.compileTemplates(project, list);
     this.arrangeList(project, list);
@@ -84,7 +104,11 @@ export class Engine {
     const held = source === undefined ? [] : this.itemsOf(source.id);
     const keys = this.keys();
     const entries: Entry[] = [];
-    for (let entry = Math.max(0, range.from); entry < Math.min(range.to, items.length); entry += 1) {
+    for (
+      let entry = Math.max(0, range.from);
+      entry < Math.min(range.to, items.length);
+      entry += 1
+    ) {
       const item = items[entry] ?? 0;
       const plan = plans[entry] ?? 0;
       const texts = this.templates[plan]?.texts(held[item] ?? {}) ?? [];
@@ -113,7 +137,8 @@ export class Engine {
     const type = this.typeOf(value);
     const titled = this.templates.find(({ template }) => template.type === type);
     const label = titled?.slots.findIndex((slot) => slot.property === 'text') ?? -1;
-    const title = (label < 0 ? undefined : titled?.slots[label]?.text(value)) ?? this.keys().at(item);
+    const title =
+      (label < 0 ? undefined : titled?.slots[label]?.text(value)) ?? this.keys().at(item);
     return { item, entry: this.arranged.items.indexOf(item), value, type, title };
   }
 
@@ -132,7 +157,9 @@ export class Engine {
   }
 
   trace(template: string, part: string, property: string, item: number): Trace | undefined {
-    const slot = this.compiled(template)?.slots.find((each) => each.part === part && each.property === property);
+    const slot = this.compiled(template)?.slots.find(
+      (each) => each.part === part && each.property === property,
+    );
     const value = this.shownItems()[item];
     if (slot === undefined || value === undefined) return undefined;
     const text = slot.text(value);
@@ -146,7 +173,9 @@ export class Engine {
   }
 
   /** Counts over all items, with turns for others; undefined if a newer version came meanwhile. */
-  async survey(): Promise<{ readonly version: number; readonly templates: readonly TemplateSurvey[] } | undefined> {
+  async survey(): Promise<
+    { readonly version: number; readonly templates: readonly TemplateSurvey[] } | undefined
+  > {
     const { version, arranged } = this;
     const isStale = () => this.version !== version;
     const work = surveyTemplates(this.templates, arranged, this.shownItems());
@@ -173,12 +202,21 @@ export class Engine {
   }
 
   view(wanted: Range): View {
-    const arrangement = this.list()?.arrangement ?? { kind: 'list', gap: 0, edge: 0, separators: true };
+    const arrangement = this.list()?.arrangement ?? {
+      kind: 'list',
+      gap: 0,
+      edge: 0,
+      separators: true,
+    };
     const columns = columnsOf(arrangement);
     const from = Math.max(0, Math.min(wanted.from, this.arranged.items.length - columns));
     return {
       version: this.version,
-      sequence: { arrangement, entryCount: this.arranged.items.length, lineHeights: this.arranged.lineHeights.slice() },
+      sequence: {
+        arrangement,
+        entryCount: this.arranged.items.length,
+        lineHeights: this.arranged.lineHeights.slice(),
+      },
       plans: this.plans,
       entries: this.entries({ from, to: from + wanted.to - wanted.from }),
       entriesFrom: from,
@@ -210,14 +248,17 @@ export class Engine {
   /** A source with another key field than before has other keys. */
   private forgetKeys(next: Project): void {
     for (const source of next.sources) {
-      const before = this.project === undefined ? undefined : withId(this.project.sources, source.id);
+      const before =
+        this.project === undefined ? undefined : withId(this.project.sources, source.id);
       const held = this.sources.get(source.id);
-      if (held !== undefined && before !== undefined && before.key !== source.key) held.keys = undefined;
+      if (held !== undefined && before !== undefined && before.key !== source.key)
+        held.keys = undefined;
     }
   }
 
   private compileTemplates(project: Project, list: List | undefined): void {
-    const ids = list === undefined ? [] : [...list.choices.map((choice) => choice.template), list.otherwise];
+    const ids =
+      list === undefined ? [] : [...list.choices.map((choice) => choice.template), list.otherwise];
     this.planIds = [...new Set(ids)].filter((id): id is string => id !== null);
     const compiled = this.planIds.flatMap((id) => {
       const template = withId(project.templates, id);
@@ -245,7 +286,10 @@ export class Engine {
     const typeOf = typeFinder(project, source);
     const counts = new Array<number>(list.choices.length + 1).fill(0);
     const choiceOf = new Map(list.choices.map((choice, index) => [choice.type, index]));
-    const chosen = new Map<string | undefined, { readonly plan: number; readonly choice: number }>();
+    const chosen = new Map<
+      string | undefined,
+      { readonly plan: number; readonly choice: number }
+    >();
     const { discriminator } = source;
     const planOf = (index: number): number => {
       const type = typeOf(discriminator === null ? undefined : items[index]?.[discriminator]);
@@ -265,12 +309,16 @@ export class Engine {
   }
 
   private list(): List | undefined {
-    return this.listId === undefined || this.project === undefined ? undefined : withId(this.project.lists, this.listId);
+    return this.listId === undefined || this.project === undefined
+      ? undefined
+      : withId(this.project.lists, this.listId);
   }
 
   private source(): Source | undefined {
     const list = this.list();
-    return list === undefined || this.project === undefined ? undefined : withId(this.project.sources, list.source);
+    return list === undefined || this.project === undefined
+      ? undefined
+      : withId(this.project.sources, list.source);
   }
 
   private shownItems(): readonly Item[] {
@@ -282,7 +330,10 @@ export class Engine {
     const source = this.source();
     if (source === undefined || this.project === undefined) return undefined;
     const { discriminator } = source;
-    return typeFinder(this.project, source)(discriminator === null ? undefined : item[discriminator]);
+    return typeFinder(
+      this.project,
+      source,
+    )(discriminator === null ? undefined : item[discriminator]);
   }
 
   /** A template that the list may not show: compiled on demand. */

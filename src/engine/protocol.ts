@@ -70,7 +70,11 @@ export interface ItemAtHand {
 export type EngineEvent =
   | { readonly kind: 'first'; readonly brought: Brought; readonly view: View }
   | { readonly kind: 'progress'; readonly share: number }
-  | { readonly kind: 'survey'; readonly version: number; readonly templates: readonly TemplateSurvey[] }
+  | {
+      readonly kind: 'survey';
+      readonly version: number;
+      readonly templates: readonly TemplateSurvey[];
+    }
   | { readonly kind: 'kept'; readonly project: string }
   | { readonly kind: 'not-kept'; readonly project: string; readonly reason: string };
 
@@ -80,7 +84,10 @@ export type Document = { readonly file: Blob; readonly name: string };
 /** Everything that can be asked of the engine: the one map between the worker and its client. */
 export interface EngineProtocol {
   /** Reads items or a project; with items, infers and drafts a project for them. */
-  bring(document: Document, wanted: Range): Promise<Result<{ brought: Brought; view: View }, Finding>>;
+  bring(
+    document: Document,
+    wanted: Range,
+  ): Promise<Result<{ brought: Brought; view: View }, Finding>>;
   cancel(): Promise<void>;
   /** Takes up a kept project and reads its items from this browser. */
   open(id: string, project: Project, wanted: Range): Promise<View>;

@@ -22,7 +22,9 @@ export function* surveyTemplates(
   items: readonly Item[],
 ): Turns<readonly TemplateSurvey[]> {
   const counts = templates.map(emptyCount);
-  const titleSlots = templates.map(({ slots }) => slots.findIndex((slot) => slot.property === 'text'));
+  const titleSlots = templates.map(({ slots }) =>
+    slots.findIndex((slot) => slot.property === 'text'),
+  );
   for (let entry = 0; entry < arranged.items.length; entry += 1) {
     const item = arranged.items[entry] ?? 0;
     const plan = arranged.plans[entry] ?? 0;
@@ -58,7 +60,12 @@ const emptyCount = (template: CompiledTemplate): Count => ({
   missing: template.slots.map(() => ({ count: 0, first: -1 })),
 });
 
-function add(count: Count, item: number, texts: readonly (string | undefined)[], titleSlot: number): void {
+function add(
+  count: Count,
+  item: number,
+  texts: readonly (string | undefined)[],
+  titleSlot: number,
+): void {
   count.itemCount += 1;
   for (let slot = 0; slot < texts.length; slot += 1) {
     const missing = count.missing[slot];

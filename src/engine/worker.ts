@@ -1,7 +1,13 @@
 import { expose, transfer } from 'comlink';
-import { atOnce, failed, type Finding, inTurns, ok, type Result } from '../core/base';
-import { type Inference, infer, type Item, read } from '../core/items';
-import { looksLikeProject, makeProject, type Project, readProject, writeProject } from '../core/project';
+import { atOnce, type Finding, failed, inTurns, ok, type Result } from '../core/base';
+import { type Inference, type Item, infer, read } from '../core/items';
+import {
+  looksLikeProject,
+  makeProject,
+  type Project,
+  readProject,
+  writeProject,
+} from '../core/project';
 import { keepItems, keptItems, whyNotKept } from '../keeping';
 import { documentOf, strictDecoder } from './document';
 import { Engine } from './engine';
@@ -32,7 +38,9 @@ const protocol: EngineProtocol & { listen(listener: (event: EngineEvent) => void
     reading = turns();
     try {
       const head = await document.file.slice(0, 200).text();
-      return looksLikeProject(head) ? await bringProject(document, wanted) : await bringItems(document, wanted, reading);
+      return looksLikeProject(head)
+        ? await bringProject(document, wanted)
+        : await bringItems(document, wanted, reading);
     } catch (error) {
       if (error instanceof Cancelled) return failed(cancelled(document.name));
       throw error;
@@ -94,7 +102,8 @@ const protocol: EngineProtocol & { listen(listener: (event: EngineEvent) => void
 
   async keepItems(id) {
     try {
-      for (const [source, items] of engine.allItems()) await keepItems(id, source, items, turns().pause);
+      for (const [source, items] of engine.allItems())
+        await keepItems(id, source, items, turns().pause);
       tell({ kind: 'kept', project: id });
     } catch (error) {
       tell({ kind: 'not-kept', project: id, reason: whyNotKept(error) });
@@ -118,26 +127,46 @@ function tellProgress(share: number): void {
 
 type Answer = Result<{ brought: Brought; view: View }, Finding>;
 
-async function bringItems(document: Document, wanted: Range, turn: ReturnType<typeof turns>): Promise<Answer> {
-  const progress = (from: number, part: number) => (share: number) => tellProgress(from + part * share);
+async function bringItems(
+  document: Document,
+  wanted: Range,
+  turn: ReturnType<typeof turns>,
+): Promise<Answer> {
+  const progress = (from: number, part: number) => (share: number) =>
+    tellProgress(from + part * share);
   const source = documentOf(document.file, document.name);
-  const all = await read(source, { file: document.name }, {
-    decoder: strictDecoder,
-    pause: turn.pause,
-    progress: progress(0, 0.8),
-    first(first) {
-      const inference = atOnce(infer(first.items, document.name));
-      const project = makeProject(document.name, first, inference);
-      const view = take(project, first.items, inference, wanted);
-      tell({ kind: 'first', brought: { project, findings: first.findings, itemCount: first.items.length }, view });
+  const all = await read(
+    source,
+    { file: document.name },
+    {
+      decoder: strictDecoder,
+      pause: turn.pause,
+      progress: progress(0, 0.8),
+      first(first) {
+        const inference = atOnce(infer(first.items, document.name));
+        const project = makeProject(document.name, first, inference);
+        const view = take(project, first.items, inference, wanted);
+        tell({
+          kind: 'first',
+          brought: { project, findings: first.findings, itemCount: first.items.length },
+          view,
+        });
+      },
     },
-  });
+  );
   if (!all.ok) return all;
-  const inference = await inTurns(infer(all.value.items, document.name), turn.pause, progress(0.8, 0.2));
+  const inference = await inTurns(
+    infer(all.value.items, document.name),
+    turn.pause,
+    progress(0.8, 0.2),
+  );
   const project = makeProject(document.name, all.value, inference);
   const view = take(project, all.value.items, inference, wanted);
   const findings = [...all.value.findings, ...inference.findings];
-  return ok({ brought: { project, findings, itemCount: all.value.items.length }, view: shown(view) });
+  return ok({
+    brought: { project, findings, itemCount: all.value.items.length },
+    view: shown(view),
+  });
 }
 
 function take(project: Project, items: readonly Item[], inference: Inference, wanted: Range): View {

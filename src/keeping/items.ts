@@ -23,7 +23,12 @@ export async function keepItems(
       await database.chunks.delete([project, source, part]);
     }
     await database.chunks.bulkPut(chunks);
-    await database.sources.put({ project, source, itemCount: items.length, chunkCount: chunks.length });
+    await database.sources.put({
+      project,
+      source,
+      itemCount: items.length,
+      chunkCount: chunks.length,
+    });
   });
 }
 

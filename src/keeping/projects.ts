@@ -15,22 +15,33 @@ export async function keptProjects(): Promise<readonly KeptProject[]> {
 
 /** A project with all of its items. */
 export async function dropProject(id: string): Promise<void> {
-  await database.transaction('rw', database.projects, database.sources, database.chunks, async () => {
-    await database.projects.delete(id);
-    await database.sources.where('project').equals(id).delete();
-    await database.chunks.where('project').equals(id).delete();
-  });
+  await database.transaction(
+    'rw',
+    database.projects,
+    database.sources,
+    database.chunks,
+    async () => {
+      await database.projects.delete(id);
+      await database.sources.where('project').equals(id).delete();
+      await database.chunks.where('project').equals(id).delete();
+    },
+  );
 }
 
 /** Why the browser did not keep something, in words for people. */
 export function whyNotKept(error: unknown): string {
   const name = error instanceof Error ? error.name : '';
-  const inner = typeof error === 'object' && error !== null && 'inner' in error ? error.inner : undefined;
+  const inner =
+    typeof error === 'object' && error !== null && 'inner' in error ? error.inner : undefined;
   const innerName = inner instanceof Error || inner instanceof DOMException ? inner.name : '';
   if (name === 'QuotaExceededError' || innerName === 'QuotaExceededError') {
     return 'This browser has no room left. Save the project as a file, or remove another project.';
   }
-  if (/^(?:OpenFailedError|MissingAPIError|InvalidStateError|SecurityError|DatabaseClosedError)$/.test(name)) {
+  if (
+    /^(?:OpenFailedError|MissingAPIError|InvalidStateError|SecurityError|DatabaseClosedError)$/.test(
+      name,
+    )
+  ) {
     return 'This browser keeps nothing for this page, as in private windows. Save the project as a file.';
   }
   return `This browser did not keep it (${error instanceof Error ? error.message : String(error)}). Save the project as a file.`;

@@ -39,7 +39,8 @@ export class EntryCache {
   trim(range: EntryRange): void {
     if (this.entries.size < 4 * keptAround) return;
     for (const index of this.entries.keys()) {
-      if (index < range.from - keptAround || index > range.to + keptAround) this.entries.delete(index);
+      if (index < range.from - keptAround || index > range.to + keptAround)
+        this.entries.delete(index);
     }
   }
 

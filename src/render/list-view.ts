@@ -11,7 +11,10 @@ const restAfterMs = 140;
 
 export interface ListViewPorts {
   /** The finished entries of a range, as of a version; fewer if the version is no more. */
-  entries(version: number, range: { readonly from: number; readonly to: number }): Promise<readonly Entry[]>;
+  entries(
+    version: number,
+    range: { readonly from: number; readonly to: number },
+  ): Promise<readonly Entry[]>;
   pictures: Pictures;
   /** A row was pressed; `part` is what of it. */
   pressed(entry: Entry, part: string | undefined): void;
@@ -76,7 +79,10 @@ export class ListView {
     this.cache.put(shown.entriesFrom, shown.entries);
     this.kinds = shown.plans.map((plan) => JSON.stringify([plan.row, plan.slots]));
     const { arrangement } = shown.sequence;
-    this.sizer.classList.toggle('yc-separated', arrangement.kind === 'list' && arrangement.separators);
+    this.sizer.classList.toggle(
+      'yc-separated',
+      arrangement.kind === 'list' && arrangement.separators,
+    );
     this.tops = lineTops(shown.sequence.lineHeights, arrangement.edge, arrangement.gap);
     this.scroller.setContent(this.tops.at(-1) ?? 0);
     for (const [index, row] of this.rows) this.release(index, row);
@@ -209,7 +215,10 @@ export class ListView {
   }
 
   private mark(row: PooledRow, entry: Entry | undefined): void {
-    row.element.classList.toggle('yc-at-hand', entry !== undefined && entry.item === this.selectedItem);
+    row.element.classList.toggle(
+      'yc-at-hand',
+      entry !== undefined && entry.item === this.selectedItem,
+    );
   }
 
   private fetch(range: { readonly from: number; readonly to: number }): void {

@@ -52,7 +52,11 @@ export class Pool {
   settle(kinds: ReadonlySet<string>, most: number): void {
     for (const [kind, rows] of this.free) {
       const kept = kinds.has(kind) ? rows : [];
-      while (rows.length > 0 && (kept !== rows || (rows.length > sparesAKind && this.rowCount > most))) this.drop(rows);
+      while (
+        rows.length > 0 &&
+        (kept !== rows || (rows.length > sparesAKind && this.rowCount > most))
+      )
+        this.drop(rows);
       for (const row of kept) row.element.classList.add('yc-spare');
       if (kept !== rows) this.free.delete(kind);
     }
@@ -64,7 +68,9 @@ export class Pool {
 
   private dropOne(exceptKind: string): void {
     for (const [kind, rows] of this.free) {
-      if (kind !== exceptKind && rows.length > 0) return this.drop(rows);
+      if (kind === exceptKind || rows.length === 0) continue;
+      this.drop(rows);
+      return;
     }
   }
 

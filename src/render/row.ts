@@ -1,5 +1,12 @@
-import { type Entry, type RowPlan } from '../core/lists';
-import { type ImagePart, type LabelPart, type Part, type Size, type StackPart, textStyles } from '../core/templates';
+import type { Entry, RowPlan } from '../core/lists';
+import {
+  type ImagePart,
+  type LabelPart,
+  type Part,
+  type Size,
+  type StackPart,
+  textStyles,
+} from '../core/templates';
 
 /** Where a picture's name leads: an address that the page may load, or undefined: there is none. */
 export type Pictures = (name: string) => string | undefined;
@@ -17,7 +24,8 @@ export function createRow(plan: RowPlan): RowView {
   element.classList.add('yc-row');
   const targets = plan.slots.map((slot) => {
     const target = byPart.get(slot.part);
-    if (target === undefined) throw new Error(`The plan of ${plan.template} has no part ${slot.part}.`);
+    if (target === undefined)
+      throw new Error(`The plan of ${plan.template} has no part ${slot.part}.`);
     return target;
   });
   return { element, targets };
@@ -30,7 +38,8 @@ export function bindRow(row: RowView, entry: Entry, pictures: Pictures): void {
     const text = entry.texts[i];
     if (target instanceof Text) {
       if (target.data !== (text ?? '')) target.data = text ?? '';
-    } else if (target !== undefined) bindPicture(target, text === undefined ? undefined : pictures(text));
+    } else if (target !== undefined)
+      bindPicture(target, text === undefined ? undefined : pictures(text));
   }
 }
 
@@ -60,7 +69,12 @@ function stackElement(stack: StackPart, byPart: Map<string, Text | HTMLImageElem
   element.className = `yc-stack yc-${stack.direction}`;
   element.dataset['part'] = stack.id;
   element.style.gap = `${stack.gap}px`;
-  element.style.alignItems = { start: 'flex-start', centre: 'center', end: 'flex-end', stretch: 'stretch' }[stack.align];
+  element.style.alignItems = {
+    start: 'flex-start',
+    centre: 'center',
+    end: 'flex-end',
+    stretch: 'stretch',
+  }[stack.align];
   if (stack.padding !== undefined) {
     const { start, end, top, bottom } = stack.padding;
     element.style.paddingInline = `${start}px ${end}px`;
@@ -100,7 +114,8 @@ function labelElement(label: LabelPart, byPart: Map<string, Text | HTMLImageElem
   element.style.lineHeight = `${style.linePx}px`;
   element.style.height = `${style.linePx}px`;
   element.style.fontWeight = String(style.weight);
-  if (label.align !== undefined) element.style.textAlign = label.align === 'centre' ? 'center' : label.align;
+  if (label.align !== undefined)
+    element.style.textAlign = label.align === 'centre' ? 'center' : label.align;
   const text = document.createTextNode('');
   element.append(text);
   byPart.set(label.id, text);

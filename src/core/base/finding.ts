@@ -3,8 +3,18 @@ export type Severity = 'error' | 'warning' | 'note';
 
 /** Where a finding is. Lines and columns count from 1, items and offsets in an expression from 0. */
 export type Place =
-  | { readonly in: 'document'; readonly file: string; readonly line?: number; readonly column?: number }
-  | { readonly in: 'items'; readonly source: string; readonly field?: string; readonly item?: number }
+  | {
+      readonly in: 'document';
+      readonly file: string;
+      readonly line?: number;
+      readonly column?: number;
+    }
+  | {
+      readonly in: 'items';
+      readonly source: string;
+      readonly field?: string;
+      readonly item?: number;
+    }
   | { readonly in: 'project'; readonly path: string }
   | { readonly in: 'expression'; readonly from: number; readonly to: number }
   | {

@@ -10,5 +10,5 @@ export { isRecord, ownValue, parseJson } from './json';
 export type { Result } from './result';
 export { failed, ok } from './result';
 export { nearest } from './spelling';
-export { count, grouped } from './words';
 export { atOnce, inTurns, type Turns } from './turns';
+export { count, grouped } from './words';

@@ -15,16 +15,24 @@ export function likelyDiscriminator(items: readonly Item[]): string | undefined 
   const sample = spread(items, sampleSize);
   const whole = new ShapeStat();
   for (const item of sample) whole.add(item);
-  const optional = whole.fields.filter((field) => field.stat.presentCount < whole.itemCount).map((field) => field.name);
+  const optional = whole.fields
+    .filter((field) => field.stat.presentCount < whole.itemCount)
+    .map((field) => field.name);
   if (optional.length === 0) return undefined;
   const candidates = whole.fields
-    .filter(({ stat }) => stat.presentCount === whole.itemCount && stat.kindCounts.text === whole.itemCount)
+    .filter(
+      ({ stat }) =>
+        stat.presentCount === whole.itemCount && stat.kindCounts.text === whole.itemCount,
+    )
     .map((field) => field.name);
   let best: { readonly field: string; readonly score: number } | undefined;
   for (const field of candidates) {
     const presence = presenceByValue(sample, field, optional);
     if (presence === undefined || presence.size < 2) continue;
-    const score = splitScore([...presence.values()]) + (likelyNames.test(field) ? 0.5 : 0);
+    // What hardly repeats tells items apart, not types.
+    const isLikely = likelyNames.test(field) && presence.size < sample.length;
+    if (!isLikely && presence.size > sample.length / 2) continue;
+    const score = splitScore([...presence.values()]) + (isLikely ? 0.5 : 0);
     if (score >= 1 && (best === undefined || score > best.score)) best = { field, score };
   }
   return best?.field;

@@ -27,7 +27,12 @@ const warning = (code: string, place: Place, message: string, hint: string): Fin
 /** Everything that can be wrong with items and the documents they come in. */
 export const itemFindings = {
   fileEmpty: (file: string) =>
-    error('file-empty', inFile(file), `${file} is empty: it has 0 bytes.`, 'Export it again, or paste the items.'),
+    error(
+      'file-empty',
+      inFile(file),
+      `${file} is empty: it has 0 bytes.`,
+      'Export it again, or paste the items.',
+    ),
 
   fileTooLarge: (file: string, sizeBytes: number, limitBytes: number) =>
     error(
@@ -102,10 +107,20 @@ export const itemFindings = {
     ),
 
   pathFindsNothing: (file: string, at: string, reach: string) =>
-    error('path-finds-nothing', inFile(file), `The path ${at} finds nothing in ${file}. ${reach}`, 'Correct the path.'),
+    error(
+      'path-finds-nothing',
+      inFile(file),
+      `The path ${at} finds nothing in ${file}. ${reach}`,
+      'Correct the path.',
+    ),
 
   pathInvalid: (file: string, at: string, wrong: string) =>
-    error('path-invalid', inFile(file), `The path ${at} is not a JSONPath: ${wrong}.`, 'See RFC 9535; for example $.stock[*].'),
+    error(
+      'path-invalid',
+      inFile(file),
+      `The path ${at} is not a JSONPath: ${wrong}.`,
+      'See RFC 9535; for example $.stock[*].',
+    ),
 
   quoteOpen: (file: string, at: Position) =>
     warning(
@@ -142,7 +157,17 @@ export const itemFindings = {
   keyRepeats: (
     source: string,
     field: string,
-    { key, first, second, more }: { readonly key: string; readonly first: number; readonly second: number; readonly more: number },
+    {
+      key,
+      first,
+      second,
+      more,
+    }: {
+      readonly key: string;
+      readonly first: number;
+      readonly second: number;
+      readonly more: number;
+    },
   ) =>
     warning(
       'key-repeats',

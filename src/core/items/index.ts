@@ -15,6 +15,6 @@ export {
   type ReadTask,
   type ReadWatch,
   read,
+  refusal,
 } from './readers';
-export { refusal } from './readers';
 export { likelyTitle } from './title';

@@ -30,7 +30,11 @@ export interface Inference {
 export function* infer(items: readonly Item[], source: string): Turns<Inference> {
   const discriminator = likelyDiscriminator(items);
   const groups = yield* shapesBy(items, discriminator);
-  const types = [...groups].map(([value, shape]) => ({ value, count: shape.itemCount, fields: fieldsFound(shape) }));
+  const types = [...groups].map(([value, shape]) => ({
+    value,
+    count: shape.itemCount,
+    fields: fieldsFound(shape),
+  }));
   const whole = wholeOf([...groups.values()]);
   const { key, isUnique, findings } = findKey(items, whole, source);
   const mixed = whole.fields

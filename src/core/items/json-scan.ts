@@ -58,7 +58,12 @@ export function* scanJson(text: string, take?: TakeElements): Turns<ScanResult> 
   const lists: ListFound[] = [];
   const stack: Open[] = [];
   let root: ScanResult['root'] = 'nothing';
-  const done = (trouble: ScanResult['trouble'], rootEnd?: number): ScanResult => ({ lists, root, rootEnd, trouble });
+  const done = (trouble: ScanResult['trouble'], rootEnd?: number): ScanResult => ({
+    lists,
+    root,
+    rootEnd,
+    trouble,
+  });
 
   for (let i = 0; i < text.length; i += 1) {
     const char = text.charCodeAt(i);
@@ -68,7 +73,13 @@ export function* scanJson(text: string, take?: TakeElements): Turns<ScanResult> 
       root = char === OPEN_RECORD ? 'record' : char === OPEN_LIST ? 'list' : 'value';
       if (root === 'value') return done(undefined);
     }
-    if (top?.isList && top.elementCount === 0 && char !== OPEN_LIST && char !== CLOSE_LIST && stack.length <= maxListDepth) {
+    if (
+      top?.isList &&
+      top.elementCount === 0 &&
+      char !== OPEN_LIST &&
+      char !== CLOSE_LIST &&
+      stack.length <= maxListDepth
+    ) {
       const list = beginList(i, char === OPEN_RECORD ? 'records' : 'values');
       const trouble = yield* passList(text, list, { from: i, depthBefore: stack.length, take });
       if (trouble !== undefined || list.end === undefined) return done(trouble);
@@ -78,7 +89,8 @@ export function* scanJson(text: string, take?: TakeElements): Turns<ScanResult> 
     } else if (char === QUOTE) {
       const end = stringEnd(text, i);
       if (end < 0) return done(undefined);
-      if (top !== undefined && !top.isList && nextIsColon(text, end + 1)) top.key = unquoted(text, i, end);
+      if (top !== undefined && !top.isList && nextIsColon(text, end + 1))
+        top.key = unquoted(text, i, end);
       i = end;
     } else if (char === COMMA) {
       if (top?.isList) {
@@ -91,7 +103,12 @@ export function* scanJson(text: string, take?: TakeElements): Turns<ScanResult> 
     } else if (char === CLOSE_RECORD || char === CLOSE_LIST) {
       const closed = stack.pop();
       if (closed === undefined || closed.isList !== (char === CLOSE_LIST)) return done('brackets');
-      if (closed.isList && closed.elementCount === 0 && text.charCodeAt(lastMark(text, i)) === OPEN_LIST) emptyList(i);
+      if (
+        closed.isList &&
+        closed.elementCount === 0 &&
+        text.charCodeAt(lastMark(text, i)) === OPEN_LIST
+      )
+        emptyList(i);
       if (stack.length === 0) return done(undefined, i + 1);
     }
   }
@@ -107,7 +124,14 @@ export function* scanJson(text: string, take?: TakeElements): Turns<ScanResult> 
 
   function emptyList(at: number): void {
     const path = stack.map((each) => each.key);
-    lists.push({ path, start: lastMark(text, at), end: at, elementCount: 0, holds: 'values', wholeUntil: at });
+    lists.push({
+      path,
+      start: lastMark(text, at),
+      end: at,
+      elementCount: 0,
+      holds: 'values',
+      wholeUntil: at,
+    });
   }
 }
 
@@ -125,11 +149,13 @@ interface Pass {
  */
 function* passList(text: string, list: ListFound, pass: Pass): Turns<ScanResult['trouble']> {
   const { take } = pass;
-  if (take === undefined || list.holds === 'values') return countBrackets(text, list, pass, Number.POSITIVE_INFINITY);
+  if (take === undefined || list.holds === 'values')
+    return countBrackets(text, list, pass, Number.POSITIVE_INFINITY);
   const between = textBetweenElements(text, pass.from);
   let from = pass.from;
   while (list.end === undefined) {
-    const guessed = between === undefined ? undefined : guessSlice(text, list, { from, between, take });
+    const guessed =
+      between === undefined ? undefined : guessSlice(text, list, { from, between, take });
     if (guessed === undefined) {
       const trouble = countBrackets(text, list, { ...pass, from }, sliceChars);
       if (trouble !== undefined) return trouble;
@@ -145,11 +171,20 @@ function* passList(text: string, list: ListFound, pass: Pass): Turns<ScanResult[
 
 /** `},{"id"` or the like: from the end of the first element to the first name in the second. */
 function textBetweenElements(text: string, from: number): string | undefined {
-  const probe: ListFound = { path: [], start: from, end: undefined, elementCount: 0, holds: 'records', wholeUntil: from };
+  const probe: ListFound = {
+    path: [],
+    start: from,
+    end: undefined,
+    elementCount: 0,
+    holds: 'records',
+    wholeUntil: from,
+  };
   countBrackets(text, probe, { from, depthBefore: 0, take: undefined }, 0);
   if (probe.end !== undefined || probe.wholeUntil === from) return undefined;
   const begin = lastMark(text, probe.wholeUntil);
-  const name = /^,\s*\{\s*"(?:[^"\\]|\\.)*"\s*:/.exec(text.slice(probe.wholeUntil, probe.wholeUntil + 400));
+  const name = /^,\s*\{\s*"(?:[^"\\]|\\.)*"\s*:/.exec(
+    text.slice(probe.wholeUntil, probe.wholeUntil + 400),
+  );
   return name === null ? undefined : text.slice(begin, probe.wholeUntil + name[0].length);
 }
 
@@ -160,7 +195,11 @@ interface Guess {
 }
 
 /** Takes a slice that ends where the guess says; undefined if no guess near there holds. */
-function guessSlice(text: string, list: ListFound, { from, between, take }: Guess): number | undefined {
+function guessSlice(
+  text: string,
+  list: ListFound,
+  { from, between, take }: Guess,
+): number | undefined {
   let at = from + sliceChars;
   for (let tries = 0; tries < 3; tries += 1) {
     at = text.indexOf(between, at);
@@ -178,7 +217,12 @@ function guessSlice(text: string, list: ListFound, { from, between, take }: Gues
 }
 
 /** Counts brackets up to the list's end, or to the first comma between elements past `stopAfter`. */
-function countBrackets(text: string, list: ListFound, pass: Pass, stopAfter: number): 'depth' | undefined {
+function countBrackets(
+  text: string,
+  list: ListFound,
+  pass: Pass,
+  stopAfter: number,
+): 'depth' | undefined {
   const deepest = maxDepth - pass.depthBefore;
   let depth = 0;
   for (let i = pass.from; i < text.length; i += 1) {
@@ -243,7 +287,8 @@ function farStringEnd(text: string, from: number, reached: number): number {
   let end = text.indexOf('"', reached);
   while (end > 0) {
     let slashes = 0;
-    while (end - 1 - slashes > from && text.charCodeAt(end - 1 - slashes) === BACKSLASH) slashes += 1;
+    while (end - 1 - slashes > from && text.charCodeAt(end - 1 - slashes) === BACKSLASH)
+      slashes += 1;
     if (slashes % 2 === 0) return end;
     end = text.indexOf('"', end + 1);
   }

@@ -1,5 +1,5 @@
-import { maxDepth } from './json-scan';
 import type { Position } from './findings';
+import { maxDepth } from './json-scan';
 
 /** Why a text is not JSON (RFC 8259): the offset in UTF-16 units and words for it. */
 export interface JsonFault {
@@ -101,15 +101,16 @@ export function findJsonFault(text: string): JsonFault | undefined {
         return;
       }
       if (char < 32) wrong(i, 'a line break or control character stands inside a text');
-      if (char === 92) escape();
+      if (char === 92) escaped();
     }
     wrong(opened, 'a text is opened by a quote and never closed');
   }
 
-  function escape(): void {
+  function escaped(): void {
     i += 1;
     if (text[i] === 'u') {
-      if (!/^[0-9a-fA-F]{4}$/.test(text.slice(i + 1, i + 5))) wrong(i - 1, '\\u needs four hexadecimal digits');
+      if (!/^[0-9a-fA-F]{4}$/.test(text.slice(i + 1, i + 5)))
+        wrong(i - 1, '\\u needs four hexadecimal digits');
       i += 4;
     } else if (!'"\\/bfnrt'.includes(text[i] ?? ' ')) {
       wrong(i - 1, `\\${text[i] ?? ''} is not an escape of JSON`);
@@ -117,7 +118,9 @@ export function findJsonFault(text: string): JsonFault | undefined {
   }
 
   function number(): void {
-    const found = /^-?(?:0|[1-9][0-9]*)(?:\.[0-9]+)?(?:[eE][+-]?[0-9]+)?/.exec(text.slice(i, i + 2000));
+    const found = /^-?(?:0|[1-9][0-9]*)(?:\.[0-9]+)?(?:[eE][+-]?[0-9]+)?/.exec(
+      text.slice(i, i + 2000),
+    );
     const length = found?.[0].length ?? 0;
     const next = text[i + length] ?? '';
     if (length === 0 || /[0-9A-Za-z.+-]/.test(next)) wrong(i, 'a number is malformed');
@@ -140,7 +143,10 @@ export function findJsonFault(text: string): JsonFault | undefined {
   }
 
   function ends(what: string, opened: number): never {
-    return wrong(text.length, `the document ends inside ${what} that opens at line ${positionAt(text, opened).line}`);
+    return wrong(
+      text.length,
+      `the document ends inside ${what} that opens at line ${positionAt(text, opened).line}`,
+    );
   }
 
   function wrong(offset: number, words: string): never {

@@ -10,11 +10,17 @@ export function findKey(
   items: readonly Item[],
   whole: ShapeStat,
   source: string,
-): { readonly key: string | undefined; readonly isUnique: boolean; readonly findings: readonly Finding[] } {
+): {
+  readonly key: string | undefined;
+  readonly isUnique: boolean;
+  readonly findings: readonly Finding[];
+} {
   const possible = whole.fields
     .filter(({ stat }) => stat.presentCount === whole.itemCount && isKeyKind(stat.kinds()))
     .map((field) => field.name);
-  const byName = [...possible].sort((a, b) => Number(likelyNames.test(b)) - Number(likelyNames.test(a)));
+  const byName = [...possible].sort(
+    (a, b) => Number(likelyNames.test(b)) - Number(likelyNames.test(a)),
+  );
   const unique = byName.find((name) => firstRepeat(items, name) === undefined);
   if (unique !== undefined) return { key: unique, isUnique: true, findings: [] };
   const meant = byName.find((name) => likelyNames.test(name));
@@ -36,7 +42,11 @@ export function uniqueKeys(items: readonly Item[], field: string): ItemKeys {
  * Keys by any field, or by none: with `#2` and so on where they repeat, by position where there
  * is none. `source` is only for the findings' words.
  */
-export function itemKeys(items: readonly Item[], field: string | undefined, source: string): ItemKeys {
+export function itemKeys(
+  items: readonly Item[],
+  field: string | undefined,
+  source: string,
+): ItemKeys {
   if (field === undefined) {
     return { at: positionKey, findings: items.length > 1 ? [itemFindings.noKey(source)] : [] };
   }
@@ -65,9 +75,12 @@ export function itemKeys(items: readonly Item[], field: string | undefined, sour
   const findings: Finding[] = [];
   if (repeat !== undefined) {
     const { key, first, second } = repeat;
-    findings.push(itemFindings.keyRepeats(source, field, { key, first, second, more: repeatCount - 1 }));
+    findings.push(
+      itemFindings.keyRepeats(source, field, { key, first, second, more: repeatCount - 1 }),
+    );
   }
-  if (missingCount > 0) findings.push(itemFindings.keyMissing(source, field, missingAt, missingCount));
+  if (missingCount > 0)
+    findings.push(itemFindings.keyMissing(source, field, missingAt, missingCount));
   return { at: (item) => keys[item] ?? positionKey(item), findings };
 }
 

@@ -9,7 +9,14 @@ type Kind = 'text' | 'integer' | 'number' | 'boolean' | 'record' | 'list';
 /** What stands in one place (a field, an element of a list), counted over all items. */
 export class ValueStat {
   presentCount = 0;
-  readonly kindCounts: Record<Kind, number> = { text: 0, integer: 0, number: 0, boolean: 0, record: 0, list: 0 };
+  readonly kindCounts: Record<Kind, number> = {
+    text: 0,
+    integer: 0,
+    number: 0,
+    boolean: 0,
+    record: 0,
+    list: 0,
+  };
   private readonly inside = new ShapeStat();
   private element: ValueStat | undefined;
 
@@ -17,7 +24,8 @@ export class ValueStat {
     if (value === null || value === undefined) return;
     this.presentCount += 1;
     if (typeof value === 'string') this.kindCounts.text += 1;
-    else if (typeof value === 'number') this.kindCounts[Number.isSafeInteger(value) ? 'integer' : 'number'] += 1;
+    else if (typeof value === 'number')
+      this.kindCounts[Number.isSafeInteger(value) ? 'integer' : 'number'] += 1;
     else if (typeof value === 'boolean') this.kindCounts.boolean += 1;
     else if (isRecord(value)) {
       this.kindCounts.record += 1;
@@ -55,7 +63,9 @@ export class ValueStat {
     }
     if (kinds.every(isNumeric)) return { type: 'number' };
     // Plain values of several kinds can all be read as text; records and lists among them can't.
-    return kinds.includes('record') || kinds.includes('list') ? { type: 'unknown' } : { type: 'text' };
+    return kinds.includes('record') || kinds.includes('list')
+      ? { type: 'unknown' }
+      : { type: 'text' };
   }
 }
 

@@ -2,9 +2,11 @@ import type { Field } from '../values';
 import type { Item } from './item';
 
 const sampleSize = 400;
-const titleNames = /^(?:title|name|label|headline|subject|heading|display ?name|full ?name|caption)$/i;
+const titleNames =
+  /^(?:title|name|label|headline|subject|heading|display ?name|full ?name|caption)$/i;
 const nearTitleNames = /(?:title|name|label|subject)/i;
-const codeNames = /(?:^|[_ -])(?:id|uuid|key|url|href|image|picture|icon|code|sku|type|kind|date)$|[a-z](?:Id|Url|At|Code|Date)$/;
+const codeNames =
+  /(?:^|[_ -])(?:id|uuid|key|url|href|image|picture|icon|code|sku|type|kind|date)$|[a-z](?:Id|Url|At|Code|Date)$/;
 
 /** The field whose values most likely name an item: for the first label of a drafted template. */
 export function likelyTitle(fields: readonly Field[], items: readonly Item[]): string | undefined {
@@ -14,7 +16,9 @@ export function likelyTitle(fields: readonly Field[], items: readonly Item[]): s
     const score = titleScore(field, sample) - position * 0.05;
     if (score > 0 && (best === undefined || score > best.score)) best = { name: field.name, score };
   }
-  return best?.name ?? fields.find((field) => field.type !== 'record' && field.type !== 'list')?.name;
+  return (
+    best?.name ?? fields.find((field) => field.type !== 'record' && field.type !== 'list')?.name
+  );
 }
 
 function titleScore(field: Field, sample: readonly Item[]): number {

@@ -17,6 +17,7 @@ function stackHeight(stack: StackPart): number {
   const inner =
     stack.direction === 'across'
       ? Math.max(0, ...heights)
-      : heights.reduce((sum, height) => sum + height, 0) + stack.gap * Math.max(0, heights.length - 1);
+      : heights.reduce((sum, height) => sum + height, 0) +
+        stack.gap * Math.max(0, heights.length - 1);
   return inner + (stack.padding?.top ?? 0) + (stack.padding?.bottom ?? 0);
 }

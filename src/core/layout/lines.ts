@@ -1,5 +1,9 @@
 /** Tops of all lines and, last, the height of all: one more than there are lines. In px. */
-export function lineTops(lineHeights: ArrayLike<number>, edgePx: number, gapPx: number): Float64Array {
+export function lineTops(
+  lineHeights: ArrayLike<number>,
+  edgePx: number,
+  gapPx: number,
+): Float64Array {
   const tops = new Float64Array(lineHeights.length + 1);
   let top = edgePx;
   for (let i = 0; i < lineHeights.length; i += 1) {

@@ -35,5 +35,9 @@ export function arrange(
     const height = planHeights[plans[entry] ?? 0] ?? 0;
     if (height > (lineHeights[line] ?? 0)) lineHeights[line] = height;
   }
-  return { items: items.subarray(0, entryCount), plans: plans.subarray(0, entryCount), lineHeights };
+  return {
+    items: items.subarray(0, entryCount),
+    plans: plans.subarray(0, entryCount),
+    lineHeights,
+  };
 }

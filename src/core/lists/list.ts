@@ -7,8 +7,18 @@ export interface Choice {
 
 /** How entries are placed. Edges and gaps in px. */
 export type Arrangement =
-  | { readonly kind: 'list'; readonly gap: number; readonly edge: number; readonly separators: boolean }
-  | { readonly kind: 'grid'; readonly columns: number; readonly gap: number; readonly edge: number };
+  | {
+      readonly kind: 'list';
+      readonly gap: number;
+      readonly edge: number;
+      readonly separators: boolean;
+    }
+  | {
+      readonly kind: 'grid';
+      readonly columns: number;
+      readonly gap: number;
+      readonly edge: number;
+    };
 
 /** A source with its choices and its arrangement. */
 export interface List {

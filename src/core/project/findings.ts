@@ -11,7 +11,12 @@ const error = (code: string, path: string, message: string, hint: string): Findi
 /** Everything that can be wrong with a project file and with what refers to what in it. */
 export const projectFindings = {
   notAProject: (file: string) =>
-    error('not-a-project', file, `${file} is not a Yarn Card project.`, 'Open a file that ends in .yarncard.json.'),
+    error(
+      'not-a-project',
+      file,
+      `${file} is not a Yarn Card project.`,
+      'Open a file that ends in .yarncard.json.',
+    ),
 
   versionNewer: (file: string, version: number, known: number) =>
     error(

@@ -18,13 +18,20 @@ export function brokenReferences(project: Project): Finding[] {
       ...(withId(project.sources, list.source) === undefined
         ? [projectFindings.sourceUnknown(list.id, list.source)]
         : []),
-      ...list.choices.flatMap((choice) => brokenChoice(project, list.id, choice.template, choice.type)),
+      ...list.choices.flatMap((choice) =>
+        brokenChoice(project, list.id, choice.template, choice.type),
+      ),
       ...brokenChoice(project, list.id, list.otherwise, undefined),
     ]),
   ];
 }
 
-function brokenChoice(project: Project, list: string, id: string | null, type: string | undefined): Finding[] {
+function brokenChoice(
+  project: Project,
+  list: string,
+  id: string | null,
+  type: string | undefined,
+): Finding[] {
   if (id === null) return [];
   const template = withId(project.templates, id);
   if (template === undefined) return [projectFindings.templateUnknown(list, id)];

@@ -10,7 +10,11 @@ export interface Source {
   readonly id: string;
   readonly name: string;
   /** Where the items came from, last. */
-  readonly from: { readonly file: string; readonly format: 'json' | 'ndjson' | 'csv'; readonly at: string };
+  readonly from: {
+    readonly file: string;
+    readonly format: 'json' | 'ndjson' | 'csv';
+    readonly at: string;
+  };
   /** The field that tells items apart; null: their position does. */
   readonly key: string | null;
   /** The field whose value tells the item types apart; null: there is one type. */
@@ -29,7 +33,13 @@ export interface ItemType {
 /** A picture of the project's own, named by image parts. */
 export interface Picture {
   readonly name: string;
-  readonly mediaType: 'image/svg+xml' | 'image/png' | 'image/jpeg' | 'image/webp' | 'image/gif' | 'image/avif';
+  readonly mediaType:
+    | 'image/svg+xml'
+    | 'image/png'
+    | 'image/jpeg'
+    | 'image/webp'
+    | 'image/gif'
+    | 'image/avif';
   readonly base64: string;
 }
 
@@ -44,12 +54,18 @@ export interface Project {
   readonly pictures: readonly Picture[];
 }
 
-export function withId<T extends { readonly id: string }>(things: readonly T[], id: string): T | undefined {
+export function withId<T extends { readonly id: string }>(
+  things: readonly T[],
+  id: string,
+): T | undefined {
   return things.find((thing) => thing.id === id);
 }
 
 /** For an item's discriminating value, the id of its type. */
-export function typeFinder(project: Project, source: Source): (value: unknown) => string | undefined {
+export function typeFinder(
+  project: Project,
+  source: Source,
+): (value: unknown) => string | undefined {
   const own = project.types.filter((type) => type.source === source.id);
   if (source.discriminator === null) {
     const only = own[0]?.id;

@@ -1,5 +1,5 @@
 import { ValidationError } from 'yup';
-import { failed, type Finding, isRecord, type Json, ok, ownValue, type Result } from '../base';
+import { type Finding, failed, isRecord, type Json, ok, ownValue, type Result } from '../base';
 import { asItem, type Item, refusal } from '../items';
 import { projectFindings } from './findings';
 import { formatVersion, type Project } from './project';
@@ -28,7 +28,8 @@ export function readProject(text: string, file: string): Result<ProjectFile, Fin
   if (!isRecord(root)) return failed(projectFindings.notAProject(file));
   const version = ownValue(root, 'yarncard');
   if (typeof version !== 'number') return failed(projectFindings.notAProject(file));
-  if (version > formatVersion) return failed(projectFindings.versionNewer(file, version, formatVersion));
+  if (version > formatVersion)
+    return failed(projectFindings.versionNewer(file, version, formatVersion));
   const { items: kept, ...rest } = root;
   const project = validated(rest, file);
   if (!project.ok) return project;
@@ -46,7 +47,9 @@ export function validated(value: unknown, file: string): Result<Project, Finding
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const first = error.inner[0] ?? error;
-    return failed(projectFindings.misshapen(file, first.path ?? '', first.message, error.errors.length - 1));
+    return failed(
+      projectFindings.misshapen(file, first.path ?? '', first.message, error.errors.length - 1),
+    );
   }
   // The schema has just said so; the recursion of parts is beyond what its type can carry.
   return ok(value as Project);

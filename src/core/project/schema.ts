@@ -1,6 +1,6 @@
 import * as yup from 'yup';
-import { scalarNames } from '../values';
 import { textStyleNames } from '../templates';
+import { scalarNames } from '../values';
 import { formatVersion } from './project';
 
 const id = () =>
@@ -9,7 +9,8 @@ const id = () =>
     .required()
     .max(60)
     .matches(/^[a-z][a-z0-9-]*$/, '${path} must be lower case letters, digits and hyphens');
-const idOrNull = () => yup.lazy((value: unknown) => (value === null ? yup.mixed().nullable().defined() : id()));
+const idOrNull = () =>
+  yup.lazy((value: unknown) => (value === null ? yup.mixed().nullable().defined() : id()));
 const words = () => yup.string().defined().max(10_000);
 const px = () => yup.number().required().min(0).max(2_000);
 const share = () => yup.number().required().moreThan(0).max(1_000);
@@ -22,7 +23,9 @@ function listOf<T extends yup.Schema>(element: T, tellsApart: 'id' | 'name') {
     .required()
     .max(5_000)
     .test('told-apart', '${path} names two things alike', (things) => {
-      const names = (things ?? []).map((thing: Record<string, unknown> | undefined) => thing?.[tellsApart]);
+      const names = (things ?? []).map(
+        (thing: Record<string, unknown> | undefined) => thing?.[tellsApart],
+      );
       return new Set(names).size === names.length;
     });
 }
@@ -36,7 +39,10 @@ const lazyByType = (): yup.Lazy<unknown> =>
   yup.lazy((value: unknown) => {
     const type = propertyOf(value, 'type');
     const shape = {
-      type: yup.string().required().oneOf([...scalarNames, 'record', 'list']),
+      type: yup
+        .string()
+        .required()
+        .oneOf([...scalarNames, 'record', 'list']),
       ...(type === 'record' && { fields: fieldList() }),
       ...(type === 'list' && { of: lazyByType() }),
     };
@@ -52,7 +58,10 @@ const fieldList = (): yup.Schema =>
         return yup.object({
           name: words(),
           required: yup.boolean().required(),
-          type: yup.string().required().oneOf([...scalarNames, 'record', 'list']),
+          type: yup
+            .string()
+            .required()
+            .oneOf([...scalarNames, 'record', 'list']),
           ...(type === 'record' && { fields: fieldList() }),
           ...(type === 'list' && { of: lazyByType() }),
         });
@@ -63,7 +72,9 @@ const fieldList = (): yup.Schema =>
 
 const binding = () =>
   yup.lazy((value: unknown) =>
-    typeof value === 'string' ? words() : yup.object({ expr: words(), else: yup.string().max(10_000) }).required(),
+    typeof value === 'string'
+      ? words()
+      : yup.object({ expr: words(), else: yup.string().max(10_000) }).required(),
   );
 
 const size = () =>
@@ -120,7 +131,9 @@ function partSchema(value: unknown, depth: number): yup.Schema {
   if (part === 'label') return label();
   if (part === 'image') return image();
   if (part === 'stack') return stack(depth);
-  return yup.object({ part: yup.string().required().oneOf(['label', 'image', 'stack']) }).required();
+  return yup
+    .object({ part: yup.string().required().oneOf(['label', 'image', 'stack']) })
+    .required();
 }
 
 const arrangement = () =>
@@ -146,7 +159,11 @@ export const projectSchema = yup.object({
       id: id(),
       name: words(),
       from: yup
-        .object({ file: words(), format: yup.string().required().oneOf(['json', 'ndjson', 'csv']), at: words() })
+        .object({
+          file: words(),
+          format: yup.string().required().oneOf(['json', 'ndjson', 'csv']),
+          at: words(),
+        })
         .required(),
       key: words().nullable(),
       discriminator: words().nullable(),
@@ -154,7 +171,13 @@ export const projectSchema = yup.object({
     'id',
   ),
   types: listOf(
-    yup.object({ id: id(), name: words(), source: id(), value: words().nullable(), fields: fieldList() }),
+    yup.object({
+      id: id(),
+      name: words(),
+      source: id(),
+      value: words().nullable(),
+      fields: fieldList(),
+    }),
     'id',
   ),
   templates: listOf(yup.object({ id: id(), name: words(), type: id(), row: stack(0) }), 'id'),
@@ -175,8 +198,14 @@ export const projectSchema = yup.object({
   pictures: listOf(
     yup.object({
       name: words(),
-      mediaType: yup.string().required().matches(/^image\/(?:svg\+xml|png|jpeg|webp|gif|avif)$/),
-      base64: yup.string().required().matches(/^[A-Za-z0-9+/]*={0,2}$/, '${path} must be base64'),
+      mediaType: yup
+        .string()
+        .required()
+        .matches(/^image\/(?:svg\+xml|png|jpeg|webp|gif|avif)$/),
+      base64: yup
+        .string()
+        .required()
+        .matches(/^[A-Za-z0-9+/]*={0,2}$/, '${path} must be base64'),
     }),
     'name',
   ),

@@ -5,7 +5,10 @@ import type { Project } from './project';
  * The project file, piece by piece: two spaces, keys and arrays in the order that they have, the
  * items last and one a line, so that version control shows what changed.
  */
-export function* writeProject(project: Project, items: ReadonlyMap<string, readonly Item[]>): Generator<string, void> {
+export function* writeProject(
+  project: Project,
+  items: ReadonlyMap<string, readonly Item[]>,
+): Generator<string, void> {
   const head = JSON.stringify(project, null, 2);
   yield head.slice(0, -2);
   yield ',\n  "items": [';
@@ -25,12 +28,17 @@ const itemsAPiece = 1_000;
 
 function* itemLines(items: readonly Item[]): Generator<string, void> {
   for (let from = 0; from < items.length; from += itemsAPiece) {
-    const lines = items.slice(from, from + itemsAPiece).map((item) => `\n        ${JSON.stringify(item)}`);
+    const lines = items
+      .slice(from, from + itemsAPiece)
+      .map((item) => `\n        ${JSON.stringify(item)}`);
     yield (from === 0 ? '' : ',') + lines.join(',');
   }
 }
 
 export function fileNameOf(project: Project): string {
-  const name = project.name.replace(/[\p{C}\\/:*?"<>|]+/gu, ' ').trim().slice(0, 80);
+  const name = project.name
+    .replace(/[\p{C}\\/:*?"<>|\s]+/gu, ' ')
+    .trim()
+    .slice(0, 80);
   return `${name === '' ? 'project' : name}.yarncard.json`;
 }

@@ -1,5 +1,5 @@
-import { type Field, makeExpression, plainText, type Expression } from '../values';
 import type { JsonRecord } from '../base';
+import { type Expression, type Field, makeExpression, plainText } from '../values';
 
 /** What feeds a property of a part: fixed words, or an expression with words for a missing value. */
 export type Binding = string | { readonly expr: string; readonly else?: string };

@@ -1,6 +1,6 @@
 import type { Finding, JsonRecord } from '../base';
 import type { Field } from '../values';
-import { bindText, type BoundText } from './binding';
+import { type BoundText, bindText } from './binding';
 import { type Slot, slotsOf, type Template } from './template';
 
 export type BoundSlot = Slot & BoundText;
@@ -15,9 +15,15 @@ export interface CompiledTemplate {
 
 /** A template made ready for items with these fields; what is wrong with it comes as findings. */
 export function compileTemplate(template: Template, fields: readonly Field[]): CompiledTemplate {
-  const slots = slotsOf(template.row).map((slot) => ({ ...slot, ...bindText(slot.binding, fields) }));
+  const slots = slotsOf(template.row).map((slot) => ({
+    ...slot,
+    ...bindText(slot.binding, fields),
+  }));
   const findings = slots.flatMap((slot) =>
-    (slot.expression?.findings ?? []).map((finding) => ({ ...finding, place: placeOf(template, slot, finding) })),
+    (slot.expression?.findings ?? []).map((finding) => ({
+      ...finding,
+      place: placeOf(template, slot, finding),
+    })),
   );
   return {
     template,
@@ -34,5 +40,11 @@ export function compileTemplate(template: Template, fields: readonly Field[]): C
 function placeOf(template: Template, slot: Slot, finding: Finding) {
   const { place } = finding;
   const span = place.in === 'expression' ? { from: place.from, to: place.to } : { from: 0, to: 0 };
-  return { in: 'part' as const, template: template.id, part: slot.part, property: slot.property, ...span };
+  return {
+    in: 'part' as const,
+    template: template.id,
+    part: slot.part,
+    property: slot.property,
+    ...span,
+  };
 }

@@ -5,7 +5,9 @@ import { partKinds, type StackPart } from './parts';
 export function draftRow(title: string | undefined): StackPart {
   const text = title === undefined ? 'No field to show' : { expr: pathText([title]) };
   return {
-    ...partKinds.stack.draft('row', 'across', [partKinds.label.draft('title', text, 'title', { share: 1 })]),
+    ...partKinds.stack.draft('row', 'across', [
+      partKinds.label.draft('title', text, 'title', { share: 1 }),
+    ]),
     padding: { start: 16, end: 16, top: 10, bottom: 10 },
   };
 }
@@ -16,5 +18,7 @@ const pictureTexts = /^(?:https?:\/\/|data:image\/)|\.(?:svg|png|jpe?g|webp|avif
 /** What a value most likely becomes when it is put on a template: a picture or a label. */
 export function likelyPart(field: Field, sample: string | undefined): 'image' | 'label' {
   if (field.type !== 'text') return 'label';
-  return pictureNames.test(field.name) || (sample !== undefined && pictureTexts.test(sample)) ? 'image' : 'label';
+  return pictureNames.test(field.name) || (sample !== undefined && pictureTexts.test(sample))
+    ? 'image'
+    : 'label';
 }

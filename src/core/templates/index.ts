@@ -18,4 +18,12 @@ export {
 } from './parts';
 export { insertPart, partIds, removePart, replacePart, type Side } from './rewrite';
 export { type TextStyle, type TextStyleName, textStyleNames, textStyles } from './styles';
-export { bindingOf, partsOf, partWithId, type Slot, slotsOf, stackAround, type Template } from './template';
+export {
+  bindingOf,
+  partsOf,
+  partWithId,
+  type Slot,
+  slotsOf,
+  stackAround,
+  type Template,
+} from './template';

@@ -11,7 +11,13 @@ export const partIds = (row: StackPart): string[] => [...partsOf(row)].map((part
  * Puts a part beside or under another. Where the stack around already runs that way it becomes
  * a sibling; otherwise the two get a stack of their own, which takes over the width.
  */
-export function insertPart(row: StackPart, anchor: string, side: Side, part: Part, stackId: string): StackPart {
+export function insertPart(
+  row: StackPart,
+  anchor: string,
+  side: Side,
+  part: Part,
+  stackId: string,
+): StackPart {
   const direction = side === 'before' || side === 'after' ? 'across' : 'down';
   const isFirst = side === 'before' || side === 'above';
   if (anchor === row.id) return insertAtEdge(row, part, direction, isFirst, stackId);
@@ -21,7 +27,10 @@ export function insertPart(row: StackPart, anchor: string, side: Side, part: Par
     if (anchored === undefined) return stack;
     const pair = isFirst ? [part, anchored] : [anchored, part];
     if (stack.direction === direction) return withChildren(stack, at, pair);
-    const wrapped = { ...partKinds.stack.draft(stackId, direction, pair), width: widthOf(anchored) };
+    const wrapped = {
+      ...partKinds.stack.draft(stackId, direction, pair),
+      width: widthOf(anchored),
+    };
     return withChildren(stack, at, [wrapped]);
   });
 }
@@ -35,8 +44,14 @@ function insertAtEdge(
   stackId: string,
 ): StackPart {
   const around = (inner: readonly Part[]) => (isFirst ? [part, ...inner] : [...inner, part]);
-  if (row.direction === direction) return { ...row, children: around(row.children) };
-  const inner = { ...partKinds.stack.draft(stackId, row.direction, row.children), gap: row.gap, align: row.align };
+  if (row.direction === direction || row.children.length === 0) {
+    return { ...row, direction, children: around(row.children) };
+  }
+  const inner = {
+    ...partKinds.stack.draft(stackId, row.direction, row.children),
+    gap: row.gap,
+    align: row.align,
+  };
   return {
     ...row,
     direction,
@@ -53,12 +68,14 @@ export function removePart(row: StackPart, id: string): StackPart {
   const left = parent.children.filter((child) => child.id !== id);
   if (parent.id === row.id) return { ...row, children: left };
   const [only] = left;
+  if (only === undefined) return removePart(row, parent.id);
   return mapStacks(row, (stack) => {
     const at = stack.children.findIndex((child) => child.id === parent.id);
     if (at < 0) return stack;
     if (left.length > 1) return withChildren(stack, at, [{ ...parent, children: left }]);
-    if (only === undefined) return withChildren(stack, at, []);
-    return withChildren(stack, at, [only.part === 'image' ? only : { ...only, width: parent.width }]);
+    return withChildren(stack, at, [
+      only.part === 'image' ? only : { ...only, width: parent.width },
+    ]);
   });
 }
 
@@ -78,7 +95,10 @@ export function replacePart(row: StackPart, id: string, change: (part: Part) => 
 const widthOf = (part: Part) => (part.part === 'image' ? 'fit' : part.width);
 
 function withChildren(stack: StackPart, at: number, parts: readonly Part[]): StackPart {
-  return { ...stack, children: [...stack.children.slice(0, at), ...parts, ...stack.children.slice(at + 1)] };
+  return {
+    ...stack,
+    children: [...stack.children.slice(0, at), ...parts, ...stack.children.slice(at + 1)],
+  };
 }
 
 function mapStacks(stack: StackPart, change: (stack: StackPart) => StackPart): StackPart {

@@ -46,7 +46,8 @@ export function slotsOf(row: StackPart): readonly Slot[] {
   const slots: Slot[] = [];
   for (const part of partsOf(row)) {
     if (part.part === 'label') slots.push({ part: part.id, property: 'text', binding: part.text });
-    if (part.part === 'image') slots.push({ part: part.id, property: 'picture', binding: part.picture });
+    if (part.part === 'image')
+      slots.push({ part: part.id, property: 'picture', binding: part.picture });
   }
   return slots;
 }

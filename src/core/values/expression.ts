@@ -16,9 +16,14 @@ export interface Expression {
 }
 
 /** `use` text: the value must be able to stand on a label. */
-export function makeExpression(text: string, fields: readonly Field[], use: 'any' | 'text' = 'any'): Expression {
+export function makeExpression(
+  text: string,
+  fields: readonly Field[],
+  use: 'any' | 'text' = 'any',
+): Expression {
   const read = readExpression(text);
-  if (!read.ok) return { text, findings: [read.error], paths: [], checked: undefined, evaluate: undefined };
+  if (!read.ok)
+    return { text, findings: [read.error], paths: [], checked: undefined, evaluate: undefined };
   const paths = pathsUsed(read.value);
   const { checked, findings } = check(read.value, fields);
   const unshowable = checked !== undefined && use === 'text' ? showableFinding(checked) : undefined;

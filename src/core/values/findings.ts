@@ -18,7 +18,12 @@ const error = (code: string, span: Span, message: string, hint: string, mend?: M
 /** Everything that can be wrong with an expression. */
 export const valueFindings = {
   empty: () =>
-    error('expression-empty', { from: 0, to: 0 }, 'There is no expression yet.', 'Write the name of a field.'),
+    error(
+      'expression-empty',
+      { from: 0, to: 0 },
+      'There is no expression yet.',
+      'Write the name of a field.',
+    ),
 
   tooLong: (length: number, limit: number) =>
     error(
@@ -37,7 +42,12 @@ export const valueFindings = {
     ),
 
   syntax: (span: Span, wrong: string) =>
-    error('expression-syntax', span, `This is not an expression: ${wrong}.`, 'Check quotes, brackets and dots.'),
+    error(
+      'expression-syntax',
+      span,
+      `This is not an expression: ${wrong}.`,
+      'Check quotes, brackets and dots.',
+    ),
 
   notInLanguage: (span: Span, what: string, instead: string) =>
     error('expression-not-in-language', span, `${what} cannot be used here.`, instead),
@@ -74,6 +84,8 @@ export const valueFindings = {
       'not-showable',
       span,
       `${what} is a ${type}, which has no text of its own.`,
-      steps.length === 0 ? 'Choose another value.' : `Choose a value inside it: ${steps.join(', ')}.`,
+      steps.length === 0
+        ? 'Choose another value.'
+        : `Choose a value inside it: ${steps.join(', ')}.`,
     ),
 } as const;

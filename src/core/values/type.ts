@@ -10,7 +10,13 @@ export type ValueType =
 /** A named value of an item or a record; `required`: every item has it. */
 export type Field = ValueType & { readonly name: string; readonly required: boolean };
 
-export const scalarNames: readonly ScalarName[] = ['text', 'number', 'integer', 'boolean', 'unknown'];
+export const scalarNames: readonly ScalarName[] = [
+  'text',
+  'number',
+  'integer',
+  'boolean',
+  'unknown',
+];
 
 /** `text`, `list of text`, `record`: as people read it. */
 export function typeInWords(type: ValueType): string {

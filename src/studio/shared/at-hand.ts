@@ -8,5 +8,6 @@ export async function handItem(item: number): Promise<void> {
   const atHand = await engine().itemAtHand(wished);
   useSession.setState({ atHand });
   const { route } = useRoute.getState();
-  if (route.page === 'project' && (route.item ?? 0) !== wished) goWithin({ item: wished }, 'replace');
+  if (route.page === 'project' && (route.item ?? 0) !== wished)
+    goWithin({ item: wished }, 'replace');
 }

@@ -15,7 +15,14 @@ interface ButtonProps {
   readonly title?: string;
 }
 
-export function Button({ children, onPress, isMain = false, isDisabled = false, label, title }: ButtonProps) {
+export function Button({
+  children,
+  onPress,
+  isMain = false,
+  isDisabled = false,
+  label,
+  title,
+}: ButtonProps) {
   const look = isMain ? 'border-ink! bg-ink! text-paper!' : '';
   return (
     <button
@@ -39,7 +46,12 @@ interface ChoiceChipsProps<T extends string> {
 }
 
 /** One of a few, all in sight. */
-export function ChoiceChips<T extends string>({ label, options, chosen, onChoose }: ChoiceChipsProps<T>) {
+export function ChoiceChips<T extends string>({
+  label,
+  options,
+  chosen,
+  onChoose,
+}: ChoiceChipsProps<T>) {
   return (
     <fieldset className="flex flex-wrap gap-1" aria-label={label}>
       {options.map(({ value, words }) => (
@@ -75,7 +87,10 @@ interface MenuButtonProps {
 export function MenuButton({ words, label, entries }: MenuButtonProps) {
   return (
     <Menu.Root modal={false}>
-      <Menu.Trigger className={buttonLook} aria-label={label === undefined ? undefined : `${label}: ${words}`}>
+      <Menu.Trigger
+        className={buttonLook}
+        aria-label={label === undefined ? undefined : `${label}: ${words}`}
+      >
         {words}
         <ChevronDown size={12} aria-hidden="true" />
       </Menu.Trigger>

@@ -59,7 +59,9 @@ export async function keepNow(): Promise<void> {
   if (id === undefined || history === undefined || keeping.kind === 'looking') return;
   const { project } = history;
   const entries = view?.entriesFrom === 0 ? view.entries.slice(0, 4) : [];
-  const pictures = project.pictures.filter((picture) => entries.some((entry) => entry.texts.includes(picture.name)));
+  const pictures = project.pictures.filter((picture) =>
+    entries.some((entry) => entry.texts.includes(picture.name)),
+  );
   try {
     await keepProject({
       id,
@@ -68,7 +70,8 @@ export async function keepNow(): Promise<void> {
       keptAt: Date.now(),
       preview: { plans: view?.plans ?? [], entries, pictures },
     });
-    if (useSession.getState().history?.project === project) useSession.setState({ keeping: { kind: 'kept' } });
+    if (useSession.getState().history?.project === project)
+      useSession.setState({ keeping: { kind: 'kept' } });
   } catch (error) {
     useSession.setState({ keeping: { kind: 'failed', reason: whyNotKept(error) } });
   }

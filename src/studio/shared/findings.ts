@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { count, type Finding, type Place } from '../../core/base';
+import { handItem } from './at-hand';
 import { goWithin } from './route';
 import { surveysOf, useProject, useSession } from './session';
-import { handItem } from './at-hand';
 
 /** Everything that was noticed: while reading, in the project, over all items. Each once. */
 export function useFindings(): readonly Finding[] {
@@ -13,18 +13,34 @@ export function useFindings(): readonly Finding[] {
     const blanks = surveys.flatMap((survey) =>
       survey.slots
         .filter((slot) => slot.missingCount > 0)
-        .map((slot) => blank(survey.template, slot.part, slot.property, slot.missingCount, survey.itemCount)),
+        .map((slot) =>
+          blank(survey.template, slot.part, slot.property, slot.missingCount, survey.itemCount),
+        ),
     );
-    const broken = new Set((view?.findings ?? []).map((each) => partKey(each.place)).filter((key) => key !== ''));
-    const all = [...(view?.findings ?? []), ...readFindings, ...blanks.filter((each) => !broken.has(partKey(each.place)))];
-    return project === undefined ? [] : [...new Map(all.map((finding) => [finding.message, finding])).values()];
+    const broken = new Set(
+      (view?.findings ?? []).map((each) => partKey(each.place)).filter((key) => key !== ''),
+    );
+    const all = [
+      ...(view?.findings ?? []),
+      ...readFindings,
+      ...blanks.filter((each) => !broken.has(partKey(each.place))),
+    ];
+    return project === undefined
+      ? []
+      : [...new Map(all.map((finding) => [finding.message, finding])).values()];
   }, [project, view, readFindings, surveys]);
 }
 
 const partKey = (place: Place): string =>
   place.in === 'part' ? `${place.template}/${place.part}/${place.property}` : '';
 
-function blank(template: string, part: string, property: string, missing: number, all: number): Finding {
+function blank(
+  template: string,
+  part: string,
+  property: string,
+  missing: number,
+  all: number,
+): Finding {
   return {
     code: 'part-blank',
     severity: missing === all ? 'error' : 'warning',

@@ -1,7 +1,13 @@
 import { freeId, slug } from '../../core/base';
 import { type Project, startHistory } from '../../core/project';
 import type { View } from '../../engine';
-import { keptProject, keptProjects, lockProject, type ProjectLock, whyNotKept } from '../../keeping';
+import {
+  keptProject,
+  keptProjects,
+  lockProject,
+  type ProjectLock,
+  whyNotKept,
+} from '../../keeping';
 import { handItem } from './at-hand';
 import { keepNow } from './editing';
 import { go, type StationName } from './route';
@@ -28,7 +34,11 @@ export async function bring(file: Blob, name: string): Promise<void> {
   const { brought: what, view } = brought.value;
   const id = shownFirst ?? (await freeProjectId(what.project));
   show(id, what.project, view, 'data');
-  useSession.setState({ reading: undefined, readFindings: what.findings, keeping: { kind: 'keeping' } });
+  useSession.setState({
+    reading: undefined,
+    readFindings: what.findings,
+    keeping: { kind: 'keeping' },
+  });
   await takeLock(id);
   await keepNow();
   await engine().keepItems(id);
@@ -45,11 +55,17 @@ export async function openKept(id: string): Promise<void> {
     return;
   }
   onFirstRows((project, view) => {
-    if (useSession.getState().id === id) useSession.setState({ history: startHistory(project), view });
+    if (useSession.getState().id === id)
+      useSession.setState({ history: startHistory(project), view });
   });
   const view = await engine().open(id, kept.project, wantedRange());
   if (useSession.getState().id !== id) return;
-  useSession.setState({ history: startHistory(kept.project), view, reading: undefined, keeping: { kind: 'kept' } });
+  useSession.setState({
+    history: startHistory(kept.project),
+    view,
+    reading: undefined,
+    keeping: { kind: 'kept' },
+  });
   await takeLock(id);
   await handItem(useSession.getState().atHand?.item ?? 0);
 }
@@ -57,7 +73,10 @@ export async function openKept(id: string): Promise<void> {
 /** The demo, read from its file and kept like any other project. */
 export async function openDemo(): Promise<void> {
   const file = await demoBlob();
-  const brought = await engine().bring({ file, name: 'thrumwick.yarncard.json' }, { from: 0, to: 40 });
+  const brought = await engine().bring(
+    { file, name: 'thrumwick.yarncard.json' },
+    { from: 0, to: 40 },
+  );
   if (!brought.ok) return useSession.setState({ reading: undefined, notice: brought.error });
   const { project } = brought.value.brought;
   useSession.setState({
@@ -107,9 +126,13 @@ async function takeLock(id: string): Promise<void> {
   if (!lock.isMine) useSession.setState({ keeping: { kind: 'looking' } });
 }
 
-const newId = (project: Project): string => `${slug(project.name)}-${Date.now().toString(36).slice(-5)}`;
+const newId = (project: Project): string =>
+  `${slug(project.name)}-${Date.now().toString(36).slice(-5)}`;
 
 async function freeProjectId(project: Project): Promise<string> {
   const kept = await keptProjects().catch(() => []);
-  return freeId(newId(project), kept.map((each) => each.id));
+  return freeId(
+    newId(project),
+    kept.map((each) => each.id),
+  );
 }

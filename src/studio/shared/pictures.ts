@@ -6,6 +6,8 @@ import type { Pictures } from '../../render';
  * that an SVG is an image and nothing else), http and https as they are.
  */
 export function picturesOf(pictures: readonly Picture[]): Pictures {
-  const own = new Map(pictures.map((each) => [each.name, `data:${each.mediaType};base64,${each.base64}`]));
+  const own = new Map(
+    pictures.map((each) => [each.name, `data:${each.mediaType};base64,${each.base64}`]),
+  );
   return (name) => own.get(name) ?? (/^https?:\/\//i.test(name) ? name : undefined);
 }

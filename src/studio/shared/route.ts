@@ -16,7 +16,8 @@ export type Route =
       readonly item?: number | undefined;
     };
 
-const isStation = (name: string | undefined): name is StationName => stationNames.some((each) => each === name);
+const isStation = (name: string | undefined): name is StationName =>
+  stationNames.some((each) => each === name);
 
 export function routeOf(address: URL): Route {
   const [, page, id, station] = address.pathname.split('/');
@@ -44,9 +45,13 @@ export function addressOf(route: Route): string {
   return `/p/${route.id}/${route.station}${text === '' ? '' : `?${text}`}`;
 }
 
-export const useRoute = create<{ readonly route: Route }>()(() => ({ route: routeOf(new URL(location.href)) }));
+export const useRoute = create<{ readonly route: Route }>()(() => ({
+  route: routeOf(new URL(location.href)),
+}));
 
-window.addEventListener('popstate', () => useRoute.setState({ route: routeOf(new URL(location.href)) }));
+window.addEventListener('popstate', () =>
+  useRoute.setState({ route: routeOf(new URL(location.href)) }),
+);
 
 /** Goes somewhere; `replace` where a step back should not stop here. */
 export function go(route: Route, how: 'push' | 'replace' = 'push'): void {
@@ -59,7 +64,10 @@ export function go(route: Route, how: 'push' | 'replace' = 'push'): void {
 }
 
 /** Changes what is selected within the project that is open. */
-export function goWithin(change: Partial<Extract<Route, { page: 'project' }>>, how: 'push' | 'replace' = 'push'): void {
+export function goWithin(
+  change: Partial<Extract<Route, { page: 'project' }>>,
+  how: 'push' | 'replace' = 'push',
+): void {
   const { route } = useRoute.getState();
   if (route.page === 'project') go({ ...route, ...change }, how);
 }

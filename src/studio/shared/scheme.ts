@@ -2,7 +2,8 @@ import { useState } from 'react';
 
 type Scheme = 'light' | 'dark';
 
-const now = (): Scheme => (document.documentElement.dataset['scheme'] === 'dark' ? 'dark' : 'light');
+const now = (): Scheme =>
+  document.documentElement.dataset['scheme'] === 'dark' ? 'dark' : 'light';
 
 /** The studio's scheme and how to change to the other; `public/scheme.js` applies it at the next load. */
 export function useScheme(): readonly [Scheme, () => void] {

@@ -39,7 +39,10 @@ export const noSession: Omit<Session, 'survey'> = {
   isNowhere: false,
 };
 
-export const useSession = create<Session>()(() => ({ ...noSession, survey: { version: -1, templates: [] } }));
+export const useSession = create<Session>()(() => ({
+  ...noSession,
+  survey: { version: -1, templates: [] },
+}));
 
 const noSurveys: readonly TemplateSurvey[] = [];
 
@@ -47,7 +50,8 @@ const noSurveys: readonly TemplateSurvey[] = [];
 export const surveysOf = ({ view, survey }: Session): readonly TemplateSurvey[] =>
   view?.version === survey.version ? survey.templates : noSurveys;
 
-export const useProject = (): Project | undefined => useSession((session) => session.history?.project);
+export const useProject = (): Project | undefined =>
+  useSession((session) => session.history?.project);
 
 let client: EngineClient | undefined;
 
@@ -59,13 +63,17 @@ export function engine(): EngineClient {
         firstListener(event.brought.project, event.view);
         break;
       case 'progress':
-        useSession.setState(({ reading }) => ({ reading: reading && { ...reading, share: event.share } }));
+        useSession.setState(({ reading }) => ({
+          reading: reading && { ...reading, share: event.share },
+        }));
         break;
       case 'survey':
         useSession.setState({ survey: { version: event.version, templates: event.templates } });
         break;
       case 'kept':
-        useSession.setState(({ keeping }) => (keeping.kind === 'keeping' ? { keeping: { kind: 'kept' } } : {}));
+        useSession.setState(({ keeping }) =>
+          keeping.kind === 'keeping' ? { keeping: { kind: 'kept' } } : {},
+        );
         break;
       case 'not-kept':
         useSession.setState({ keeping: { kind: 'failed', reason: event.reason } });

@@ -24,9 +24,22 @@ export function TypeMark({ type }: { readonly type: ValueType }) {
   const { colour, dash, isDouble } = markOf(type);
   const lines = isDouble ? [4, 8] : [6];
   return (
-    <svg width="18" height="12" viewBox="0 0 18 12" className="shrink-0" role="img" aria-label={typeInWords(type)}>
+    <svg
+      width="18"
+      height="12"
+      viewBox="0 0 18 12"
+      className="shrink-0"
+      role="img"
+      aria-label={typeInWords(type)}
+    >
       {lines.map((y) => (
-        <path key={y} d={`M1 ${y}H17`} stroke={colour} strokeWidth={isDouble ? 1.2 : 2} strokeDasharray={dash} />
+        <path
+          key={y}
+          d={`M1 ${y}H17`}
+          stroke={colour}
+          strokeWidth={isDouble ? 1.2 : 2}
+          strokeDasharray={dash}
+        />
       ))}
     </svg>
   );

@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
-import { StartPage } from '../start/start-page';
 import { openKept, seedDemo } from '../shared/opening';
 import { useRoute } from '../shared/route';
+import { StartPage } from '../start/start-page';
 import { DropAnywhere } from './drop-anywhere';
 import { useKeys } from './keys';
 import { Notice } from './notice';

@@ -23,14 +23,25 @@ export function Bar() {
   const forward = history?.undone[0];
   return (
     <header className="col-span-2 flex items-center gap-3 border-b border-rule px-3">
-      <button type="button" aria-label="All projects" title="All projects" onClick={() => go({ page: 'start' })}>
+      <button
+        type="button"
+        aria-label="All projects"
+        title="All projects"
+        onClick={() => go({ page: 'start' })}
+      >
         <Mark />
       </button>
       {history !== undefined && <Name key={history.project.name} name={history.project.name} />}
       <Kept />
-      <Button onPress={stepBack} isDisabled={back === undefined} label={back ? `Undo: ${back.name}` : 'Nothing to undo'}>
+      <Button
+        onPress={stepBack}
+        isDisabled={back === undefined}
+        label={back ? `Undo: ${back.name}` : 'Nothing to undo'}
+      >
         <Undo2 size={14} aria-hidden="true" />
-        {back !== undefined && <span className="max-w-44 truncate max-[1100px]:hidden">{back.name}</span>}
+        {back !== undefined && (
+          <span className="max-w-44 truncate max-[1100px]:hidden">{back.name}</span>
+        )}
       </Button>
       <Button
         onPress={stepForward}
@@ -51,7 +62,11 @@ export function Bar() {
       <div className="ms-auto flex items-center gap-2">
         <Findings />
         <Button onPress={flipScheme} label={scheme === 'dark' ? 'Light scheme' : 'Dark scheme'}>
-          {scheme === 'dark' ? <Sun size={14} aria-hidden="true" /> : <Moon size={14} aria-hidden="true" />}
+          {scheme === 'dark' ? (
+            <Sun size={14} aria-hidden="true" />
+          ) : (
+            <Moon size={14} aria-hidden="true" />
+          )}
         </Button>
       </div>
     </header>
@@ -84,7 +99,8 @@ function Kept() {
     looking: 'open in another tab: changes here are not saved',
     failed: 'not saved',
   }[keeping.kind];
-  const look = keeping.kind === 'kept' || keeping.kind === 'keeping' ? 'text-ash' : 'font-semibold text-weld';
+  const look =
+    keeping.kind === 'kept' || keeping.kind === 'keeping' ? 'text-ash' : 'font-semibold text-weld';
   return (
     <span role="status" className={`text-sm whitespace-nowrap ${look}`}>
       {words}
@@ -113,7 +129,9 @@ function Findings() {
                 className="block w-full border-b border-rule px-3 py-2 text-start last:border-0 hover:bg-chosen"
                 onClick={() => goToFinding(finding)}
               >
-                <span className={finding.severity === 'error' ? 'text-madder' : 'text-weld'}>{finding.severity}</span>{' '}
+                <span className={finding.severity === 'error' ? 'text-madder' : 'text-weld'}>
+                  {finding.severity}
+                </span>{' '}
                 {finding.message}
                 <span className="block text-sm text-ash">{finding.hint}</span>
               </button>

@@ -25,13 +25,20 @@ const arrange = (kind: 'list' | 'grid') => {
   make(
     edits.arrangeAs(
       list.id,
-      kind === 'grid' ? { kind, columns: 3, gap: 8, edge: 12 } : { kind, gap, edge, separators: true },
+      kind === 'grid'
+        ? { kind, columns: 3, gap: 8, edge: 12 }
+        : { kind, gap, edge, separators: true },
     ),
   );
 };
 
 export const commands: readonly Command[] = [
-  { name: 'Find or do', key: 'Ctrl K', needsProject: false, run: () => usePalette.setState({ isOpen: true }) },
+  {
+    name: 'Find or do',
+    key: 'Ctrl K',
+    needsProject: false,
+    run: () => usePalette.setState({ isOpen: true }),
+  },
   { name: 'Undo', key: 'Ctrl Z', needsProject: true, run: stepBack },
   { name: 'Redo', key: 'Ctrl Shift Z', needsProject: true, run: stepForward },
   { name: 'Save as a file', key: 'Ctrl S', needsProject: true, run: () => void saveAsFile() },
@@ -41,10 +48,25 @@ export const commands: readonly Command[] = [
     needsProject: true,
     run: () => goWithin({ station: name }),
   })),
-  { name: 'Next item', key: 'Alt ArrowDown', needsProject: true, run: () => void handItem(item() + 1) },
-  { name: 'Item before', key: 'Alt ArrowUp', needsProject: true, run: () => void handItem(item() - 1) },
+  {
+    name: 'Next item',
+    key: 'Alt ArrowDown',
+    needsProject: true,
+    run: () => void handItem(item() + 1),
+  },
+  {
+    name: 'Item before',
+    key: 'Alt ArrowUp',
+    needsProject: true,
+    run: () => void handItem(item() - 1),
+  },
   { name: 'Arrange as a list', needsProject: true, run: () => arrange('list') },
   { name: 'Arrange as a grid', needsProject: true, run: () => arrange('grid') },
   { name: 'All projects', needsProject: true, run: () => go({ page: 'start' }) },
-  { name: 'Show the keys', key: '?', needsProject: false, run: () => usePalette.setState({ isOpen: true, showsKeys: true }) },
+  {
+    name: 'Show the keys',
+    key: '?',
+    needsProject: false,
+    run: () => usePalette.setState({ isOpen: true, showsKeys: true }),
+  },
 ];

@@ -39,11 +39,7 @@ export function ItemBar() {
           <Ask key={ask.words} words={ask.words} onPress={() => void handItem(ask.item)} />
         ))}
       {types.map((type) => (
-        <Ask
-          key={type.id}
-          words={`a ${type.name}`}
-          onPress={() => void handFirstOf(type.id)}
-        />
+        <Ask key={type.id} words={`a ${type.name}`} onPress={() => void handFirstOf(type.id)} />
       ))}
       <span className="ms-auto text-sm text-ash tabular-nums">
         {grouped(itemCount)} items · {grouped(view?.sequence.entryCount ?? 0)} entries
@@ -56,7 +52,6 @@ async function handFirstOf(type: string): Promise<void> {
   const item = await engine().firstOfType(type);
   if (item >= 0) await handItem(item);
 }
-
 
 function Ask({ words, onPress }: { readonly words: string; readonly onPress: () => void }) {
   return (

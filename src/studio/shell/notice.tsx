@@ -1,13 +1,16 @@
 import X from 'lucide-react/icons/x';
-import { engine, useSession } from '../shared/session';
-import { keepNow } from '../shared/editing';
 import { Button } from '../shared/controls';
+import { keepNow } from '../shared/editing';
+import { engine, useSession } from '../shared/session';
 
 /** What went wrong or takes a while, in one place below the screen. */
 export function Notice() {
   const { notice, reading, keeping } = useSession();
   return (
-    <div aria-live="polite" className="fixed inset-x-0 bottom-10 z-40 flex flex-col items-center gap-2">
+    <div
+      aria-live="polite"
+      className="fixed inset-x-0 bottom-10 z-40 flex flex-col items-center gap-2"
+    >
       {reading !== undefined && reading.file !== '' && (
         <div className="flex items-center gap-3 rounded-md border border-ash bg-paper px-3 py-1.5">
           <span>
@@ -18,7 +21,10 @@ export function Notice() {
         </div>
       )}
       {notice !== undefined && (
-        <div role="alert" className="flex max-w-2xl items-start gap-3 rounded-md border border-madder bg-paper px-3 py-2">
+        <div
+          role="alert"
+          className="flex max-w-2xl items-start gap-3 rounded-md border border-madder bg-paper px-3 py-2"
+        >
           <div>
             <p className="font-semibold text-madder">{notice.message}</p>
             <p>{notice.hint}</p>
@@ -34,7 +40,10 @@ export function Notice() {
         </div>
       )}
       {keeping.kind === 'failed' && (
-        <div role="alert" className="flex max-w-2xl items-center gap-3 rounded-md border border-weld bg-paper px-3 py-2">
+        <div
+          role="alert"
+          className="flex max-w-2xl items-center gap-3 rounded-md border border-weld bg-paper px-3 py-2"
+        >
           <span>{keeping.reason}</span>
           <Button onPress={() => void keepNow()}>Try again</Button>
         </div>

@@ -1,6 +1,8 @@
 import { create } from 'zustand';
 
-export const usePalette = create<{ readonly isOpen: boolean; readonly showsKeys: boolean }>()(() => ({
-  isOpen: false,
-  showsKeys: false,
-}));
+export const usePalette = create<{ readonly isOpen: boolean; readonly showsKeys: boolean }>()(
+  () => ({
+    isOpen: false,
+    showsKeys: false,
+  }),
+);

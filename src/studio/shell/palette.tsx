@@ -92,7 +92,9 @@ function Entry({ name, hint, onChoose }: EntryProps) {
       className="flex cursor-default justify-between px-3 py-1.5 data-[selected=true]:bg-chosen"
     >
       {name}
-      {hint !== undefined && <kbd className="font-sans text-sm text-ash">{hint.replace('Arrow', '')}</kbd>}
+      {hint !== undefined && (
+        <kbd className="font-sans text-sm text-ash">{hint.replace('Arrow', '')}</kbd>
+      )}
     </Command.Item>
   );
 }

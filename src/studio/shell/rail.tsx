@@ -1,5 +1,5 @@
-import { goWithin, type StationName } from '../shared/route';
 import { useFindings } from '../shared/findings';
+import { goWithin, type StationName } from '../shared/route';
 import { stations } from './stations';
 
 /** The stations in the order of the work, on one thread. */
@@ -7,8 +7,19 @@ export function Rail({ current }: { readonly current: StationName }) {
   const findings = useFindings();
   return (
     <nav aria-label="Stations" className="relative row-span-1 border-r border-rule">
-      <svg className="absolute inset-y-0 left-[33px] h-full w-3" aria-hidden="true" preserveAspectRatio="none" viewBox="0 0 12 700">
-        <path d="M1 0C-5 90 9 150 1 220S9 330 1 420s6 140 1 280" transform="translate(3 0)" fill="none" stroke="var(--madder)" strokeWidth="1.5" />
+      <svg
+        className="absolute inset-y-0 left-[33px] h-full w-3"
+        aria-hidden="true"
+        preserveAspectRatio="none"
+        viewBox="0 0 12 700"
+      >
+        <path
+          d="M1 0C-5 90 9 150 1 220S9 330 1 420s6 140 1 280"
+          transform="translate(3 0)"
+          fill="none"
+          stroke="var(--madder)"
+          strokeWidth="1.5"
+        />
       </svg>
       <ol className="relative flex flex-col gap-5 pt-4">
         {stations.map(({ name, words, about, Icon, owns }) => {

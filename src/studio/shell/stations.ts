@@ -43,7 +43,8 @@ export const stations: readonly Station[] = [
     Icon: Rows3,
     Screen: Templates,
     isWide: false,
-    owns: (place) => place.in === 'part' || (place.in === 'project' && place.path.startsWith('templates/')),
+    owns: (place) =>
+      place.in === 'part' || (place.in === 'project' && place.path.startsWith('templates/')),
   },
   {
     name: 'choices',
@@ -52,7 +53,8 @@ export const stations: readonly Station[] = [
     Icon: Split,
     Screen: Choices,
     isWide: false,
-    owns: (place) => place.in === 'choices' || (place.in === 'project' && place.path.startsWith('lists/')),
+    owns: (place) =>
+      place.in === 'choices' || (place.in === 'project' && place.path.startsWith('lists/')),
   },
   {
     name: 'list',

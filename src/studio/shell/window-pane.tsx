@@ -52,7 +52,7 @@ export function WindowPane() {
 }
 
 function Rows() {
-  const host = useRef<HTMLDivElement>(null);
+  const host = useRef<HTMLElement>(null);
   const list = useRef<ListView>(undefined);
   const [readout, setReadout] = useState<PoolReadout>();
   const { view, atHand } = useSession();
@@ -92,10 +92,12 @@ function Rows() {
 
   return (
     <>
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region must be reachable by keyboard */}
-      <div ref={host} tabIndex={0} role="region" aria-label="Rows" className="h-full min-h-0 flex-1" />
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard */}
+      <section ref={host} tabIndex={0} aria-label="Rows" className="h-full min-h-0 flex-1" />
       <p className="border-t border-(--row-rule) px-4 py-1 text-xs text-(--row-ash) tabular-nums">
-        {readout === undefined ? '' : `${readout.inUse} rows in use, ${readout.made} made, ${readout.bound} bindings`}
+        {readout === undefined
+          ? ''
+          : `${readout.inUse} rows in use, ${readout.made} made, ${readout.bound} bindings`}
       </p>
     </>
   );

@@ -43,7 +43,8 @@ function Nowhere() {
       <div className="max-w-md">
         <h1 className="text-lg font-semibold">This browser has no project at this address</h1>
         <p className="py-2">
-          Projects stay in the browser that they were made in. To bring one here, open its file on the start page.
+          Projects stay in the browser that they were made in. To bring one here, open its file on
+          the start page.
         </p>
         <Button isMain onPress={() => go({ page: 'start' })}>
           To the start page

@@ -1,10 +1,10 @@
+import { useLiveQuery } from 'dexie-react-hooks';
 import Moon from 'lucide-react/icons/moon';
 import Sun from 'lucide-react/icons/sun';
 import Trash2 from 'lucide-react/icons/trash-2';
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useRef, useState } from 'react';
 import { count } from '../../core/base';
-import { dropProject, keptProjects, type KeptProject } from '../../keeping';
+import { dropProject, type KeptProject, keptProjects } from '../../keeping';
 import { Button } from '../shared/controls';
 import { Mark } from '../shared/mark';
 import { bring, demoId } from '../shared/opening';
@@ -37,18 +37,27 @@ export function StartPage() {
             }}
           />
           <Button onPress={choose}>Open a project file</Button>
-          <a className="inline-flex h-7 items-center rounded-md border border-rule bg-paper px-2.5 text-sm" href="/docs">
+          <a
+            className="inline-flex h-7 items-center rounded-md border border-rule bg-paper px-2.5 text-sm"
+            href="/docs"
+          >
             Help
           </a>
           <Button onPress={flipScheme} label={scheme === 'dark' ? 'Light scheme' : 'Dark scheme'}>
-            {scheme === 'dark' ? <Sun size={14} aria-hidden="true" /> : <Moon size={14} aria-hidden="true" />}
+            {scheme === 'dark' ? (
+              <Sun size={14} aria-hidden="true" />
+            ) : (
+              <Moon size={14} aria-hidden="true" />
+            )}
           </Button>
         </span>
       </header>
       <main className="mx-auto grid max-w-6xl grid-cols-[minmax(0,1fr)_340px] gap-11 px-10 py-7">
         <div>
           <h1 className="text-2xl leading-9 font-semibold">Start with your items</h1>
-          <p className="pb-4 text-ash">Everything stays in this browser and in the files that you save.</p>
+          <p className="pb-4 text-ash">
+            Everything stays in this browser and in the files that you save.
+          </p>
           <Paste onChooseFile={choose} />
           <Projects />
         </div>
@@ -67,7 +76,8 @@ function Paste({ onChooseFile }: { readonly onChooseFile: () => void }) {
     <div className="rounded-md border border-dashed border-ash bg-paper px-6 py-5">
       <div className="flex items-center pb-3">
         <p>
-          <b>Drop a file anywhere</b> <span className="text-ash">JSON, NDJSON, CSV, or a project</span>
+          <b>Drop a file anywhere</b>{' '}
+          <span className="text-ash">JSON, NDJSON, CSV, or a project</span>
         </p>
         <span className="ms-auto">
           <Button onPress={onChooseFile}>Choose a file</Button>
@@ -86,7 +96,9 @@ function Paste({ onChooseFile }: { readonly onChooseFile: () => void }) {
       />
       <div className="flex items-center pt-3">
         <span className="text-sm text-ash">
-          {text.trim() === '' ? 'With nothing typed, the example becomes a row.' : 'Ctrl Enter does the same.'}
+          {text.trim() === ''
+            ? 'With nothing typed, the example becomes a row.'
+            : 'Ctrl Enter does the same.'}
         </span>
         <span className="ms-auto">
           <Button isMain onPress={show}>
@@ -104,10 +116,14 @@ function Projects() {
     <section aria-label="Projects in this browser" className="pt-8">
       <div className="flex items-baseline justify-between pb-2">
         <h2 className="text-lg font-semibold">Projects in this browser</h2>
-        <span className="text-sm text-ash">{kept === undefined ? '' : `${kept.length} of them`}</span>
+        <span className="text-sm text-ash">
+          {kept === undefined ? '' : `${kept.length} of them`}
+        </span>
       </div>
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(210px,1fr))] gap-3">
-        {kept?.map((project) => <Card key={project.id} kept={project} />)}
+        {kept?.map((project) => (
+          <Card key={project.id} kept={project} />
+        ))}
       </ul>
     </section>
   );
@@ -123,7 +139,10 @@ function Card({ kept }: { readonly kept: KeptProject }) {
         className="block w-full text-start"
         onClick={() => go({ page: 'project', id: kept.id, station: 'templates' })}
       >
-        <span className="block h-32 overflow-hidden border-b border-rule bg-white" aria-hidden="true">
+        <span
+          className="block h-32 overflow-hidden border-b border-rule bg-white"
+          aria-hidden="true"
+        >
           <span className="block w-[142%] origin-top-left scale-[0.7] rtl:origin-top-right">
             {preview.entries.map((entry) => {
               const plan = preview.plans[entry.plan];

@@ -12,8 +12,18 @@ export function WayOfARow() {
     <aside className="border-l border-rule ps-7">
       <h2 className="pb-4 font-semibold">The way of a row</h2>
       <ol className="relative flex flex-col gap-4">
-        <svg className="absolute inset-y-2 left-1 h-[calc(100%-16px)] w-4" viewBox="0 0 16 260" preserveAspectRatio="none" aria-hidden="true">
-          <path d="M8 0c6 40-6 60 0 130s5 80 0 130" fill="none" stroke="var(--madder)" strokeWidth="1.5" />
+        <svg
+          className="absolute inset-y-2 left-1 h-[calc(100%-16px)] w-4"
+          viewBox="0 0 16 260"
+          preserveAspectRatio="none"
+          aria-hidden="true"
+        >
+          <path
+            d="M8 0c6 40-6 60 0 130s5 80 0 130"
+            fill="none"
+            stroke="var(--madder)"
+            strokeWidth="1.5"
+          />
         </svg>
         {steps.map(({ words, about }, index) => (
           <li key={words} className="relative flex gap-4">
@@ -30,8 +40,9 @@ export function WayOfARow() {
       <p className="pt-6 text-ash">
         New here? The demo is whole and yours to change.
         <br />
-        <kbd className="rounded-sm border border-rule px-1 font-sans text-sm">Ctrl K</kbd> finds everything,{' '}
-        <kbd className="rounded-sm border border-rule px-1 font-sans text-sm">?</kbd> shows the keys.
+        <kbd className="rounded-sm border border-rule px-1 font-sans text-sm">Ctrl K</kbd> finds
+        everything, <kbd className="rounded-sm border border-rule px-1 font-sans text-sm">?</kbd>{' '}
+        shows the keys.
       </p>
     </aside>
   );

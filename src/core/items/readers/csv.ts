@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { failed, type Finding, type Json, ok } from '../../base';
+import { type Finding, failed, type Json, ok } from '../../base';
 import { itemFindings, type Position } from '../findings';
 import type { Item } from '../item';
 import { positionAt } from '../json-strict';
@@ -18,10 +18,13 @@ export const csv: Reader = {
   first(head, task) {
     const end = Math.max(head.lastIndexOf('\n'), head.lastIndexOf('\r'));
     if (end < 0) return undefined;
-    const rows = Papa.parse(head.slice(0, end), { delimitersToGuess: delimiters }).data;
+    const { data: rows } = parse(head.slice(0, end), likelyDelimiter(head));
     // The last row may be cut inside a quoted cell.
     const columns = columnNames(rows[0] ?? [], task.file);
-    const items = rows.slice(1, -1).filter(isFilled).map((cells) => itemOf(columns.names, cells));
+    const items = rows
+      .slice(1, -1)
+      .filter(isFilled)
+      .map((cells) => itemOf(columns.names, cells));
     return items.length === 0 ? undefined : { format: 'csv', at: '$[*]', items, findings: [] };
   },
 
@@ -30,11 +33,10 @@ export const csv: Reader = {
     const ragged = { count: 0, cells: 0, offset: 0 };
     let openQuote: number | undefined;
     let columns: Columns | undefined;
-    let delimiter: string | undefined;
+    const delimiter = likelyDelimiter(text);
     for (let from = 0; from < text.length; ) {
       const slice = text.slice(from);
-      const read = Papa.parse(slice, { preview: rowsAtOnce, delimiter: delimiter ?? '', delimitersToGuess: delimiters });
-      delimiter = read.meta.delimiter;
+      const read = parse(slice, delimiter, rowsAtOnce);
       if (openQuote === undefined && read.errors.some((each) => each.code === 'MissingQuotes')) {
         openQuote = from + lastRowStart(slice, read.data.length - 1, delimiter);
       }
@@ -60,12 +62,33 @@ export const csv: Reader = {
     const findings: Finding[] = [...columns.findings];
     if (ragged.count > 0) {
       const at = rowPosition(text, ragged.offset);
-      findings.push(itemFindings.rowsRagged(task.file, at, ragged.count, ragged.cells, columns.names.length));
+      findings.push(
+        itemFindings.rowsRagged(task.file, at, ragged.count, ragged.cells, columns.names.length),
+      );
     }
-    if (openQuote !== undefined) findings.push(itemFindings.quoteOpen(task.file, rowPosition(text, openQuote)));
+    if (openQuote !== undefined)
+      findings.push(itemFindings.quoteOpen(task.file, rowPosition(text, openQuote)));
     return ok({ format: 'csv', at: '$[*]', items, findings });
   },
 };
+
+// The package's fast mode is off: with a row limit it reports a place one row too far.
+const parse = (text: string, delimiter: string, rowCount = 0) =>
+  Papa.parse(text, { delimiter, preview: rowCount, fastMode: false });
+
+/** The delimiter that cuts the first rows into most cells, the same number in most of them. */
+function likelyDelimiter(text: string): string {
+  const head = text.slice(0, 20_000);
+  let best = { delimiter: ',', score: 0 };
+  for (const delimiter of delimiters) {
+    const rows = parse(head, delimiter, 20).data.filter(isFilled);
+    const columns = rows[0]?.length ?? 0;
+    const alike = rows.filter((cells) => cells.length === columns).length;
+    const score = columns < 2 ? 0 : (alike / rows.length) * 100 + Math.min(columns, 50);
+    if (score > best.score) best = { delimiter, score };
+  }
+  return best.delimiter;
+}
 
 interface Columns {
   readonly names: readonly string[];
@@ -91,7 +114,13 @@ function itemOf(names: readonly string[], cells: readonly string[]): Item {
   const item: Record<string, Json> = {};
   for (const [index, cell] of cells.entries()) {
     const name = names[index] ?? `column ${index + 1}`;
-    if (name === '__proto__') Object.defineProperty(item, name, { value: cell, enumerable: true, configurable: true, writable: true });
+    if (name === '__proto__')
+      Object.defineProperty(item, name, {
+        value: cell,
+        enumerable: true,
+        configurable: true,
+        writable: true,
+      });
     else item[name] = cell;
   }
   return item;
@@ -101,7 +130,7 @@ const isFilled = (cells: readonly string[]): boolean => cells.length > 1 || (cel
 
 /** Offset at which a row starts: the rows before it, read once more; only on the way to a finding. */
 function lastRowStart(slice: string, row: number, delimiter: string): number {
-  return row <= 0 ? 0 : Papa.parse(slice, { preview: row, delimiter }).meta.cursor;
+  return row <= 0 ? 0 : parse(slice, delimiter, row).meta.cursor;
 }
 
 function rowPosition(text: string, offset: number): Position {

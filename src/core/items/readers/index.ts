@@ -3,6 +3,7 @@
  * that names them. They find the list in the document themselves and say what they had to
  * assume; they neither infer types nor keep anything.
  */
-export { read, type ReadWatch } from './read';
-export type { DocumentPort, Encoding, ItemsRead, Reader, ReadPorts, ReadTask } from './reader';
+
 export { refusal } from './json';
+export { type ReadWatch, read } from './read';
+export type { DocumentPort, Encoding, ItemsRead, Reader, ReadPorts, ReadTask } from './reader';

@@ -1,7 +1,23 @@
-import { atOnce, failed, type Finding, inTurns, isRecord, type Json, ok, type Result } from '../../base';
+import {
+  atOnce,
+  type Finding,
+  failed,
+  inTurns,
+  isRecord,
+  type Json,
+  ok,
+  type Result,
+} from '../../base';
 import { itemFindings } from '../findings';
 import { asItem, type Item } from '../item';
-import { likeliestList, type ListFound, listPath, maxDepth, scanJson, type TakeElements } from '../json-scan';
+import {
+  type ListFound,
+  likeliestList,
+  listPath,
+  maxDepth,
+  scanJson,
+  type TakeElements,
+} from '../json-scan';
 import { findJsonFault, positionAt } from '../json-strict';
 import { DigitKeeper } from './numbers';
 import { itemsAtPath } from './path';
@@ -11,7 +27,9 @@ export const json: Reader = {
   format: 'json',
   extensions: ['json', 'geojson'],
 
-  looksLike: (head) => /^\s*[[{]/.test(head) || /^\s*(?:"(?:[^"\\]|\\.)*"|-?\d[\d.eE+-]*|true|false|null)\s*$/.test(head),
+  looksLike: (head) =>
+    /^\s*[[{]/.test(head) ||
+    /^\s*(?:"(?:[^"\\]|\\.)*"|-?\d[\d.eE+-]*|true|false|null)\s*$/.test(head),
 
   first(head, task) {
     if (task.at !== undefined) return undefined;
@@ -20,7 +38,12 @@ export const json: Reader = {
     const keeper = new DigitKeeper();
     try {
       const elements = keeper.parse(`[${head.slice(list.start + 1, list.wholeUntil)}]`);
-      return { format: 'json', at: listPath(list.path), items: itemsOf(elements), findings: keeper.findings(task.file) };
+      return {
+        format: 'json',
+        at: listPath(list.path),
+        items: itemsOf(elements),
+        findings: keeper.findings(task.file),
+      };
     } catch {
       return undefined;
     }
@@ -94,7 +117,11 @@ function withoutList(text: string, task: ReadTask): Result<ItemsRead, Finding> {
   }
 }
 
-async function allAtPath(text: string, task: ReadTask, at: string): Promise<Result<ItemsRead, Finding>> {
+async function allAtPath(
+  text: string,
+  task: ReadTask,
+  at: string,
+): Promise<Result<ItemsRead, Finding>> {
   const keeper = new DigitKeeper();
   let root: Json;
   try {

@@ -60,7 +60,8 @@ function parseLines(text: string, keeper: DigitKeeper): Item[] | undefined {
 }
 
 const isTooDeep = (text: string): boolean =>
-  /[[{](?:[^"\n]*[[{]){200}/.test(text) && text.split('\n').some((line) => findJsonFault(line)?.isTooDeep);
+  /[[{](?:[^"\n]*[[{]){200}/.test(text) &&
+  text.split('\n').some((line) => findJsonFault(line)?.isTooDeep);
 
 function faultyLine(slice: string, linesBefore: number, file: string) {
   let line = linesBefore;
@@ -74,5 +75,10 @@ function faultyLine(slice: string, linesBefore: number, file: string) {
       ? itemFindings.nestedTooDeep(file, at, maxDepth)
       : itemFindings.notJson(file, at, fault.wrong, 'ndjson');
   }
-  return itemFindings.notJson(file, { line: linesBefore + 1, column: 1 }, 'one value a line was expected', 'ndjson');
+  return itemFindings.notJson(
+    file,
+    { line: linesBefore + 1, column: 1 },
+    'one value a line was expected',
+    'ndjson',
+  );
 }

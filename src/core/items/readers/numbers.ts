@@ -19,7 +19,9 @@ export class DigitKeeper {
   }
 
   findings(file: string) {
-    return this.keptCount === 0 ? [] : [itemFindings.numberTooLong(file, this.keptCount, this.example)];
+    return this.keptCount === 0
+      ? []
+      : [itemFindings.numberTooLong(file, this.keptCount, this.example)];
   }
 
   private quoteLongNumbers(text: string): string {

@@ -9,14 +9,18 @@ declare module 'papaparse' {
   export interface ParseResult {
     readonly data: string[][];
     readonly errors: readonly ParseError[];
-    readonly meta: { readonly delimiter: string; readonly cursor: number; readonly truncated: boolean };
+    readonly meta: {
+      readonly delimiter: string;
+      readonly cursor: number;
+      readonly truncated: boolean;
+    };
   }
   export function parse(
     text: string,
     options: {
       readonly delimiter?: string;
       readonly preview?: number;
-      readonly delimitersToGuess?: readonly string[];
+      readonly fastMode?: boolean;
     },
   ): ParseResult;
   const papaparse: { readonly parse: typeof parse };

@@ -1,16 +1,22 @@
-import { failed, type Finding, type Json, ok, type Result } from '../../base';
+import { type Finding, failed, type Json, ok, type Result } from '../../base';
 import { itemFindings } from '../findings';
 import { asItem, type Item } from '../item';
 
 /** The items that a JSONPath (RFC 9535) selects. A path to a list itself means its elements. */
-export async function itemsAtPath(root: Json, at: string, file: string): Promise<Result<readonly Item[], Finding>> {
+export async function itemsAtPath(
+  root: Json,
+  at: string,
+  file: string,
+): Promise<Result<readonly Item[], Finding>> {
   const { jsonpath } = await import('json-p3');
   let values: readonly unknown[];
   try {
     // The package types a document as `unknown` values; ours came from JSON.parse.
     values = jsonpath.query(at, root as never).values();
   } catch (error) {
-    return failed(itemFindings.pathInvalid(file, at, error instanceof Error ? error.message : String(error)));
+    return failed(
+      itemFindings.pathInvalid(file, at, error instanceof Error ? error.message : String(error)),
+    );
   }
   const found = values as readonly Json[];
   const only = found.length === 1 ? found[0] : undefined;

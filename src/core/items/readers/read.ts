@@ -1,4 +1,4 @@
-import { failed, type Finding, ok, type Result } from '../../base';
+import { type Finding, failed, ok, type Result } from '../../base';
 import { itemFindings } from '../findings';
 import type { DocumentPort, Encoding, ItemsRead, ReadPorts, ReadTask } from './reader';
 import { readerFor } from './registry';

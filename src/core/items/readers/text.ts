@@ -20,7 +20,11 @@ export function sniffEncoding(head: Uint8Array): Encoding {
   return 'utf-8';
 }
 
-const pictureMarks: readonly { readonly kind: string; readonly at: number; readonly mark: string }[] = [
+const pictureMarks: readonly {
+  readonly kind: string;
+  readonly at: number;
+  readonly mark: string;
+}[] = [
   { kind: 'PNG', at: 1, mark: 'PNG\r\n' },
   { kind: 'JPEG', at: 0, mark: '\xff\xd8\xff' },
   { kind: 'GIF', at: 0, mark: 'GIF8' },
@@ -41,7 +45,11 @@ export function looksBinary(head: Uint8Array, encoding: Encoding): boolean {
 }
 
 /** The head's text; what a cut leaves of a character at its end is dropped. */
-export function headText(head: Uint8Array, encoding: Encoding, ports: ReadPorts): string | undefined {
+export function headText(
+  head: Uint8Array,
+  encoding: Encoding,
+  ports: ReadPorts,
+): string | undefined {
   try {
     return ports.decoder(encoding)(head, false);
   } catch {
@@ -57,11 +65,16 @@ export async function wholeText(
 ): Promise<string | undefined> {
   const decode = ports.decoder(encoding);
   const pieces: string[] = [];
-  const piece = (from: number) => document.bytes(from, Math.min(document.sizeBytes, from + bytesAtOnce));
+  const piece = (from: number) =>
+    document.bytes(from, Math.min(document.sizeBytes, from + bytesAtOnce));
   // The disk reads a few pieces ahead while one is decoded.
   const ahead: Promise<Uint8Array>[] = [];
   for (let from = 0; from < document.sizeBytes; from += bytesAtOnce) {
-    for (let next = from + ahead.length * bytesAtOnce; ahead.length < piecesAhead; next += bytesAtOnce) {
+    for (
+      let next = from + ahead.length * bytesAtOnce;
+      ahead.length < piecesAhead;
+      next += bytesAtOnce
+    ) {
       if (next >= document.sizeBytes) break;
       ahead.push(piece(next));
     }

@@ -17,8 +17,12 @@ export function setKey(source: string, key: string | null): Edit {
   return {
     name: key === null ? 'No key' : `Key is ${key}`,
     apply(project) {
-      if (withId(project.sources, source) === undefined) return failed(`There is no source "${source}".`);
-      return ok({ ...project, sources: project.sources.map((each) => (each.id === source ? { ...each, key } : each)) });
+      if (withId(project.sources, source) === undefined)
+        return failed(`There is no source "${source}".`);
+      return ok({
+        ...project,
+        sources: project.sources.map((each) => (each.id === source ? { ...each, key } : each)),
+      });
     },
   };
 }

@@ -6,4 +6,14 @@ import { addTemplate, bind, freePartId, insert, remove, restyle } from './templa
 export type { Edit } from './edit';
 export { freePartId };
 
-export const edits = { rename, setKey, choose, arrangeAs, addTemplate, bind, insert, remove, restyle } as const;
+export const edits = {
+  rename,
+  setKey,
+  choose,
+  arrangeAs,
+  addTemplate,
+  bind,
+  insert,
+  remove,
+  restyle,
+} as const;

@@ -26,7 +26,10 @@ function editList(name: string, id: string, change: (list: List) => List): Edit 
     name,
     apply(project) {
       if (withId(project.lists, id) === undefined) return failed(`There is no list "${id}".`);
-      return ok({ ...project, lists: project.lists.map((list) => (list.id === id ? change(list) : list)) });
+      return ok({
+        ...project,
+        lists: project.lists.map((list) => (list.id === id ? change(list) : list)),
+      });
     },
   };
 }

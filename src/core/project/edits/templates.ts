@@ -23,7 +23,11 @@ export interface PropertyPlace {
 }
 
 /** Feeds a property of a part; `joins` names the typing that it belongs to. */
-export function bind({ template, part, property }: PropertyPlace, binding: Binding, joins?: string): Edit {
+export function bind(
+  { template, part, property }: PropertyPlace,
+  binding: Binding,
+  joins?: string,
+): Edit {
   const what = typeof binding === 'string' ? 'Fixed words' : `Bind to ${binding.expr}`;
   const edit = editRow(`${what}, ${part}`, template, (row) => {
     const target = partWithId(row, part);
@@ -48,11 +52,18 @@ export function insert(template: string, anchor: string, side: Side, part: Part)
 }
 
 export function remove(template: string, part: string): Edit {
-  return editRow(`Remove ${part}`, template, (row) => (part === row.id ? undefined : removePart(row, part)));
+  return editRow(`Remove ${part}`, template, (row) =>
+    part === row.id ? undefined : removePart(row, part),
+  );
 }
 
 /** Changes how a part looks; `name` says what in the list of steps. */
-export function restyle(template: string, part: string, name: string, change: (part: Part) => Part): Edit {
+export function restyle(
+  template: string,
+  part: string,
+  name: string,
+  change: (part: Part) => Part,
+): Edit {
   return editRow(`${name}, ${part}`, template, (row) =>
     partWithId(row, part) === undefined ? undefined : replacePart(row, part, change),
   );
@@ -67,20 +78,26 @@ export function addTemplate(template: Template): Edit {
   return {
     name: `Add template ${template.name}`,
     apply(project) {
-      if (withId(project.templates, template.id)) return failed(`There is a template "${template.id}" already.`);
+      if (withId(project.templates, template.id))
+        return failed(`There is a template "${template.id}" already.`);
       return ok({ ...project, templates: [...project.templates, template] });
     },
   };
 }
 
-function editRow(name: string, id: string, change: (row: StackPart) => StackPart | undefined): Edit {
+function editRow(
+  name: string,
+  id: string,
+  change: (row: StackPart) => StackPart | undefined,
+): Edit {
   return {
     name,
     apply(project: Project) {
       const template = withId(project.templates, id);
       if (template === undefined) return failed(`There is no template "${id}".`);
       const row = change(template.row);
-      if (row === undefined) return failed('That part is not in the template, or has no such property.');
+      if (row === undefined)
+        return failed('That part is not in the template, or has no such property.');
       const templates = project.templates.map((each) => (each.id === id ? { ...each, row } : each));
       return ok({ ...project, templates });
     },

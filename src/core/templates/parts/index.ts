@@ -8,8 +8,8 @@ import { type StackPart, stack } from './stack';
 
 export type Part = LabelPart | ImagePart | StackPart;
 export type BindableProperty = 'text' | 'picture';
-export type { ImagePart, LabelPart, StackPart };
 export type { Size } from './size';
 export type { Padding } from './stack';
+export type { ImagePart, LabelPart, StackPart };
 
 export const partKinds = { label, image, stack } as const;

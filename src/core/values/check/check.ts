@@ -12,7 +12,11 @@ export type Checked = Span & { readonly type: ResultType; readonly mayBeMissing:
     | { readonly kind: 'item' }
     | { readonly kind: 'field'; readonly name: string }
     | { readonly kind: 'member'; readonly of: Checked; readonly name: string; readonly step: Span }
-    | { readonly kind: 'template'; readonly texts: readonly string[]; readonly holes: readonly Checked[] }
+    | {
+        readonly kind: 'template';
+        readonly texts: readonly string[];
+        readonly holes: readonly Checked[];
+      }
     | { readonly kind: 'fallback'; readonly left: Checked; readonly right: Checked }
   );
 
@@ -45,20 +49,45 @@ export function check(expr: Expr, fields: readonly Field[]): CheckResult {
 
   function literal(node: Expr & { kind: 'literal' }): Checked {
     const { value, from, to } = node;
-    if (value === null) return { kind: 'literal', value: undefined, type: { type: 'unknown' }, mayBeMissing: true, from, to };
-    const type = typeof value === 'string' ? 'text' : typeof value === 'boolean' ? 'boolean' : 'number';
+    if (value === null)
+      return {
+        kind: 'literal',
+        value: undefined,
+        type: { type: 'unknown' },
+        mayBeMissing: true,
+        from,
+        to,
+      };
+    const type =
+      typeof value === 'string' ? 'text' : typeof value === 'boolean' ? 'boolean' : 'number';
     return { kind: 'literal', value, type: { type }, mayBeMissing: false, from, to };
   }
 
   function name(node: Expr & { kind: 'name' }): Checked | undefined {
     const span = { from: node.from, to: node.to };
+    // A field that is called "item" itself is item.item.
+    if (node.name === 'item') {
+      return { kind: 'item', type: { type: 'record', fields }, mayBeMissing: false, ...span };
+    }
     const field = fieldNamed(fields, node.name);
     if (field !== undefined) {
-      return { kind: 'field', name: field.name, type: field, mayBeMissing: !field.required, ...span };
+      return {
+        kind: 'field',
+        name: field.name,
+        type: field,
+        mayBeMissing: !field.required,
+        ...span,
+      };
     }
-    if (node.name === 'item') return { kind: 'item', type: { type: 'record', fields }, mayBeMissing: false, ...span };
     const names = fields.map((each) => each.name);
-    findings.push(valueFindings.unknownName(span, node.name, writable(nearest(node.name, names)), listed(names)));
+    findings.push(
+      valueFindings.unknownName(
+        span,
+        node.name,
+        writable(nearest(node.name, names)),
+        listed(names),
+      ),
+    );
     return undefined;
   }
 
@@ -74,12 +103,15 @@ export function check(expr: Expr, fields: readonly Field[]): CheckResult {
     if (field === undefined) {
       const names = type.fields.map((each) => each.name);
       const near = nearest(node.name, names);
-      findings.push(valueFindings.noSuchStep(node.step, inWords(of), node.name, writable(near), listed(names)));
+      findings.push(
+        valueFindings.noSuchStep(node.step, inWords(of), node.name, writable(near), listed(names)),
+      );
       return undefined;
     }
     const { name: step, from, to } = { name: node.name, from: node.from, to: node.to };
     const mayBeMissing = of.mayBeMissing || !field.required;
-    if (of.kind === 'item') return { kind: 'field', name: step, type: field, mayBeMissing, from, to };
+    if (of.kind === 'item')
+      return { kind: 'field', name: step, type: field, mayBeMissing, from, to };
     return { kind: 'member', of, name: step, step: node.step, type: field, mayBeMissing, from, to };
   }
 
@@ -93,7 +125,15 @@ export function check(expr: Expr, fields: readonly Field[]): CheckResult {
       if (finding !== undefined) findings.push(finding);
     }
     const { texts, from, to } = node;
-    return { kind: 'template', texts, holes, type: { type: 'text' }, mayBeMissing: false, from, to };
+    return {
+      kind: 'template',
+      texts,
+      holes,
+      type: { type: 'text' },
+      mayBeMissing: false,
+      from,
+      to,
+    };
   }
 
   function fallback(node: Expr & { kind: 'fallback' }): Checked | undefined {
@@ -111,7 +151,8 @@ export function showableFinding(checked: Checked): Finding | undefined {
   const { type } = checked;
   if (type.type === 'either' ? type.of.every(isShowable) : isShowable(type)) return undefined;
   if (checked.kind === 'literal') return undefined;
-  const inside = type.type === 'record' ? type.fields.filter(isShowable).map((field) => field.name) : [];
+  const inside =
+    type.type === 'record' ? type.fields.filter(isShowable).map((field) => field.name) : [];
   const what = inWords(checked);
   const steps = inside.slice(0, 6).map((step) => pathText([...what.split('.'), step]));
   return valueFindings.notShowable(checked, what, typeOfResult(type), steps);
@@ -120,10 +161,13 @@ export function showableFinding(checked: Checked): Finding | undefined {
 function common(left: Checked, right: Checked): ResultType {
   if (left.kind === 'literal' && left.value === undefined) return right.type;
   if (right.kind === 'literal' && right.value === undefined) return left.type;
-  const types = [left.type, right.type].flatMap((type) => (type.type === 'either' ? type.of : [type]));
+  const types = [left.type, right.type].flatMap((type) =>
+    type.type === 'either' ? type.of : [type],
+  );
   const names = new Set(types.map((type) => type.type));
   if (names.size === 1) return left.type;
-  if ([...names].every((each) => each === 'number' || each === 'integer')) return { type: 'number' };
+  if ([...names].every((each) => each === 'number' || each === 'integer'))
+    return { type: 'number' };
   return { type: 'either', of: types };
 }
 
@@ -133,7 +177,9 @@ export function typeOfResult(type: ResultType): string {
 
 const article = (type: ResultType): string => {
   const words = typeOfResult(type);
-  return words === 'text' || words === 'unknown' ? words : `${/^[aeiou]/.test(words) ? 'an' : 'a'} ${words}`;
+  return words === 'text' || words === 'unknown'
+    ? words
+    : `${/^[aeiou]/.test(words) ? 'an' : 'a'} ${words}`;
 };
 
 /** What a node is called in messages: its path, or "this" where it has none. */
@@ -149,11 +195,14 @@ const writable = (name: string | undefined): string | undefined =>
 const listed = (names: readonly string[]): string =>
   names.length === 0 ? 'none' : names.slice(0, 8).join(', ') + (names.length > 8 ? ' …' : '');
 
-const isPlainName = (name: string): boolean => /^[\p{ID_Start}$_][\p{ID_Continue}$]*$/u.test(name) && !reserved.has(name);
+const isPlainName = (name: string): boolean =>
+  /^[\p{ID_Start}$_][\p{ID_Continue}$]*$/u.test(name) && !reserved.has(name);
 
 const reserved = new Set(
-  ('break case catch class const continue debugger default delete do else export extends false finally for function if ' +
-    'import in instanceof new null return super switch this throw true try typeof var void while with item').split(' '),
+  (
+    'break case catch class const continue debugger default delete do else export extends false finally for function if ' +
+    'import in instanceof new null return super switch this throw true try typeof var void while with item'
+  ).split(' '),
 );
 
 /** The expression that reads a path: `maker.town`, or `item["first name"]` where a name needs quotes. */
@@ -161,5 +210,8 @@ export function pathText(path: readonly string[]): string {
   const [first, ...rest] = path;
   if (first === undefined) return 'item';
   const start = isPlainName(first) ? first : `item[${JSON.stringify(first)}]`;
-  return rest.reduce((text, step) => text + (isPlainName(step) ? `.${step}` : `[${JSON.stringify(step)}]`), start);
+  return rest.reduce(
+    (text, step) => text + (isPlainName(step) ? `.${step}` : `[${JSON.stringify(step)}]`),
+    start,
+  );
 }

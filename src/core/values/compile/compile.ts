@@ -38,7 +38,8 @@ function template(texts: readonly string[], holes: readonly Evaluate[]): Evaluat
   const first = texts[0] ?? '';
   return (item) => {
     let text = first;
-    for (let i = 0; i < holes.length; i += 1) text += (plainText(holes[i]?.(item)) ?? '') + (texts[i + 1] ?? '');
+    for (let i = 0; i < holes.length; i += 1)
+      text += (plainText(holes[i]?.(item)) ?? '') + (texts[i + 1] ?? '');
     return text;
   };
 }

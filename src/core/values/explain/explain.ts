@@ -28,14 +28,20 @@ export function explain(checked: Checked, item: JsonRecord): Explained {
   function visit(node: Checked): { readonly value: Value; readonly missing?: string } {
     switch (node.kind) {
       case 'literal':
-        return step(node, 'text', node.value, node.value === undefined ? 'null is no value' : undefined);
+        return step(
+          node,
+          'text',
+          node.value,
+          node.value === undefined ? 'null is no value' : undefined,
+        );
       case 'item':
         return { value: item };
       case 'field':
         return step(node, node.name, ...read(node, item, 'this item'));
       case 'member': {
         const of = visit(node.of);
-        if (!isRecord(of.value)) return step(node, node.name, undefined, of.missing ?? 'nothing to go into');
+        if (!isRecord(of.value))
+          return step(node, node.name, undefined, of.missing ?? 'nothing to go into');
         return step(node, node.name, ...read(node, of.value, labelOf(node.of)));
       }
       case 'template':
@@ -63,7 +69,11 @@ export function explain(checked: Checked, item: JsonRecord): Explained {
 }
 
 /** The value of a named step and, where it has none, why. */
-function read(node: Checked & { name: string }, record: JsonRecord, whose: string): [Value, string | undefined] {
+function read(
+  node: Checked & { name: string },
+  record: JsonRecord,
+  whose: string,
+): [Value, string | undefined] {
   const value = load(node.name, node.type)(record);
   if (value !== undefined) return [value, undefined];
   const raw = ownValue(record, node.name);

@@ -1,5 +1,5 @@
 import { type Expression, type PrivateIdentifier, parseExpressionAt, type Super } from 'acorn';
-import { failed, type Finding, ok, type Result } from '../../base';
+import { type Finding, failed, ok, type Result } from '../../base';
 import { type Span, valueFindings } from '../findings';
 import type { Expr } from './tree';
 
@@ -16,7 +16,8 @@ class Refused extends Error {
 export function readExpression(text: string): Result<Expr, Finding> {
   if (text.trim() === '') return failed(valueFindings.empty());
   if (text.length > longest) return failed(valueFindings.tooLong(text.length, longest));
-  if (nesting(text) > deepest) return failed(valueFindings.tooDeep({ from: 0, to: text.length }, deepest));
+  if (nesting(text) > deepest)
+    return failed(valueFindings.tooDeep({ from: 0, to: text.length }, deepest));
   try {
     const node = parseExpressionAt(text, 0, { ecmaVersion: 2022 });
     const rest = text.slice(node.end).search(/\S/);
@@ -47,10 +48,12 @@ function syntaxFinding(error: unknown, text: string): Finding {
   if (error instanceof SyntaxError && 'pos' in error && typeof error.pos === 'number') {
     const at = Math.min(error.pos, text.length);
     const wrong = error.message.replace(/ \(\d+:\d+\)$/, '');
-    const words = at >= text.length ? 'it ends too early' : wrong.charAt(0).toLowerCase() + wrong.slice(1);
+    const words =
+      at >= text.length ? 'it ends too early' : wrong.charAt(0).toLowerCase() + wrong.slice(1);
     return valueFindings.syntax({ from: at, to: Math.min(at + 1, text.length) }, words);
   }
-  if (error instanceof RangeError) return valueFindings.tooDeep({ from: 0, to: text.length }, deepest);
+  if (error instanceof RangeError)
+    return valueFindings.tooDeep({ from: 0, to: text.length }, deepest);
   throw error;
 }
 
@@ -95,7 +98,8 @@ function convert(node: Expression | PrivateIdentifier | Super, depth: number): E
 /** `a.b` and `a["b c"]`: the step's name is known without looking at an item. */
 function stepName(property: Expression | PrivateIdentifier, isComputed: boolean): string {
   if (!isComputed && property.type === 'Identifier') return property.name;
-  if (isComputed && property.type === 'Literal' && typeof property.value === 'string') return property.value;
+  if (isComputed && property.type === 'Literal' && typeof property.value === 'string')
+    return property.value;
   return refuse(
     { from: property.start, to: property.end },
     'A computed step',
@@ -104,10 +108,19 @@ function stepName(property: Expression | PrivateIdentifier, isComputed: boolean)
 }
 
 function literalValue(value: unknown, span: Span): string | number | boolean | null {
-  if (value === null || typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean') {
+  if (
+    value === null ||
+    typeof value === 'string' ||
+    typeof value === 'number' ||
+    typeof value === 'boolean'
+  ) {
     return value;
   }
-  return refuse(span, 'A regular expression or big number', 'Write a text in quotes, or a plain number.');
+  return refuse(
+    span,
+    'A regular expression or big number',
+    'Write a text in quotes, or a plain number.',
+  );
 }
 
 const notYet = 'Names, a.b, literals, `text ${value}` and ?? can be used.';

@@ -4,6 +4,15 @@ import type { Span } from '../findings';
 export type Expr =
   | (Span & { readonly kind: 'literal'; readonly value: string | number | boolean | null })
   | (Span & { readonly kind: 'name'; readonly name: string })
-  | (Span & { readonly kind: 'member'; readonly of: Expr; readonly name: string; readonly step: Span })
-  | (Span & { readonly kind: 'template'; readonly texts: readonly string[]; readonly holes: readonly Expr[] })
+  | (Span & {
+      readonly kind: 'member';
+      readonly of: Expr;
+      readonly name: string;
+      readonly step: Span;
+    })
+  | (Span & {
+      readonly kind: 'template';
+      readonly texts: readonly string[];
+      readonly holes: readonly Expr[];
+    })
   | (Span & { readonly kind: 'fallback'; readonly left: Expr; readonly right: Expr });

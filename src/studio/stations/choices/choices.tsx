@@ -23,11 +23,21 @@ export function Choices() {
       <table className="w-full">
         <thead className="text-start">
           <tr className="border-b border-ink">
-            <th scope="col" className="w-8 py-1 text-start">#</th>
-            <th scope="col" className="text-start">when</th>
-            <th scope="col" className="text-start">template</th>
-            <th scope="col" className="text-start">as a row</th>
-            <th scope="col" className="text-end">items</th>
+            <th scope="col" className="w-8 py-1 text-start">
+              #
+            </th>
+            <th scope="col" className="text-start">
+              when
+            </th>
+            <th scope="col" className="text-start">
+              template
+            </th>
+            <th scope="col" className="text-start">
+              as a row
+            </th>
+            <th scope="col" className="text-end">
+              items
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -39,7 +49,11 @@ export function Choices() {
                 key={type.id}
                 number={String(index + 1)}
                 words={type.name}
-                about={type.value === null ? 'every item' : `${withId(project.sources, list.source)?.discriminator} is “${type.value}”`}
+                about={
+                  type.value === null
+                    ? 'every item'
+                    : `${withId(project.sources, list.source)?.discriminator} is “${type.value}”`
+                }
                 template={choice === undefined ? undefined : choice.template}
                 type={type}
                 project={project}
@@ -86,7 +100,12 @@ function Line({ number, words, about, template, type, project, itemCount, onChoo
     })),
     { words: 'left out on purpose', isChosen: template === null, onChoose: () => onChoose(null) },
   ];
-  if (type !== undefined) entries.push({ words: 'a new template', hint: 'drafted', onChoose: () => void chooseNew(type, project, onChoose) });
+  if (type !== undefined)
+    entries.push({
+      words: 'a new template',
+      hint: 'drafted',
+      onChoose: () => void chooseNew(type, project, onChoose),
+    });
   const chosen = typeof template === 'string' ? withId(project.templates, template) : undefined;
   const shownWords = template === null ? 'left out' : (chosen?.name ?? template ?? 'as otherwise');
   return (
@@ -100,7 +119,9 @@ function Line({ number, words, about, template, type, project, itemCount, onChoo
         <MenuButton label={`Template for ${words}`} words={shownWords} entries={entries} />
       </td>
       <td className="w-72 py-2 pe-4">
-        {typeof template === 'string' && itemCount > 0 && <Example template={template} type={type} />}
+        {typeof template === 'string' && itemCount > 0 && (
+          <Example template={template} type={type} />
+        )}
         {template === null && itemCount > 0 && <span className="text-ash">no row</span>}
       </td>
       <td className="text-end font-semibold tabular-nums">
@@ -120,7 +141,11 @@ function Line({ number, words, about, template, type, project, itemCount, onChoo
 }
 
 /** A template of its own for the type, with the likeliest title, and at once its choice. */
-async function chooseNew(type: ItemType, project: Project, onChoose: (template: string) => void): Promise<void> {
+async function chooseNew(
+  type: ItemType,
+  project: Project,
+  onChoose: (template: string) => void,
+): Promise<void> {
   const items = await engine().items(type.source, { from: 0, to: 400 });
   const taken = project.templates.map((template) => template.id);
   const template = draftTemplate(type, items, taken);
@@ -128,7 +153,13 @@ async function chooseNew(type: ItemType, project: Project, onChoose: (template: 
 }
 
 /** A real item of the type, drawn with the template. */
-function Example({ template, type }: { readonly template: string; readonly type: ItemType | undefined }) {
+function Example({
+  template,
+  type,
+}: {
+  readonly template: string;
+  readonly type: ItemType | undefined;
+}) {
   const { view } = useSession();
   const project = useProject();
   const [entry, setEntry] = useState<Entry>();
@@ -145,7 +176,8 @@ function Example({ template, type }: { readonly template: string; readonly type:
       isLatest = false;
     };
   }, [template, type, view]);
-  if (plan === undefined || entry === undefined || entry.texts.length !== plan.slots.length) return null;
+  if (plan === undefined || entry === undefined || entry.texts.length !== plan.slots.length)
+    return null;
   return (
     <div className="overflow-hidden rounded-md border border-rule">
       <RowPicture plan={plan} entry={entry} pictures={project?.pictures ?? []} />

@@ -52,7 +52,10 @@ function SourceLine({ source }: { readonly source: Source }) {
             if (file !== undefined) void bring(file, file.name);
           }}
         />
-        <Button onPress={() => input.current?.click()} title="Dropping a file anywhere does the same">
+        <Button
+          onPress={() => input.current?.click()}
+          title="Dropping a file anywhere does the same"
+        >
           Bring other items
         </Button>
       </span>
@@ -60,7 +63,13 @@ function SourceLine({ source }: { readonly source: Source }) {
   );
 }
 
-function Lists({ source, types }: { readonly source: Source; readonly types: readonly ItemType[] }) {
+function Lists({
+  source,
+  types,
+}: {
+  readonly source: Source;
+  readonly types: readonly ItemType[];
+}) {
   const project = useProject();
   const { view } = useSession();
   return (
@@ -68,12 +77,17 @@ function Lists({ source, types }: { readonly source: Source; readonly types: rea
       <Heading>Sources</Heading>
       <ul>
         {project?.sources.map((each) => (
-          <li key={each.id} className="-mx-3 flex justify-between bg-chosen px-3 py-0.5 font-semibold">
+          <li
+            key={each.id}
+            className="-mx-3 flex justify-between bg-chosen px-3 py-0.5 font-semibold"
+          >
             {each.name} <span className="font-normal text-ash">{view?.itemCount}</span>
           </li>
         ))}
       </ul>
-      <p className="pb-2 text-sm text-ash">Drop or paste more anywhere: they become a project of their own.</p>
+      <p className="pb-2 text-sm text-ash">
+        Drop or paste more anywhere: they become a project of their own.
+      </p>
       <Heading>Item types</Heading>
       <ul>
         {types.map((type) => (
@@ -92,7 +106,12 @@ function Lists({ source, types }: { readonly source: Source; readonly types: rea
         label="Key"
         words={source.key ?? 'position'}
         entries={[
-          { words: 'position', hint: 'no key', isChosen: source.key === null, onChoose: () => make(edits.setKey(source.id, null)) },
+          {
+            words: 'position',
+            hint: 'no key',
+            isChosen: source.key === null,
+            onChoose: () => make(edits.setKey(source.id, null)),
+          },
           ...keyFields(types).map((name) => ({
             words: name,
             isChosen: source.key === name,
@@ -110,17 +129,28 @@ function keyFields(types: readonly ItemType[]): string[] {
   const names = (first?.fields ?? [])
     .filter((field) => field.required && (field.type === 'text' || field.type === 'integer'))
     .map((field) => field.name);
-  return names.filter((name) => rest.every((type) => type.fields.some((field) => field.name === name)));
+  return names.filter((name) =>
+    rest.every((type) => type.fields.some((field) => field.name === name)),
+  );
 }
 
-function FieldDetail({ source, types }: { readonly source: Source; readonly types: readonly ItemType[] }) {
+function FieldDetail({
+  source,
+  types,
+}: {
+  readonly source: Source;
+  readonly types: readonly ItemType[];
+}) {
   const { route } = useRoute();
   const name = route.page === 'project' ? route.field : undefined;
-  const owners = types.flatMap((type) => type.fields.filter((field) => field.name === name).map((field) => ({ type, field })));
+  const owners = types.flatMap((type) =>
+    type.fields.filter((field) => field.name === name).map((field) => ({ type, field })),
+  );
   if (name === undefined || owners.length === 0) {
     return (
       <p className="border-t border-rule bg-paper px-4 py-3 text-ash">
-        Press a column’s head to see what is known of the field. Press a row to have its item at hand.
+        Press a column’s head to see what is known of the field. Press a row to have its item at
+        hand.
       </p>
     );
   }
@@ -129,8 +159,14 @@ function FieldDetail({ source, types }: { readonly source: Source; readonly type
       <div className="flex items-center gap-3 pb-1">
         <h2 className="font-semibold">{name}</h2>
         {source.key === name && <span className="text-sm text-woad">the key</span>}
-        {source.discriminator === name && <span className="text-sm text-woad">tells the types apart</span>}
-        <button type="button" className="ms-auto text-sm text-ash underline" onClick={() => goWithin({ field: undefined })}>
+        {source.discriminator === name && (
+          <span className="text-sm text-woad">tells the types apart</span>
+        )}
+        <button
+          type="button"
+          className="ms-auto text-sm text-ash underline"
+          onClick={() => goWithin({ field: undefined })}
+        >
           put away
         </button>
       </div>

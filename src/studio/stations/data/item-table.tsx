@@ -25,22 +25,24 @@ export function ItemTable({ source, types }: ItemTableProps) {
   const { route } = useRoute();
   const field = route.page === 'project' ? route.field : undefined;
   const itemCount = view?.itemCount ?? 0;
-  const host = useRef<HTMLDivElement>(null);
+  const host = useRef<HTMLElement>(null);
   const [range, setRange] = useState<Range>({ from: 0, to: 24 });
   const rows = useItems(source.id, range, itemCount);
   const see = () => {
     const { scrollTop = 0, clientHeight = 600 } = host.current ?? {};
     const from = Math.max(0, Math.floor(scrollTop / rowPx) - overscan);
-    setRange({ from, to: Math.min(itemCount, from + Math.ceil(clientHeight / rowPx) + 2 * overscan) });
+    setRange({
+      from,
+      to: Math.min(itemCount, from + Math.ceil(clientHeight / rowPx) + 2 * overscan),
+    });
   };
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new count is a new height of the content
   useEffect(see, [itemCount]);
   return (
-    <div
+    <section
       ref={host}
-      // biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region must be reachable by keyboard
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard
       tabIndex={0}
-      role="region"
       aria-label="Items"
       className="min-h-0 overflow-auto"
       onScroll={see}
@@ -58,14 +60,24 @@ export function ItemTable({ source, types }: ItemTableProps) {
         <thead className="sticky top-0 z-10 bg-wool">
           <tr>
             {columns.map((column) => (
-              <th key={column.name} scope="col" className="border-b border-ink px-2 py-1 text-start align-top font-normal">
+              <th
+                key={column.name}
+                scope="col"
+                className="border-b border-ink px-2 py-1 text-start align-top font-normal"
+              >
                 <button
                   type="button"
                   className="block w-full truncate text-start"
                   aria-pressed={column.name === field}
-                  onClick={() => goWithin({ field: column.name === field ? undefined : column.name }, 'replace')}
+                  onClick={() =>
+                    goWithin({ field: column.name === field ? undefined : column.name }, 'replace')
+                  }
                 >
-                  <span className={column.name === field ? 'font-semibold text-woad' : 'font-semibold'}>{column.name}</span>
+                  <span
+                    className={column.name === field ? 'font-semibold text-woad' : 'font-semibold'}
+                  >
+                    {column.name}
+                  </span>
                   <span className="flex items-center gap-1.5 text-ash">
                     <TypeMark type={column} />
                     {column.name === source.key ? 'key, ' : ''}
@@ -83,19 +95,31 @@ export function ItemTable({ source, types }: ItemTableProps) {
             const position = rows.from + offset;
             const type = typeOf(types, source, item);
             return (
-              <ItemRow key={position} {...{ item, position, columns, type }} isAtHand={position === atHand?.item} />
+              <ItemRow
+                key={position}
+                {...{ item, position, columns, type }}
+                isAtHand={position === atHand?.item}
+              />
             );
           })}
           <Spacer heightPx={Math.max(0, itemCount - range.to) * rowPx} columns={columns.length} />
         </tbody>
       </table>
-    </div>
+    </section>
   );
 }
 
 /** Fixed from the first row on: a table that measures its cells lays out anew at every scroll. */
 function widthOf(column: Field): number {
-  const widths = { text: 168, number: 104, integer: 104, boolean: 96, record: 200, list: 120, unknown: 120 };
+  const widths = {
+    text: 168,
+    number: 104,
+    integer: 104,
+    boolean: 96,
+    record: 200,
+    list: 120,
+    unknown: 120,
+  };
   return Math.max(widths[column.type], 26 + column.name.length * 7);
 }
 
@@ -133,14 +157,20 @@ function columnsOf(types: readonly ItemType[]): readonly Field[] {
 function Spacer({ heightPx, columns }: { readonly heightPx: number; readonly columns: number }) {
   if (heightPx <= 0) return null;
   return (
-    <tr aria-hidden="true">
+    <tr>
       <td colSpan={columns} style={{ height: Math.min(heightPx, highestPx) }} />
     </tr>
   );
 }
 
-function typeOf(types: readonly ItemType[], { discriminator }: Source, item: Item): ItemType | undefined {
-  return discriminator === null ? types[0] : types.find((each) => each.value === item[discriminator]);
+function typeOf(
+  types: readonly ItemType[],
+  { discriminator }: Source,
+  item: Item,
+): ItemType | undefined {
+  return discriminator === null
+    ? types[0]
+    : types.find((each) => each.value === item[discriminator]);
 }
 
 interface ItemRowProps {
@@ -152,7 +182,6 @@ interface ItemRowProps {
 }
 
 const ItemRow = memo(({ item, position, columns, type, isAtHand }: ItemRowProps) => (
-  // biome-ignore lint/a11y/useKeyWithClickEvents: the item bar and its keys do the same
   <tr
     aria-rowindex={position + 2}
     className={`h-[26px] cursor-default ${isAtHand ? 'bg-chosen' : 'hover:bg-paper'}`}
@@ -169,9 +198,11 @@ const ItemRow = memo(({ item, position, columns, type, isAtHand }: ItemRowProps)
 function Cell({ value, isOwn }: { readonly value: Json | undefined; readonly isOwn: boolean }) {
   const look = 'truncate border-b border-rule px-2';
   if (value === undefined && !isOwn) return <td className={look} />;
-  if (value === undefined || value === null) return <td className={`${look} text-madder italic`}>missing</td>;
+  if (value === undefined || value === null)
+    return <td className={`${look} text-madder italic`}>missing</td>;
   if (value === '') return <td className={`${look} text-ash italic`}>empty</td>;
-  if (typeof value === 'number') return <td className={`${look} text-end tabular-nums`}>{value}</td>;
+  if (typeof value === 'number')
+    return <td className={`${look} text-end tabular-nums`}>{value}</td>;
   if (typeof value === 'string') {
     return (
       <td className={look} dir="auto">
@@ -187,5 +218,10 @@ function nestedInWords(value: Json): string {
   if (Array.isArray(value)) return `${value.length} in list`;
   if (!isRecord(value)) return '';
   const inside = Object.entries(value).slice(0, 3);
-  return inside.map(([name, each]) => `${name}: ${typeof each === 'object' && each !== null ? '…' : String(each)}`).join(', ');
+  return inside
+    .map(
+      ([name, each]) =>
+        `${name}: ${typeof each === 'object' && each !== null ? '…' : String(each)}`,
+    )
+    .join(', ');
 }

@@ -32,7 +32,9 @@ export function HandOff() {
     <div className="grid h-full grid-cols-[250px_1fr_316px] grid-rows-[40px_1fr]">
       <div className="col-span-3 flex items-center gap-3 border-b border-rule px-3">
         <h1 className="font-semibold">Hand-off</h1>
-        <span className={`rounded-full border px-2.5 text-sm ${errors > 0 ? 'border-madder text-madder' : 'border-moss text-moss'}`}>
+        <span
+          className={`rounded-full border px-2.5 text-sm ${errors > 0 ? 'border-madder text-madder' : 'border-moss text-moss'}`}
+        >
           {errors > 0 ? `${errors} errors` : 'no errors'}, {findings.length - errors} warnings
         </span>
         <span className="ms-auto">
@@ -46,11 +48,13 @@ export function HandOff() {
         <Heading>What is written</Heading>
         <p className="-mx-3 flex justify-between gap-2 bg-chosen px-3 py-1">
           <span className="truncate font-semibold">{name}</span>
-          <span className="whitespace-nowrap text-ash">{file === undefined ? '…' : sizeInWords(file.bytes)}</span>
+          <span className="whitespace-nowrap text-ash">
+            {file === undefined ? '…' : sizeInWords(file.bytes)}
+          </span>
         </p>
         <p className="pt-2 text-sm text-ash">
-          One file: sources, types, templates, choices, arrangement, pictures and, last, the items, one a line. Open it
-          in any browser, or give it to the command line.
+          One file: sources, types, templates, choices, arrangement, pictures and, last, the items,
+          one a line. Open it in any browser, or give it to the command line.
         </p>
       </div>
       <FileText text={file?.text ?? ''} isCut={file !== undefined && file.bytes > mostShownChars} />
@@ -62,8 +66,8 @@ export function HandOff() {
         <Code text={`yarncard resolve "${name}"`} />
         <h2 className="pt-4 font-semibold">In version control</h2>
         <p className="py-1 text-ash">
-          Keys and lists keep their order and every part stands on lines of its own, so an edit changes the lines that
-          it concerns.
+          Keys and lists keep their order and every part stands on lines of its own, so an edit
+          changes the lines that it concerns.
         </p>
       </aside>
     </div>
@@ -75,13 +79,16 @@ function FileText({ text, isCut }: { readonly text: string; readonly isCut: bool
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region must be reachable by keyboard
     <section tabIndex={0} aria-label="The file" className="overflow-auto bg-paper py-2">
       <ol className="list-inside font-mono text-sm leading-5">
-        {text.split('\n').slice(0, 2_000).map((line, index) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a line of a text is its number
-          <li key={index} className="flex gap-3 px-3 whitespace-pre">
-            <span className="w-9 shrink-0 text-end text-ash select-none">{index + 1}</span>
-            {line.length > 300 ? `${line.slice(0, 300)} …` : line}
-          </li>
-        ))}
+        {text
+          .split('\n')
+          .slice(0, 2_000)
+          .map((line, index) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: a line of a text is its number
+            <li key={index} className="flex gap-3 px-3 whitespace-pre">
+              <span className="w-9 shrink-0 text-end text-ash select-none">{index + 1}</span>
+              {line.length > 300 ? `${line.slice(0, 300)} …` : line}
+            </li>
+          ))}
       </ol>
       {isCut && <p className="px-3 py-2 text-ash">… and so on to the end of the file.</p>}
     </section>
@@ -90,7 +97,9 @@ function FileText({ text, isCut }: { readonly text: string; readonly isCut: bool
 
 function Code({ text }: { readonly text: string }) {
   return (
-    <pre className="rounded-md bg-ink px-3 py-2 font-mono text-sm wrap-anywhere whitespace-pre-wrap text-paper">{text}</pre>
+    <pre className="rounded-md bg-ink px-3 py-2 font-mono text-sm wrap-anywhere whitespace-pre-wrap text-paper">
+      {text}
+    </pre>
   );
 }
 

@@ -46,11 +46,25 @@ export function List() {
           </Row>
         )}
         <Row words="gap">
-          <NumberField label="Gap" value={arrangement.gap} least={0} most={200} onChange={(gap) => set({ ...arrangement, gap })} />
-          <span className="ps-2 text-ash">px between {arrangement.kind === 'grid' ? 'rows and columns' : 'rows'}</span>
+          <NumberField
+            label="Gap"
+            value={arrangement.gap}
+            least={0}
+            most={200}
+            onChange={(gap) => set({ ...arrangement, gap })}
+          />
+          <span className="ps-2 text-ash">
+            px between {arrangement.kind === 'grid' ? 'rows and columns' : 'rows'}
+          </span>
         </Row>
         <Row words="edges">
-          <NumberField label="Edges" value={arrangement.edge} least={0} most={200} onChange={(edge) => set({ ...arrangement, edge })} />
+          <NumberField
+            label="Edges"
+            value={arrangement.edge}
+            least={0}
+            most={200}
+            onChange={(edge) => set({ ...arrangement, edge })}
+          />
           <span className="ps-2 text-ash">px all round</span>
         </Row>
         {arrangement.kind === 'list' && (
@@ -68,9 +82,14 @@ export function List() {
         )}
         <h2 className="mt-4 border-t border-rule pt-3 font-semibold">How wide it comes out</h2>
         <p className="py-1 font-mono" data-testid="sum">
-          {cellSum(device.widthPx, { columns: arrangement.kind === 'grid' ? arrangement.columns : 1, ...arrangement })}
+          {cellSum(device.widthPx, {
+            columns: arrangement.kind === 'grid' ? arrangement.columns : 1,
+            ...arrangement,
+          })}
         </p>
-        <p className="text-ash">width − edges − gaps, by {arrangement.kind === 'grid' ? 'columns' : 'one column'}</p>
+        <p className="text-ash">
+          width − edges − gaps, by {arrangement.kind === 'grid' ? 'columns' : 'one column'}
+        </p>
         <p className="pt-3 text-ash">
           {entryCount} entries in {view?.sequence.lineHeights.length ?? 0} lines.
         </p>

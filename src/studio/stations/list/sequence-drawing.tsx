@@ -22,16 +22,21 @@ export function SequenceDrawing({ arrangement, entryCount }: SequenceDrawingProp
             )}
             <div
               className="flex"
-              style={{ gap: Math.min(12, arrangement.gap / 2), marginTop: index > 0 ? Math.min(12, arrangement.gap / 2) : 0 }}
+              style={{
+                gap: Math.min(12, arrangement.gap / 2),
+                marginTop: index > 0 ? Math.min(12, arrangement.gap / 2) : 0,
+              }}
             >
-              {Array.from({ length: columns }, (_, column) => `column ${column + 1}`).map((column) => (
-                <div
-                  key={column}
-                  className={`grid h-11 flex-1 items-center px-2 text-sm text-ash ${arrangement.kind === 'grid' ? 'rounded-sm border border-rule' : ''}`}
-                >
-                  {columns === 1 ? 'row' : ''}
-                </div>
-              ))}
+              {Array.from({ length: columns }, (_, column) => `column ${column + 1}`).map(
+                (column) => (
+                  <div
+                    key={column}
+                    className={`grid h-11 flex-1 items-center px-2 text-sm text-ash ${arrangement.kind === 'grid' ? 'rounded-sm border border-rule' : ''}`}
+                  >
+                    {columns === 1 ? 'row' : ''}
+                  </div>
+                ),
+              )}
             </div>
           </div>
         ))}

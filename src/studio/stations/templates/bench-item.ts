@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
-import type { Entry, RowPlan } from '../../../core/lists';
 import { partHeight } from '../../../core/layout';
+import type { Entry, RowPlan } from '../../../core/lists';
 import { slotsOf, type Template } from '../../../core/templates';
 import { engine, useSession } from '../../shared/session';
 

@@ -53,13 +53,17 @@ export function Bench({ selection }: { readonly selection: Selection }) {
         }}
         onDrop={(event) => dropValue(event, selection)}
       />
-      {item < 0 && <p className="pt-2 text-ash">No item of the type “{template.type}” is there to fill it.</p>}
+      {item < 0 && (
+        <p className="pt-2 text-ash">No item of the type “{template.type}” is there to fill it.</p>
+      )}
     </div>
   );
 }
 
 const partAt = (target: EventTarget): string | undefined =>
-  target instanceof Element ? target.closest<HTMLElement>('[data-part]')?.dataset['part'] : undefined;
+  target instanceof Element
+    ? target.closest<HTMLElement>('[data-part]')?.dataset['part']
+    : undefined;
 
 /** On a part that takes a value: bound. Elsewhere: a new part for the value, at the end of the row. */
 function dropValue(event: DragEvent, selection: Selection): void {
@@ -71,8 +75,13 @@ function dropValue(event: DragEvent, selection: Selection): void {
   if (target === undefined) return;
   const property = target.part === 'image' ? 'picture' : 'text';
   const before = bindingOf(target, property);
-  if (before === undefined) return insertPath(selection, target.id, 'after', path);
-  const why = make(bindPath({ template: template.id, part: target.id, property }, pathText(path), before));
+  if (before === undefined) {
+    insertPath(selection, target.id, 'after', path);
+    return;
+  }
+  const why = make(
+    bindPath({ template: template.id, part: target.id, property }, pathText(path), before),
+  );
   if (why === undefined) goWithin({ part: target.id }, 'replace');
 }
 

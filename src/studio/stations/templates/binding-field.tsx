@@ -34,7 +34,8 @@ export function BindingField({ selection, property, binding }: BindingFieldProps
           chosen={isFixed ? 'words' : 'value'}
           onChoose={(kind) => {
             if (kind === 'words' && !isFixed) make(edits.bind(place, binding.expr));
-            if (kind === 'value' && isFixed) make(edits.bind(place, { expr: firstPath(selection) }));
+            if (kind === 'value' && isFixed)
+              make(edits.bind(place, { expr: firstPath(selection) }));
           }}
         />
       </Row>
@@ -56,7 +57,11 @@ export function BindingField({ selection, property, binding }: BindingFieldProps
 
 interface ValueFieldsProps {
   readonly selection: Selection;
-  readonly place: { readonly template: string; readonly part: string; readonly property: BindableProperty };
+  readonly place: {
+    readonly template: string;
+    readonly part: string;
+    readonly property: BindableProperty;
+  };
   readonly binding: Exclude<Binding, string>;
 }
 
@@ -77,9 +82,15 @@ function ValueFields({ selection, place, binding }: ValueFieldsProps) {
           className={inputLook}
           placeholder="nothing shows"
           value={binding.else ?? ''}
-          onChange={(event) => make(standIn(place, binding.expr, event.target.value, `if missing ${place.part}`))}
+          onChange={(event) =>
+            make(standIn(place, binding.expr, event.target.value, `if missing ${place.part}`))
+          }
         />
-        <p className={slot !== undefined && slot.missingCount > 0 ? 'text-sm text-madder' : 'text-sm text-ash'}>
+        <p
+          className={
+            slot !== undefined && slot.missingCount > 0 ? 'text-sm text-madder' : 'text-sm text-ash'
+          }
+        >
           {missingInWords(slot?.missingCount, binding)}
         </p>
       </Row>
@@ -87,9 +98,13 @@ function ValueFields({ selection, place, binding }: ValueFieldsProps) {
   );
 }
 
-function missingInWords(missingCount: number | undefined, binding: Exclude<Binding, string>): string {
+function missingInWords(
+  missingCount: number | undefined,
+  binding: Exclude<Binding, string>,
+): string {
   if (missingCount === undefined) return ' ';
-  if (missingCount > 0) return `${count(missingCount, 'item')} ${missingCount === 1 ? 'has' : 'have'} no value here`;
+  if (missingCount > 0)
+    return `${count(missingCount, 'item')} ${missingCount === 1 ? 'has' : 'have'} no value here`;
   return binding.else === undefined ? 'every item has a value' : 'every item shows something';
 }
 
@@ -147,12 +162,18 @@ function ExpressionInput({ selection, place, binding }: ValueFieldsProps) {
           event.preventDefault();
         }}
       />
-      <ul id={listId} className="absolute inset-x-0 z-20 rounded-b-md border border-t-0 border-ash bg-paper empty:hidden">
+      <div
+        role="listbox"
+        aria-label="Values"
+        id={listId}
+        className="absolute inset-x-0 z-20 rounded-b-md border border-t-0 border-ash bg-paper empty:hidden"
+      >
         {offers.map((offer, index) => (
           // biome-ignore lint/a11y/useKeyWithClickEvents: the field above takes the keys
-          <li
+          <div
             key={offer.path}
             role="option"
+            tabIndex={-1}
             aria-selected={index === chosen}
             className="flex cursor-default justify-between gap-3 px-2 py-0.5 aria-selected:bg-chosen"
             onMouseDown={(event) => event.preventDefault()}
@@ -160,9 +181,9 @@ function ExpressionInput({ selection, place, binding }: ValueFieldsProps) {
           >
             <code className="font-mono">{offer.path}</code>
             <span className="truncate text-ash">{offer.sample}</span>
-          </li>
+          </div>
         ))}
-      </ul>
+      </div>
       {finding !== undefined && (
         <p className="pt-0.5 text-sm text-madder" role="status">
           {finding.message} <span className="text-ink">{finding.hint}</span>{' '}
@@ -193,12 +214,20 @@ interface Offer {
 const mostOffers = 7;
 
 /** The values whose path holds what was typed, those that begin with it first. */
-function offersFor(typed: string, fields: readonly Field[], item: Item | undefined): readonly Offer[] {
+function offersFor(
+  typed: string,
+  fields: readonly Field[],
+  item: Item | undefined,
+): readonly Offer[] {
   const wanted = typed.trim().toLowerCase();
   if (wanted === '' || !/^[\w.$]+$/.test(wanted)) return [];
   return [...showablePaths(fields, [], item, 0)]
     .filter((offer) => offer.path.toLowerCase().includes(wanted) && offer.path !== typed)
-    .sort((a, b) => Number(b.path.toLowerCase().startsWith(wanted)) - Number(a.path.toLowerCase().startsWith(wanted)))
+    .sort(
+      (a, b) =>
+        Number(b.path.toLowerCase().startsWith(wanted)) -
+        Number(a.path.toLowerCase().startsWith(wanted)),
+    )
     .slice(0, mostOffers);
 }
 

@@ -17,7 +17,9 @@ interface Extreme {
 export function Extremes({ selection }: { readonly selection: Selection }) {
   const { template, project } = selection;
   const { scheme } = useWindow();
-  const survey = useSession((session) => surveysOf(session).find((each) => each.template === template.id));
+  const survey = useSession((session) =>
+    surveysOf(session).find((each) => each.template === template.id),
+  );
   const extremes = useMemo(() => {
     if (survey === undefined) return [];
     const blanks = survey.slots
@@ -28,7 +30,11 @@ export function Extremes({ selection }: { readonly selection: Selection }) {
         isBad: true,
       }));
     const all: Extreme[] = [
-      { words: `longest · 1 of ${count(survey.itemCount, 'item')}`, item: survey.longest, isBad: false },
+      {
+        words: `longest · 1 of ${count(survey.itemCount, 'item')}`,
+        item: survey.longest,
+        isBad: false,
+      },
       { words: 'shortest', item: survey.shortest, isBad: false },
       ...blanks,
     ];
@@ -36,7 +42,8 @@ export function Extremes({ selection }: { readonly selection: Selection }) {
   }, [survey]);
   const items = useMemo(() => extremes.map((each) => each.item), [extremes]);
   const tried = useTried(template, items);
-  if (tried === undefined || extremes.length === 0) return <div className="h-24 border-t border-rule" />;
+  if (tried === undefined || extremes.length === 0)
+    return <div className="h-24 border-t border-rule" />;
   return (
     <div className="flex min-h-24 gap-2 overflow-x-auto border-t border-rule px-3 pt-2 pb-3">
       {extremes.map((extreme, index) => {
@@ -49,10 +56,17 @@ export function Extremes({ selection }: { readonly selection: Selection }) {
             title="Have this item at hand"
             onClick={() => void handItem(extreme.item)}
           >
-            <span className={`block pb-1 text-sm ${extreme.isBad ? 'text-madder' : 'text-ash'}`}>{extreme.words}</span>
+            <span className={`block pb-1 text-sm ${extreme.isBad ? 'text-madder' : 'text-ash'}`}>
+              {extreme.words}
+            </span>
             <span className="block overflow-hidden rounded-md border border-rule">
               {entry !== undefined && entry.item === extreme.item && (
-                <RowPicture plan={tried.plan} entry={entry} pictures={project.pictures} scheme={scheme} />
+                <RowPicture
+                  plan={tried.plan}
+                  entry={entry}
+                  pictures={project.pictures}
+                  scheme={scheme}
+                />
               )}
             </span>
           </button>

@@ -12,7 +12,11 @@ import type { Selection } from './selection';
 export function InsertMenu({ selection }: { readonly selection: Selection }) {
   const { part, template } = selection;
   const name = part.id === template.row.id ? 'the row' : part.id;
-  const entries: { readonly words: string; readonly side: Side; readonly kind: 'label' | 'image' }[] = [
+  const entries: {
+    readonly words: string;
+    readonly side: Side;
+    readonly kind: 'label' | 'image';
+  }[] = [
     { words: `Label under ${name}`, side: 'below', kind: 'label' },
     { words: `Label above ${name}`, side: 'above', kind: 'label' },
     { words: `Label after ${name}`, side: 'after', kind: 'label' },
@@ -58,7 +62,12 @@ export function RemoveButton({ selection }: { readonly selection: Selection }) {
 }
 
 /** A new part for a value that was dropped: an image or a label, by its type, name and values. */
-export function insertPath(selection: Selection, anchor: string, side: Side, path: readonly string[]): void {
+export function insertPath(
+  selection: Selection,
+  anchor: string,
+  side: Side,
+  path: readonly string[],
+): void {
   const field = fieldAt(selection.type?.fields ?? [], path);
   if (field === undefined) return;
   const sample = useSession.getState().atHand?.value[field.name];
@@ -66,21 +75,42 @@ export function insertPath(selection: Selection, anchor: string, side: Side, pat
   insert(selection, anchor, side, drafted(selection, kind, path, side));
 }
 
-function insertNew(selection: Selection, anchor: string, side: Side, kind: 'label' | 'image'): void {
+function insertNew(
+  selection: Selection,
+  anchor: string,
+  side: Side,
+  kind: 'label' | 'image',
+): void {
   insert(selection, anchor, side, drafted(selection, kind, nextUnused(selection, kind), side));
 }
 
 function insert({ template }: Selection, anchor: string, side: Side, part: Part): void {
-  if (make(edits.insert(template.id, anchor, side, part)) === undefined) goWithin({ part: part.id }, 'replace');
+  if (make(edits.insert(template.id, anchor, side, part)) === undefined)
+    goWithin({ part: part.id }, 'replace');
 }
 
-function drafted({ template }: Selection, kind: 'label' | 'image', path: readonly string[] | undefined, side: Side): Part {
-  const last = path?.at(-1)?.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^[^a-z]+|-+$/g, '') ?? '';
+function drafted(
+  { template }: Selection,
+  kind: 'label' | 'image',
+  path: readonly string[] | undefined,
+  side: Side,
+): Part {
+  const last =
+    path
+      ?.at(-1)
+      ?.toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^[^a-z]+|-+$/g, '') ?? '';
   const id = freePartId(template, last === '' ? kind : last);
   const binding = path === undefined ? 'New words' : { expr: pathText(path) };
   if (kind === 'image') return partKinds.image.draft(id, binding);
   const isBelow = side === 'below' || side === 'above';
-  return partKinds.label.draft(id, binding, isBelow ? 'small' : 'value', isBelow ? { share: 1 } : 'fit');
+  return partKinds.label.draft(
+    id,
+    binding,
+    isBelow ? 'small' : 'value',
+    isBelow ? { share: 1 } : 'fit',
+  );
 }
 
 const pictureNames = /image|picture|photo|icon|avatar/i;
@@ -90,13 +120,17 @@ function nextUnused(selection: Selection, kind: 'label' | 'image'): readonly str
   const fields = selection.type?.fields ?? [];
   const used = new Set(
     slotsOf(selection.template.row).flatMap(({ binding }) =>
-      typeof binding === 'string' ? [] : makeExpression(binding.expr, fields).paths.map((path) => path[0]),
+      typeof binding === 'string'
+        ? []
+        : makeExpression(binding.expr, fields).paths.map((path) => path[0]),
     ),
   );
   const { project } = selection;
   const source = project.sources.find((each) => each.id === selection.type?.source);
   const free = fields.filter((field) => isShowable(field) && !used.has(field.name));
-  const telling = free.filter((field) => field.name !== source?.key && field.name !== source?.discriminator);
+  const telling = free.filter(
+    (field) => field.name !== source?.key && field.name !== source?.discriminator,
+  );
   if (kind === 'image') {
     const picture = free.find((field) => pictureNames.test(field.name));
     return picture === undefined ? undefined : [picture.name];

@@ -1,5 +1,5 @@
-import ImageIcon from 'lucide-react/icons/image';
 import Columns2 from 'lucide-react/icons/columns-2';
+import ImageIcon from 'lucide-react/icons/image';
 import Rows2 from 'lucide-react/icons/rows-2';
 import Type from 'lucide-react/icons/type';
 import type { Part } from '../../../core/templates';
@@ -57,6 +57,11 @@ function PartLine({ part, depth, chosen }: PartLineProps) {
 
 function about(part: Part): string {
   if (part.part === 'image') return `${part.widthPx} × ${part.heightPx}`;
-  const width = part.width === 'fit' ? 'fit' : 'share' in part.width ? `share ${part.width.share}` : `${part.width.fixed} px`;
+  const width =
+    part.width === 'fit'
+      ? 'fit'
+      : 'share' in part.width
+        ? `share ${part.width.share}`
+        : `${part.width.fixed} px`;
   return part.part === 'stack' ? `${part.direction} · gap ${part.gap}` : width;
 }

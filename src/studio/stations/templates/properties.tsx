@@ -1,5 +1,12 @@
 import { edits } from '../../../core/project';
-import { type ImagePart, type LabelPart, type Part, type Size, type StackPart, textStyleNames } from '../../../core/templates';
+import {
+  type ImagePart,
+  type LabelPart,
+  type Part,
+  type Size,
+  type StackPart,
+  textStyleNames,
+} from '../../../core/templates';
 import { ChoiceChips, Heading, NumberField, Row } from '../../shared/controls';
 import { make } from '../../shared/editing';
 import { BindingField } from './binding-field';
@@ -8,18 +15,24 @@ import type { Selection } from './selection';
 /** What the selected part shows, and what it looks like. */
 export function Properties({ selection }: { readonly selection: Selection }) {
   const { part, template } = selection;
-  const restyle = (name: string, change: Partial<LabelPart> | Partial<ImagePart> | Partial<StackPart>) =>
-    make(edits.restyle(template.id, part.id, name, (old) => changed(old, change)));
+  const restyle = (
+    name: string,
+    change: Partial<LabelPart> | Partial<ImagePart> | Partial<StackPart>,
+  ) => make(edits.restyle(template.id, part.id, name, (old) => changed(old, change)));
   return (
     <div className="grid min-h-0 grid-cols-2 overflow-y-auto">
       <section aria-label="Shows" className="border-r border-rule px-3 py-1.5">
         <Heading>Shows</Heading>
-        {part.part === 'label' && <BindingField selection={selection} property="text" binding={part.text} />}
-        {part.part === 'image' && <BindingField selection={selection} property="picture" binding={part.picture} />}
+        {part.part === 'label' && (
+          <BindingField selection={selection} property="text" binding={part.text} />
+        )}
+        {part.part === 'image' && (
+          <BindingField selection={selection} property="picture" binding={part.picture} />
+        )}
         {part.part === 'stack' && (
           <p className="text-ash">
-            A stack holds parts {part.direction === 'across' ? 'beside' : 'under'} each other. Select one of them in the
-            outline, or drop a value between them.
+            A stack holds parts {part.direction === 'across' ? 'beside' : 'under'} each other.
+            Select one of them in the outline, or drop a value between them.
           </p>
         )}
       </section>
@@ -78,9 +91,21 @@ function ImageLook({ part, restyle }: LookProps<ImagePart>) {
     <>
       <Row words="size">
         <span className="flex items-center gap-1.5">
-          <NumberField label="Width" value={part.widthPx} least={8} most={400} onChange={(widthPx) => restyle('Width', { widthPx })} />
+          <NumberField
+            label="Width"
+            value={part.widthPx}
+            least={8}
+            most={400}
+            onChange={(widthPx) => restyle('Width', { widthPx })}
+          />
           ×
-          <NumberField label="Height" value={part.heightPx} least={8} most={400} onChange={(heightPx) => restyle('Height', { heightPx })} />
+          <NumberField
+            label="Height"
+            value={part.heightPx}
+            least={8}
+            most={400}
+            onChange={(heightPx) => restyle('Height', { heightPx })}
+          />
         </span>
       </Row>
       <Row words="shape">
@@ -122,11 +147,22 @@ function StackLook({ part, restyle }: LookProps<StackPart>) {
             { value: 'down', words: 'down' },
           ]}
           chosen={part.direction}
-          onChoose={(direction) => restyle(`Runs ${direction}`, { direction, align: direction === 'across' ? 'centre' : 'stretch' })}
+          onChoose={(direction) =>
+            restyle(`Runs ${direction}`, {
+              direction,
+              align: direction === 'across' ? 'centre' : 'stretch',
+            })
+          }
         />
       </Row>
       <Row words="gap">
-        <NumberField label="Gap" value={part.gap} least={0} most={200} onChange={(gap) => restyle('Gap', { gap })} />
+        <NumberField
+          label="Gap"
+          value={part.gap}
+          least={0}
+          most={200}
+          onChange={(gap) => restyle('Gap', { gap })}
+        />
       </Row>
       <Row words="padding">
         <span className="flex items-center gap-1.5">
@@ -135,7 +171,11 @@ function StackLook({ part, restyle }: LookProps<StackPart>) {
             value={padding?.start ?? 0}
             least={0}
             most={200}
-            onChange={(sides) => restyle('Padding', { padding: { top: 0, bottom: 0, ...padding, start: sides, end: sides } })}
+            onChange={(sides) =>
+              restyle('Padding', {
+                padding: { top: 0, bottom: 0, ...padding, start: sides, end: sides },
+              })
+            }
           />
           sides
           <NumberField
@@ -143,7 +183,11 @@ function StackLook({ part, restyle }: LookProps<StackPart>) {
             value={padding?.top ?? 0}
             least={0}
             most={200}
-            onChange={(ends) => restyle('Padding', { padding: { start: 0, end: 0, ...padding, top: ends, bottom: ends } })}
+            onChange={(ends) =>
+              restyle('Padding', {
+                padding: { start: 0, end: 0, ...padding, top: ends, bottom: ends },
+              })
+            }
           />
         </span>
       </Row>
@@ -156,9 +200,19 @@ function StackLook({ part, restyle }: LookProps<StackPart>) {
   );
 }
 
-function WidthField({ width, onChange }: { readonly width: Size; readonly onChange: (width: Size) => void }) {
+function WidthField({
+  width,
+  onChange,
+}: {
+  readonly width: Size;
+  readonly onChange: (width: Size) => void;
+}) {
   const kind = width === 'fit' ? 'fit' : 'share' in width ? 'share' : 'fixed';
-  const sizes: Readonly<Record<typeof kind, Size>> = { fit: 'fit', share: { share: 1 }, fixed: { fixed: 80 } };
+  const sizes: Readonly<Record<typeof kind, Size>> = {
+    fit: 'fit',
+    share: { share: 1 },
+    fixed: { fixed: 80 },
+  };
   return (
     <span className="flex flex-wrap items-center gap-1.5">
       <ChoiceChips
@@ -172,10 +226,22 @@ function WidthField({ width, onChange }: { readonly width: Size; readonly onChan
         onChoose={(next) => next !== kind && onChange(sizes[next])}
       />
       {width !== 'fit' && 'share' in width && (
-        <NumberField label="Share" value={width.share} least={1} most={100} onChange={(share) => onChange({ share })} />
+        <NumberField
+          label="Share"
+          value={width.share}
+          least={1}
+          most={100}
+          onChange={(share) => onChange({ share })}
+        />
       )}
       {width !== 'fit' && 'fixed' in width && (
-        <NumberField label="Width in px" value={width.fixed} least={1} most={1000} onChange={(fixed) => onChange({ fixed })} />
+        <NumberField
+          label="Width in px"
+          value={width.fixed}
+          least={1}
+          most={1000}
+          onChange={(fixed) => onChange({ fixed })}
+        />
       )}
     </span>
   );

@@ -17,8 +17,10 @@ export function useSelection(): Selection | undefined {
   const { route } = useRoute();
   const typeAtHand = useSession((session) => session.atHand?.type);
   if (project === undefined || route.page !== 'project') return undefined;
-  const named = route.template === undefined ? undefined : withId(project.templates, route.template);
-  const template = named ?? project.templates.find((each) => each.type === typeAtHand) ?? project.templates[0];
+  const named =
+    route.template === undefined ? undefined : withId(project.templates, route.template);
+  const template =
+    named ?? project.templates.find((each) => each.type === typeAtHand) ?? project.templates[0];
   if (template === undefined) return undefined;
   const selected = route.part === undefined ? undefined : partWithId(template.row, route.part);
   const firstLabel = [...partsOf(template.row)].find((part) => part.part === 'label');

@@ -24,7 +24,10 @@ function TemplateScreen({ selection }: { readonly selection: Selection }) {
   return (
     <div className="grid h-full grid-cols-[228px_1fr] grid-rows-[40px_auto_minmax(0,1fr)_32px]">
       <Toolbar selection={selection} />
-      <div ref={room} className="relative col-span-2 row-span-2 grid min-h-0 grid-cols-subgrid grid-rows-subgrid">
+      <div
+        ref={room}
+        className="relative col-span-2 row-span-2 grid min-h-0 grid-cols-subgrid grid-rows-subgrid"
+      >
         <div className="row-span-2 flex min-h-0 flex-col border-r border-rule">
           <ValuesList selection={selection} />
           <Outline selection={selection} />
@@ -55,10 +58,13 @@ function Toolbar({ selection }: { readonly selection: Selection }) {
           className="flex h-6 items-center gap-1.5 rounded-full border border-rule bg-paper px-2.5 text-sm whitespace-nowrap hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
           onClick={() => goWithin({ template: each.id, part: undefined })}
         >
-          <b className="font-semibold">{withId(project.types, each.type)?.name ?? each.type}</b> {each.name}
+          <b className="font-semibold">{withId(project.types, each.type)?.name ?? each.type}</b>{' '}
+          {each.name}
         </button>
       ))}
-      {type === undefined && <span className="text-sm text-madder">its item type is not there</span>}
+      {type === undefined && (
+        <span className="text-sm text-madder">its item type is not there</span>
+      )}
       <span className="ms-auto flex gap-2">
         <InsertMenu selection={selection} />
         <RemoveButton selection={selection} />

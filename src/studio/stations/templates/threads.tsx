@@ -42,14 +42,31 @@ export function Threads({ room, selection }: ThreadsProps) {
   }, [room, selection]);
 
   return (
-    <svg className="pointer-events-none absolute inset-0 size-full overflow-hidden" aria-hidden="true" data-testid="threads">
+    <svg
+      className="pointer-events-none absolute inset-0 size-full overflow-hidden"
+      aria-hidden="true"
+      data-testid="threads"
+    >
       {threads.map(({ id, path, type, isStrong, end }) => {
         const { colour, dash, isDouble } = markOf(type);
         return (
           <g key={id} opacity={isStrong ? 1 : 0.45} data-thread={id}>
-            <path d={path} fill="none" stroke={colour} strokeWidth={isDouble ? 4 : 2} strokeDasharray={dash} />
+            <path
+              d={path}
+              fill="none"
+              stroke={colour}
+              strokeWidth={isDouble ? 4 : 2}
+              strokeDasharray={dash}
+            />
             {isDouble && <path d={path} fill="none" stroke="var(--wool)" strokeWidth={1.6} />}
-            <circle cx={end.x} cy={end.y} r="4" fill="var(--paper)" stroke={colour} strokeWidth="1.6" />
+            <circle
+              cx={end.x}
+              cy={end.y}
+              r="4"
+              fill="var(--paper)"
+              stroke={colour}
+              strokeWidth="1.6"
+            />
           </g>
         );
       })}
@@ -65,7 +82,9 @@ function measureThreads(room: HTMLElement, { template, type, part }: Selection):
   const threads: Thread[] = [];
   for (const slot of slotsOf(template.row)) {
     if (typeof slot.binding === 'string') continue;
-    const target = room.querySelector(`.yc-bench [data-part="${slot.part}"]`)?.getBoundingClientRect();
+    const target = room
+      .querySelector(`.yc-bench [data-part="${slot.part}"]`)
+      ?.getBoundingClientRect();
     if (target === undefined) continue;
     const { paths } = makeExpression(slot.binding.expr, fields);
     for (const [index, path] of paths.entries()) {
@@ -94,9 +113,14 @@ function measureThreads(room: HTMLElement, { template, type, part }: Selection):
 }
 
 /** The dot of a value, or of the record around it where that is closed; undefined: scrolled away. */
-function dotOf(room: HTMLElement, path: readonly string[]): { readonly x: number; readonly y: number } | undefined {
+function dotOf(
+  room: HTMLElement,
+  path: readonly string[],
+): { readonly x: number; readonly y: number } | undefined {
   for (let length = path.length; length > 0; length -= 1) {
-    const dot = room.querySelector(`[data-thread-from="${CSS.escape(path.slice(0, length).join('.'))}"]`);
+    const dot = room.querySelector(
+      `[data-thread-from="${CSS.escape(path.slice(0, length).join('.'))}"]`,
+    );
     if (dot === null) continue;
     const box = dot.getBoundingClientRect();
     const list = dot.closest('section')?.getBoundingClientRect();

@@ -55,7 +55,9 @@ function Steps({ trace }: { readonly trace: Trace }) {
       )}
       <Arrow />
       {trace.text === undefined ? (
-        <b className="rounded-sm border border-dashed border-madder px-1.5 text-madder">nothing shows</b>
+        <b className="rounded-sm border border-dashed border-madder px-1.5 text-madder">
+          nothing shows
+        </b>
       ) : (
         <b className="max-w-64 truncate rounded-sm bg-chosen px-1.5">{trace.text}</b>
       )}
@@ -77,7 +79,9 @@ interface StepProps {
 
 function Step({ words, value, isMissing = false }: StepProps) {
   return (
-    <span className={`max-w-56 truncate rounded-sm border px-1.5 ${isMissing ? 'border-dashed border-madder text-madder' : 'border-rule bg-wool'}`}>
+    <span
+      className={`max-w-56 truncate rounded-sm border px-1.5 ${isMissing ? 'border-dashed border-madder text-madder' : 'border-rule bg-wool'}`}
+    >
       {words} {value !== undefined && <code className="font-mono text-ash">{value}</code>}
     </span>
   );

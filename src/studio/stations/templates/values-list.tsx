@@ -21,11 +21,21 @@ export function ValuesList({ selection }: { readonly selection: Selection }) {
   const used = usedPaths(selection);
   const fields = selection.type?.fields ?? [];
   return (
-    <section aria-label="Values" className="flex min-h-40 flex-1 flex-col overflow-y-auto py-1 ps-3">
+    <section
+      aria-label="Values"
+      className="flex min-h-40 flex-1 flex-col overflow-y-auto py-1 ps-3"
+    >
       <Heading>Values of this {selection.type?.name ?? 'item'}</Heading>
       <ul>
         {fields.map((field) => (
-          <ValueLine key={field.name} field={field} path={[field.name]} item={item} used={used} selection={selection} />
+          <ValueLine
+            key={field.name}
+            field={field}
+            path={[field.name]}
+            item={item}
+            used={used}
+            selection={selection}
+          />
         ))}
       </ul>
     </section>
@@ -50,9 +60,17 @@ function ValueLine({ field, path, item, used, selection }: ValueLineProps) {
   const { colour } = markOf(field);
   return (
     <li>
-      <div className="flex h-6 items-center gap-1.5 pe-2.5" style={{ paddingInlineStart: (path.length - 1) * 14 }}>
+      <div
+        className="flex h-6 items-center gap-1.5 pe-2.5"
+        style={{ paddingInlineStart: (path.length - 1) * 14 }}
+      >
         {inside.length > 0 ? (
-          <button type="button" aria-expanded={isOpen} aria-label={`Values inside ${field.name}`} onClick={() => setOpen(!isOpen)}>
+          <button
+            type="button"
+            aria-expanded={isOpen}
+            aria-label={`Values inside ${field.name}`}
+            onClick={() => setOpen(!isOpen)}
+          >
             {isOpen ? <ChevronDown size={12} /> : <ChevronRight size={12} />}
           </button>
         ) : (
@@ -71,13 +89,29 @@ function ValueLine({ field, path, item, used, selection }: ValueLineProps) {
         >
           <span className="shrink-0">{field.name}</span>
           {inside.length === 0 && (
-            <span className={`truncate text-sm ${value === undefined ? 'text-madder italic' : 'text-ash'}`}>
+            <span
+              className={`truncate text-sm ${value === undefined ? 'text-madder italic' : 'text-ash'}`}
+            >
               {shown(value).replace(/^"|"$/g, '')}
             </span>
           )}
         </button>
-        <svg width="9" height="9" className="ms-auto shrink-0" data-thread-from={id} aria-label={isUsed ? 'used' : 'unused'} role="img">
-          <circle cx="4.5" cy="4.5" r="3.5" fill={isUsed ? colour : 'none'} stroke={colour} strokeWidth="1.4" />
+        <svg
+          width="9"
+          height="9"
+          className="ms-auto shrink-0"
+          data-thread-from={id}
+          aria-label={isUsed ? 'used' : 'unused'}
+          role="img"
+        >
+          <circle
+            cx="4.5"
+            cy="4.5"
+            r="3.5"
+            fill={isUsed ? colour : 'none'}
+            stroke={colour}
+            strokeWidth="1.4"
+          />
         </svg>
       </div>
       {isOpen && inside.length > 0 && (
@@ -102,7 +136,8 @@ function bindSelected(selection: Selection, path: readonly string[]): void {
   const { template, part } = selection;
   const property = part.part === 'image' ? 'picture' : 'text';
   const before = bindingOf(part, property);
-  if (before !== undefined) make(bindPath({ template: template.id, part: part.id, property }, pathText(path), before));
+  if (before !== undefined)
+    make(bindPath({ template: template.id, part: part.id, property }, pathText(path), before));
 }
 
 /** The paths that any part of the template reads. */

@@ -1,0 +1,294 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { items } from '../../../../tests/support/arbitrary';
+import {
+  documentOfBytes,
+  mustRead,
+  mustRefuse,
+  quietPorts,
+} from '../../../../tests/support/documents';
+import { read } from './read';
+
+const utf16 = (text: string, isBig: boolean): Uint8Array => {
+  const bytes = new Uint8Array(text.length * 2);
+  for (let i = 0; i < text.length; i += 1)
+    new DataView(bytes.buffer).setUint16(i * 2, text.charCodeAt(i), !isBig);
+  return bytes;
+};
+
+describe('the list is found in a document', () => {
+  test.each([
+    ['[{"a":1},{"a":2}]', '$[*]', 2],
+    ['{"meta":{"page":1},"stock":{"skeins":[{"a":1},{"a":2},{"a":3}]}}', '$.stock.skeins[*]', 3],
+    ['{"tags":["x","y","z","q"],"rows":[{"a":1}]}', '$.rows[*]', 1],
+    ['{"few":[{"a":1}],"many":[{"a":1},{"a":2}]}', '$.many[*]', 2],
+    ['{"first name":[{"a":1}]}', "$['first name'][*]", 1],
+    ['[[{"a":1},{"a":2}]]', '$[0][*]', 2],
+    ['{"a":1,"b":{"c":2}}', '$', 1],
+  ])('%s', async (text, at, count) => {
+    const read = await mustRead('x.json', text);
+    expect([read.at, read.items.length]).toEqual([at, count]);
+  });
+
+  test('a list of plain values becomes items with a value each', async () => {
+    const { items } = await mustRead('x.json', '["lace","sock"]');
+    expect(items).toEqual([{ value: 'lace' }, { value: 'sock' }]);
+  });
+
+  test('a JSONPath chooses another list', async () => {
+    const text = '{"few":[{"a":1}],"many":[{"a":2},{"a":3}]}';
+    const chosen = await read(
+      documentOfBytes('x.json', new TextEncoder().encode(text)),
+      { file: 'x.json', at: '$.few' },
+      { ...quietPorts, first: () => {} },
+    );
+    expect(chosen.ok && chosen.value.items).toEqual([{ a: 1 }]);
+  });
+
+  test('a JSONPath that finds nothing or is none says so', async () => {
+    expect((await mustRefuse('x.json', '{"a":[{"b":1}]}', '$.nowhere')).code).toBe(
+      'path-finds-nothing',
+    );
+    expect((await mustRefuse('x.json', '{"a":[{"b":1}]}', '$[')).code).toBe('path-invalid');
+  });
+});
+
+describe('what was written is what is read', () => {
+  test('JSON, at any place and spacing', () => {
+    return fc.assert(
+      fc.asyncProperty(items, fc.constantFrom(0, 1, 2, '\t'), async (list, indent) => {
+        const text = JSON.stringify(
+          { before: [1, 2], here: { it: list }, after: 'x' },
+          null,
+          indent,
+        );
+        expect((await mustRead('x.json', text)).items).toEqual(list);
+      }),
+    );
+  });
+
+  test('NDJSON, with blank lines and either line end', () => {
+    return fc.assert(
+      fc.asyncProperty(items, fc.constantFrom('\n', '\r\n', '\n\n'), async (list, end) => {
+        const text = list.map((each) => JSON.stringify(each) + end).join('');
+        expect((await mustRead('x.ndjson', text)).items).toEqual(list);
+      }),
+    );
+  });
+
+  test('a list of several slices, with lookalikes of its seams inside texts and child lists', async () => {
+    const list = Array.from({ length: 9_000 }, (_, i) => ({
+      id: i,
+      text: `},{"id":${i},[{"id"`,
+      children: [
+        { id: 1, words: 'x'.repeat(120) },
+        { id: 2, words: '\\"' },
+      ],
+    }));
+    const { items, at } = await mustRead('x.json', JSON.stringify({ data: list, more: 1 }));
+    expect(at).toBe('$.data[*]');
+    expect(items).toEqual(list);
+  });
+
+  test('the first items come from the head alone, and they are the first of all', async () => {
+    const list = Array.from({ length: 20_000 }, (_, i) => ({ id: i, name: `Merino ${i}` }));
+    const bytes = new TextEncoder().encode(JSON.stringify(list));
+    let first: readonly unknown[] = [];
+    const all = await read(
+      documentOfBytes('x.json', bytes),
+      { file: 'x.json' },
+      {
+        ...quietPorts,
+        first: (read) => {
+          first = read.items;
+        },
+      },
+    );
+    expect(first.length).toBeGreaterThan(1_000);
+    expect(first.length).toBeLessThan(list.length);
+    expect(all.ok && all.value.items.slice(0, first.length)).toEqual(first);
+  });
+});
+
+describe('encodings', () => {
+  const text = '[{"name":"Smörgås"}]';
+  test.each([
+    ['UTF-8', new TextEncoder().encode(text)],
+    ['UTF-8 with a byte-order mark', new TextEncoder().encode(`\uFEFF${text}`)],
+    ['UTF-16, little end first', utf16(text, false)],
+    ['UTF-16, big end first, with a mark', utf16(`\uFEFF${text}`, true)],
+    ['Windows-1252', Uint8Array.from(text, (char) => char.charCodeAt(0))],
+  ])('%s', async (_, bytes) => {
+    expect((await mustRead('x.json', bytes)).items).toEqual([{ name: 'Smörgås' }]);
+  });
+
+  test('a guess is said', async () => {
+    const { findings } = await mustRead(
+      'x.csv',
+      Uint8Array.from('name\nSmörgås', (char) => char.charCodeAt(0)),
+    );
+    expect(findings.map((finding) => finding.code)).toEqual(['encoding-guessed']);
+  });
+});
+
+describe('CSV', () => {
+  test('quotes, line breaks in cells, any delimiter', async () => {
+    const { items } = await mustRead(
+      'x.csv',
+      'name;note\n"Lace; fine";"two\nlines"\nSock;"say ""hi"""\n',
+    );
+    expect(items).toEqual([
+      { name: 'Lace; fine', note: 'two\nlines' },
+      { name: 'Sock', note: 'say "hi"' },
+    ]);
+  });
+
+  test('every row of a long table, once and in order', async () => {
+    const ids = Array.from({ length: 12_345 }, (_, i) => String(i));
+    const { items } = await mustRead(
+      'x.csv',
+      `id,name\n${ids.map((id) => `${id},Merino`).join('\n')}`,
+    );
+    expect(items.map((item) => item['id'])).toEqual(ids);
+  });
+
+  test('ragged rows keep every cell and are said with their line', async () => {
+    const { items, findings } = await mustRead('x.csv', 'a,b\n1,2\n3\n4,5,6\n');
+    expect(items).toEqual([{ a: '1', b: '2' }, { a: '3' }, { a: '4', b: '5', 'column 3': '6' }]);
+    expect(findings[0]).toMatchObject({ code: 'rows-ragged', place: { line: 3 } });
+  });
+
+  test('an open quote is said with the line of its row', async () => {
+    const { findings } = await mustRead('x.csv', 'a,b\n1,2\n"3,4\n5,6\n');
+    expect(findings.at(-1)).toMatchObject({ code: 'quote-open', place: { line: 3 } });
+  });
+
+  test('columns named alike or not at all, or like members of every object', async () => {
+    const { items, findings } = await mustRead('x.csv', 'a,a,,__proto__\n1,2,3,4\n');
+    expect(JSON.stringify(items)).toBe('[{"a":"1","a 2":"2","column 3":"3","__proto__":"4"}]');
+    expect(findings[0]?.code).toBe('heading-repeats');
+  });
+});
+
+describe('bad documents are refused in words, with the place', () => {
+  const deep = 20_000;
+  test.each([
+    ['truncated', 'x.json', '[{"a":1},\n{"a":', 'not-json', { line: 2, column: 6 }],
+    ['a comma too many', 'x.json', '[{"a":1},]', 'not-json', { line: 1, column: 10 }],
+    [
+      'a wrong word',
+      'x.json',
+      '{"rows":[{"a":1}],\n "b": tru}',
+      'not-json',
+      { line: 2, column: 7 },
+    ],
+    ['wrong after the list', 'x.json', '{"rows":[{"a":1}]} x', 'not-json', { line: 1, column: 20 }],
+    [
+      'a faulty line of NDJSON',
+      'x.ndjson',
+      '{"a":1}\n{"a":}\n',
+      'not-json',
+      { line: 2, column: 6 },
+    ],
+    [
+      '20,000 brackets',
+      'x.json',
+      '['.repeat(deep) + ']'.repeat(deep),
+      'nested-too-deep',
+      { line: 1 },
+    ],
+    [
+      '20,000 brackets in an item',
+      'x.json',
+      `[{"a":${'['.repeat(deep)}${']'.repeat(deep)}}]`,
+      'nested-too-deep',
+      { line: 1 },
+    ],
+    ['a number', 'x.json', '42', 'json-scalar', {}],
+    ['an empty list', 'x.json', '{"rows":[]}', 'list-empty', {}],
+    ['no list', 'x.json', '{}', 'no-list', {}],
+    ['nothing', 'x.json', '', 'file-empty', {}],
+    ['only a heading', 'x.csv', 'a,b\n', 'no-list', {}],
+    [
+      'a picture',
+      'x.json',
+      Uint8Array.of(0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0),
+      'file-is-picture',
+      {},
+    ],
+    ['a program', 'x.bin', Uint8Array.of(0x7f, 0x45, 0, 0, 1, 2, 3, 4), 'file-is-binary', {}],
+  ])('%s', async (_, name, content, code, place) => {
+    expect(await mustRefuse(name, content)).toMatchObject({
+      code,
+      place: { file: name, ...place },
+    });
+  });
+
+  test('whatever the bytes, there is an answer', () => {
+    return fc.assert(
+      fc.asyncProperty(
+        fc.uint8Array({ maxLength: 200 }),
+        fc.constantFrom('x.json', 'x.ndjson', 'x.csv', 'x'),
+        async (bytes, name) => {
+          await read(
+            documentOfBytes(name, bytes),
+            { file: name },
+            { ...quietPorts, first: () => {} },
+          );
+        },
+      ),
+      { numRuns: 400 },
+    );
+  });
+
+  test('whatever is cut out of a document, there is an answer', () => {
+    const text = JSON.stringify({
+      stock: [
+        { a: 'x\\"', b: [1, { c: null }] },
+        { a: '', b: [] },
+      ],
+    });
+    return fc.assert(
+      fc.asyncProperty(fc.nat(text.length), fc.nat(6), async (from, length) => {
+        const cut = text.slice(0, from) + text.slice(from + length);
+        const result = await read(
+          documentOfBytes('x.json', new TextEncoder().encode(cut)),
+          { file: 'x.json' },
+          { ...quietPorts, first: () => {} },
+        );
+        let isJson = true;
+        try {
+          JSON.parse(cut);
+        } catch {
+          isJson = false;
+        }
+        if (!isJson && cut !== '') expect(result.ok).toBe(false);
+      }),
+    );
+  });
+});
+
+describe('numbers keep their digits', () => {
+  test.each([
+    ['9007199254740993', '"9007199254740993"'],
+    ['-12345678901234567890', '"-12345678901234567890"'],
+    ['0.1234567890123456789', '"0.1234567890123456789"'],
+    ['1e400', '"1e400"'],
+    ['9007199254740992', '9007199254740992'],
+    ['0.30000000000000004', '0.30000000000000004'],
+    ['1e21', '1e+21'],
+    ['"9007199254740993"', '"9007199254740993"'],
+  ])('%s', async (written, kept) => {
+    const { items } = await mustRead('x.json', `[{"n":${written}}]`);
+    expect(JSON.stringify(items)).toBe(`[{"n":${kept}}]`);
+  });
+
+  test('and it is said how many', async () => {
+    const { findings } = await mustRead(
+      'x.json',
+      '[{"n":9007199254740993},{"n":1},{"n":9007199254740995}]',
+    );
+    expect(findings).toMatchObject([{ code: 'number-too-long' }]);
+    expect(findings[0]?.message).toMatch(/^2 numbers/);
+  });
+});

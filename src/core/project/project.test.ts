@@ -1,0 +1,241 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { items as someItems } from '../../../tests/support/arbitrary';
+import { atOnce } from '../base';
+import { type Item, infer } from '../items';
+import { partKinds } from '../templates';
+import { type Edit, edits } from './edits';
+import { makeEdit, redo, startHistory, undo } from './history';
+import { draftTemplate, makeProject } from './make';
+import { brokenReferences } from './problems';
+import type { ItemType, Project } from './project';
+import { looksLikeProject, readProject } from './read';
+import { fileNameOf, writeProject } from './write';
+
+const projectOf = (items: readonly Item[], file = 'stock.json'): Project =>
+  makeProject(file, { format: 'json', at: '$[*]', items }, atOnce(infer(items, file)));
+
+const written = (project: Project, items: readonly Item[]): string =>
+  [...writeProject(project, new Map(project.sources.map((source) => [source.id, items])))].join('');
+
+const read = (text: string) => {
+  const result = readProject(text, 'x.yarncard.json');
+  if (!result.ok) throw new Error(result.error.message);
+  return result.value;
+};
+
+const skein: ItemType = { id: 'skein', name: 'skein', source: 'stock', value: null, fields: [] };
+
+const shop: readonly Item[] = [
+  { id: 'a', kind: 'skein', name: 'Lace', grams: 100 },
+  { id: 'b', kind: 'tool', name: 'Spindle', material: 'ash' },
+  { id: 'c', kind: 'skein', name: 'Sock', grams: 50 },
+  { id: 'd', kind: 'tool', name: 'Reel', material: 'oak' },
+];
+
+describe('a project drafted from items', () => {
+  test('has a type, a template and a choice for each kind of item, and can be shown at once', () => {
+    const project = projectOf(shop);
+    expect(project.types.map((type) => [type.id, type.value])).toEqual([
+      ['skein', 'skein'],
+      ['tool', 'tool'],
+    ]);
+    expect(project.lists[0]?.choices).toEqual([
+      { type: 'skein', template: 'skein-plain' },
+      { type: 'tool', template: 'tool-plain' },
+    ]);
+    expect(project.templates[0]?.row.children[0]).toMatchObject({ text: { expr: 'name' } });
+    expect(brokenReferences(project)).toEqual([]);
+  });
+
+  test.each([
+    ['skeins.json', 'skeins', 'skein'],
+    ['berries.csv', 'berries', 'berry'],
+    ['pasted', 'items', 'item'],
+    ['/a/b/Fell shop.json', 'Fell shop', 'fell-shop'],
+  ])('is named after %s', (file, name, type) => {
+    const project = projectOf([{ a: 1 }], file);
+    expect([project.name, project.types[0]?.id]).toEqual([name, type]);
+  });
+});
+
+describe('the project file', () => {
+  test('reads and writes byte for byte the same, whatever the items', () => {
+    fc.assert(
+      fc.property(someItems, (items) => {
+        const text = written(projectOf(items), items);
+        const again = read(text);
+        expect(
+          written(again.project, again.items.get(again.project.sources[0]?.id ?? '') ?? []),
+        ).toBe(text);
+        expect(looksLikeProject(text)).toBe(true);
+      }),
+    );
+  });
+
+  test('keeps keys that it does not know, where they stand', () => {
+    const text = written(projectOf(shop), shop)
+      .replace('"name": "stock",', '"name": "stock",\n  "later": { "__proto__": [1] },')
+      .replace('"part": "label",', '"part": "label",\n            "glow": 3,');
+    const again = read(text);
+    const back = written(again.project, again.items.get('stock') ?? []);
+    expect(JSON.parse(back)).toEqual(JSON.parse(text));
+    expect(back).toContain('"glow": 3');
+    expect(back.indexOf('later')).toBeLessThan(back.indexOf('sources'));
+  });
+
+  test('an edit changes only the lines that it concerns', () => {
+    const project = projectOf(shop);
+    const edit = edits.bind(
+      { template: 'tool-plain', part: 'title', property: 'text' },
+      { expr: 'material' },
+    );
+    const edited = edit.apply(project);
+    const before = written(project, shop).split('\n');
+    const after = written(edited.ok ? edited.value : project, shop).split('\n');
+    expect(after.filter((line, index) => line !== before[index])).toEqual([
+      '              "expr": "material"',
+    ]);
+  });
+
+  test.each<[string, string, string]>([
+    ['of a newer version', '{ "yarncard": 2, "name": "x" }', 'version-newer'],
+    ['that is none', '{ "name": "x" }', 'not-a-project'],
+    ['that is a list', '[1]', 'not-a-project'],
+    ['cut short', '{ "yarncard": 1, "na', 'not-json'],
+    ['with parts missing', '{ "yarncard": 1, "name": "x" }', 'project-misshapen'],
+  ])('%s is refused in words', (_, text, code) => {
+    const result = readProject(text, 'x.yarncard.json');
+    expect(result.ok ? '' : result.error.code).toBe(code);
+  });
+
+  test('what is misshapen is named with its place', () => {
+    const text = written(projectOf(shop), shop).replace('"style": "title"', '"style": "shouting"');
+    const result = readProject(text, 'x.yarncard.json');
+    expect(result.ok ? '' : result.error.place).toEqual({
+      in: 'project',
+      path: 'templates[0].row.children[0].style',
+    });
+  });
+
+  test('parts nested without end are refused', () => {
+    const deep = `${'{"part":"stack","id":"a","direction":"down","gap":0,"align":"start","width":"fit","children":['.repeat(60)}${']}'.repeat(60)}`;
+    const project = JSON.parse(written(projectOf(shop), shop)) as { templates: { row: unknown }[] };
+    for (const template of project.templates) template.row = JSON.parse(deep);
+    expect(readProject(JSON.stringify(project), 'x').ok).toBe(false);
+  });
+
+  test('without its items it opens, and says so', () => {
+    const { findings } = read(JSON.stringify(projectOf(shop)));
+    expect(findings).toMatchObject([{ code: 'items-missing' }]);
+  });
+
+  test('broken references open, with a finding each', () => {
+    const project: Project = {
+      ...projectOf(shop),
+      types: projectOf(shop).types.slice(0, 1),
+      lists: [
+        {
+          id: 'l',
+          name: 'l',
+          source: 'nowhere',
+          choices: [
+            { type: 'skein', template: 'gone' },
+            { type: 'tool', template: 'skein-plain' },
+          ],
+          otherwise: null,
+          arrangement: { kind: 'list', gap: 0, edge: 0, separators: true },
+        },
+      ],
+    };
+    expect(
+      brokenReferences(read(written(project, [])).project).map((finding) => finding.code),
+    ).toEqual([
+      'template-type-unknown',
+      'list-source-unknown',
+      'choice-template-unknown',
+      'choice-type-differs',
+    ]);
+  });
+
+  test('gets a name that any file system takes', () => {
+    expect(fileNameOf({ ...projectOf(shop), name: 'a/b: "c"?' })).toBe('a b c.yarncard.json');
+    expect(fileNameOf({ ...projectOf(shop), name: '///' })).toBe('project.yarncard.json');
+  });
+});
+
+describe('edits', () => {
+  const place = { template: 'skein-plain', part: 'title', property: 'text' } as const;
+  const all: readonly Edit[] = [
+    edits.rename('Fell shop'),
+    edits.setKey('stock', null),
+    edits.choose('stock', 'tool', null),
+    edits.choose('stock', undefined, null),
+    edits.arrangeAs('stock', { kind: 'grid', columns: 3, gap: 8, edge: 12 }),
+    edits.bind(place, { expr: 'grams', else: 'light' }),
+    edits.insert(
+      'skein-plain',
+      'title',
+      'below',
+      partKinds.label.draft('second', { expr: 'kind' }, 'small'),
+    ),
+    edits.insert('skein-plain', 'title', 'before', partKinds.image.draft('picture', 'x')),
+    edits.restyle('skein-plain', 'title', 'Style', (part) =>
+      part.part === 'label' ? { ...part, style: 'body' } : part,
+    ),
+    edits.remove('skein-plain', 'second'),
+  ];
+
+  test('undo takes back exactly what was done, redo does it again', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.constantFrom(...all, 'undo' as const, 'redo' as const), { maxLength: 30 }),
+        (steps) => {
+          let history = startHistory(projectOf(shop));
+          const states = [history.project];
+          for (const step of steps) {
+            if (step === 'undo') history = undo(history);
+            else if (step === 'redo') history = redo(history);
+            else {
+              const made = makeEdit(history, step);
+              if (made.ok) history = made.value;
+            }
+            states.length = history.done.length;
+            states.push(history.project);
+          }
+          for (let back = states.length - 1; back >= 0; back -= 1) {
+            expect(history.project).toEqual(states[back]);
+            history = undo(history);
+          }
+        },
+      ),
+    );
+  });
+
+  test('are named for people', () => {
+    const made = makeEdit(startHistory(projectOf(shop)), edits.bind(place, { expr: 'grams' }));
+    expect(made.ok && made.value.done.at(-1)?.name).toBe('Bind to grams, title');
+  });
+
+  test('without effect leave no step; typing is one step', () => {
+    let history = startHistory(projectOf(shop));
+    for (const expr of ['name', 'g', 'gr', 'grams']) {
+      const made = makeEdit(history, edits.bind(place, { expr }, 'typing 1'));
+      if (made.ok) history = made.value;
+    }
+    expect(history.done.length).toBe(1);
+    expect(undo(history).project).toEqual(projectOf(shop));
+  });
+
+  test.each<[string, Edit]>([
+    ['a part that is not there', edits.bind({ ...place, part: 'gone' }, 'x')],
+    ['a property that it has not', edits.bind({ ...place, property: 'picture' }, 'x')],
+    ['the row itself', edits.remove('skein-plain', 'row')],
+    ['no name', edits.rename('  ')],
+    ['a list that is not there', edits.choose('gone', 'tool', null)],
+    ['a template that is there', edits.addTemplate(draftTemplate(skein, [], []))],
+  ])('say why they cannot be made: %s', (_, edit) => {
+    const made = edit.apply(projectOf(shop));
+    expect(made.ok ? '' : made.error).toMatch(/\w+ .*\.$/);
+  });
+});

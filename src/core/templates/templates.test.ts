@@ -1,0 +1,102 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { draftRow, likelyPart } from './draft';
+import { type Part, partKinds, type StackPart } from './parts';
+import { insertPart, partIds, removePart, type Side } from './rewrite';
+import { partsOf, stackAround } from './template';
+
+const label = (id: string) => partKinds.label.draft(id, { expr: id }, 'body');
+const outline = (part: Part): string =>
+  part.part === 'stack' ? `${part.direction}(${part.children.map(outline).join(' ')})` : part.id;
+
+describe('putting a part beside another', () => {
+  const row = draftRow('name');
+
+  test.each<[Side, string]>([
+    ['below', 'across(down(title new))'],
+    ['above', 'across(down(new title))'],
+    ['after', 'across(title new)'],
+    ['before', 'across(new title)'],
+  ])('%s', (side, expected) => {
+    expect(outline(insertPart(row, 'title', side, label('new'), 'words'))).toBe(expected);
+  });
+
+  test('the two take over the width of the one', () => {
+    const words = insertPart(row, 'title', 'below', label('new'), 'words').children[0];
+    expect(words).toMatchObject({ part: 'stack', width: { share: 1 } });
+  });
+
+  test('a third goes into the stack that is there', () => {
+    const two = insertPart(row, 'title', 'below', label('second'), 'words');
+    expect(outline(insertPart(two, 'second', 'below', label('third'), 'more'))).toBe(
+      'across(down(title second third))',
+    );
+  });
+
+  test('beside a whole row that runs across: at its end', () => {
+    const two = insertPart(row, 'title', 'below', label('second'), 'words');
+    expect(outline(insertPart(two, 'row', 'after', label('value'), 'more'))).toBe(
+      'across(down(title second) value)',
+    );
+    expect(outline(insertPart(two, 'row', 'below', label('value'), 'more'))).toBe(
+      'down(across(down(title second)) value)',
+    );
+  });
+});
+
+describe('any inserting and removing', () => {
+  const sides = fc.constantFrom<Side>('before', 'after', 'above', 'below');
+  const steps = fc.array(fc.record({ anchor: fc.nat(), side: sides, isRemoval: fc.boolean() }), {
+    maxLength: 25,
+  });
+
+  test('keeps ids apart, loses no other part, and leaves no stack with nothing to hold', () => {
+    fc.assert(
+      fc.property(steps, (all) => {
+        let row: StackPart = draftRow('name');
+        for (const [n, { anchor, side, isRemoval }] of all.entries()) {
+          const ids = partIds(row);
+          const id = ids[anchor % ids.length] ?? 'row';
+          const before = leaves(row);
+          if (isRemoval) {
+            row = removePart(row, id);
+            const gone = id === 'row' ? [] : before.filter((leaf) => !leaves(row).includes(leaf));
+            expect(gone.every((leaf) => leaf === id || isInside(id, leaf, ids))).toBe(true);
+          } else {
+            row = insertPart(row, id, side, label(`new-${n}`), `stack-${n}`);
+            expect(new Set(leaves(row))).toEqual(new Set([...before, `new-${n}`]));
+          }
+          expect(new Set(partIds(row)).size).toBe(partIds(row).length);
+          const empty = [...partsOf(row)].filter(
+            (part) => part.part === 'stack' && part.children.length === 0,
+          );
+          expect(empty.every((part) => part.id === 'row')).toBe(true);
+        }
+      }),
+    );
+  });
+
+  const leaves = (row: StackPart) =>
+    [...partsOf(row)].filter((part) => part.part !== 'stack').map((part) => part.id);
+  const isInside = (stack: string, _leaf: string, ids: readonly string[]) =>
+    stack !== 'row' && ids.includes(stack);
+});
+
+test('removing the last but one part of a stack leaves the last in its place', () => {
+  const two = insertPart(draftRow('name'), 'title', 'below', label('second'), 'words');
+  const one = removePart(two, 'second');
+  expect(outline(one)).toBe('across(title)');
+  expect(stackAround(one, 'title')?.id).toBe('row');
+  expect(one.children[0]).toMatchObject({ width: { share: 1 } });
+});
+
+test.each([
+  [{ name: 'picture', type: 'text', required: true } as const, 'skein-wool', 'image'],
+  [{ name: 'cover', type: 'text', required: true } as const, undefined, 'image'],
+  [{ name: 'link', type: 'text', required: true } as const, 'https://example.org/a', 'image'],
+  [{ name: 'file', type: 'text', required: true } as const, 'a/b.webp', 'image'],
+  [{ name: 'name', type: 'text', required: true } as const, 'Lace', 'label'],
+  [{ name: 'pictures', type: 'integer', required: true } as const, undefined, 'label'],
+])('%o with %s becomes %s', (field, sample, kind) => {
+  expect(likelyPart(field, sample)).toBe(kind);
+});

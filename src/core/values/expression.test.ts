@@ -1,0 +1,216 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { item as someItem } from '../../../tests/support/arbitrary';
+import { atOnce, isRecord, type Json, type JsonRecord } from '../base';
+import { infer } from '../items';
+import { pathText } from './check/check';
+import { explain } from './explain/explain';
+import { makeExpression } from './expression';
+import type { Field } from './type';
+import { plainText, type Value } from './value';
+
+const fields: readonly Field[] = [
+  { name: 'name', type: 'text', required: true },
+  { name: 'price', type: 'number', required: false },
+  { name: 'first name', type: 'text', required: true },
+  { name: 'constructor', type: 'text', required: false },
+  {
+    name: 'maker',
+    type: 'record',
+    required: false,
+    fields: [
+      { name: 'town', type: 'text', required: false },
+      { name: 'since', type: 'integer', required: true },
+    ],
+  },
+  { name: 'tags', type: 'list', of: { type: 'text' }, required: true },
+];
+
+const item: JsonRecord = {
+  name: 'Lace',
+  'first name': 'Ada',
+  maker: { town: 'Ousby', since: 1987 },
+  tags: ['a'],
+};
+
+const valueOf = (text: string, of: JsonRecord = item): Value =>
+  makeExpression(text, fields).evaluate?.(of);
+const codesOf = (text: string, use: 'any' | 'text' = 'any') =>
+  makeExpression(text, fields, use).findings.map((finding) => finding.code);
+
+describe('an expression reads an item', () => {
+  test.each<[string, Value]>([
+    ['name', 'Lace'],
+    ['item.name', 'Lace'],
+    ['maker.town', 'Ousby'],
+    ['maker?.town', 'Ousby'],
+    ['item["first name"]', 'Ada'],
+    ['"fixed"', 'fixed'],
+    ['14.5', 14.5],
+    ['price', undefined],
+    ['price ?? "on request"', 'on request'],
+    ['constructor', undefined],
+    ['null ?? name', 'Lace'],
+    ['`${name} · ${maker.since}`', 'Lace · 1987'],
+    ['`${price} each`', ' each'],
+    ['  name  ', 'Lace'],
+  ])('%s', (text, value) => {
+    expect(valueOf(text)).toEqual(value);
+  });
+
+  test('a missing record gives missing, and never throws', () => {
+    expect(valueOf('maker.town', { name: 'x' })).toBeUndefined();
+    expect(valueOf('`${maker.town}!`', { name: 'x' })).toBe('!');
+  });
+
+  test('values of another type than the known one are missing; plain ones read as text', () => {
+    expect(valueOf('price', { price: 'soon' })).toBeUndefined();
+    expect(valueOf('maker.town', { maker: 'Ousby' })).toBeUndefined();
+    expect(valueOf('name', { name: 7 })).toBe('7');
+  });
+
+  test('equals ECMAScript on present values', () => {
+    // The engine itself is the reference; only tests may generate code.
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.constantFrom('name', 'maker.town', 'maker?.since', '"é`$"', '7', 'item["first name"]'),
+          {
+            minLength: 1,
+            maxLength: 4,
+          },
+        ),
+        fc.boolean(),
+        (parts, isTemplate) => {
+          const text = isTemplate
+            ? `\`a${parts.map((part) => `\${${part}}-`).join('')}\``
+            : parts.join(' ?? ');
+          const engine = new Function('item', `with (item) { return ${text} }`);
+          expect(valueOf(text)).toEqual(engine(item));
+        },
+      ),
+    );
+  });
+});
+
+describe('what cannot be read says where and what to write', () => {
+  test.each([
+    ['', 'expression-empty'],
+    ['nam', 'name-unknown'],
+    ['maker.twon', 'step-unknown'],
+    ['name.length', 'step-into-value'],
+    ['`${maker}`', 'not-showable'],
+    ['name +', 'expression-syntax'],
+    ['name name', 'expression-syntax'],
+    ['name = 1', 'expression-not-in-language'],
+    ['name + name', 'expression-not-in-language'],
+    ['tags[0]', 'expression-not-in-language'],
+    ['f()', 'expression-not-in-language'],
+    ['/x/', 'expression-not-in-language'],
+    ['this', 'expression-not-in-language'],
+    ['x'.repeat(10_001), 'expression-too-long'],
+    ['('.repeat(200) + ')'.repeat(200), 'expression-too-deep'],
+  ])('%.40s', (text, code) => {
+    expect(codesOf(text)).toEqual([code]);
+  });
+
+  test('a record cannot stand on a label', () => {
+    expect(codesOf('maker', 'text')).toEqual(['not-showable']);
+    expect(codesOf('maker', 'any')).toEqual([]);
+  });
+
+  test.each([
+    ['nmae', 'name'],
+    ['maker.twon', 'maker.town'],
+    ['name.length', 'name'],
+  ])('the mend of %s gives %s', (text, mended) => {
+    const mend = makeExpression(text, fields).findings[0]?.mend;
+    expect(mend && text.slice(0, mend.from) + mend.text + text.slice(mend.to)).toBe(mended);
+  });
+
+  test('no text hangs or throws', () => {
+    fc.assert(
+      fc.property(
+        fc.oneof(fc.string(), fc.string({ unit: fc.constantFrom(...'abn.?`${}[]()"\'\\ +') })),
+        (text) => {
+          makeExpression(text, fields).evaluate?.(item);
+        },
+      ),
+      { numRuns: 2_000 },
+    );
+    expect(codesOf('a'.repeat(1_000_000))).toEqual(['expression-too-long']);
+    expect(codesOf(`${'('.repeat(4_000)}a${')'.repeat(4_000)}`)).toEqual(['expression-too-deep']);
+  });
+});
+
+describe('the explanation', () => {
+  const missingOf = (text: string, of: JsonRecord) => {
+    const { checked } = makeExpression(text, fields);
+    return checked && explain(checked, of).missing;
+  };
+
+  test('names the first step that was missing', () => {
+    expect(missingOf('maker.town', {})).toBe('this item has no maker');
+    expect(missingOf('maker.town', { maker: {} })).toBe('maker has no town');
+    expect(missingOf('maker.town', { maker: null })).toBe('maker is null');
+    expect(missingOf('price', { price: 'soon' })).toBe('price is text here, not number');
+  });
+
+  test('agrees with the value, and gives a reason exactly where there is none', () => {
+    fc.assert(
+      fc.property(someItem, (of) => {
+        const [type] = atOnce(infer([of], 'x')).types;
+        for (const path of pathsOf(of)) {
+          const { checked, evaluate } = makeExpression(pathText(path), type?.fields ?? []);
+          if (checked === undefined || evaluate === undefined) continue;
+          const { value, missing } = explain(checked, of);
+          expect(value).toEqual(evaluate(of));
+          expect(missing === undefined).toBe(value !== undefined);
+        }
+      }),
+    );
+  });
+});
+
+test('every path of an item can be written and reads its value', () => {
+  fc.assert(
+    fc.property(someItem, (of) => {
+      const [type] = atOnce(infer([of], 'x')).types;
+      for (const path of pathsOf(of)) {
+        const { evaluate, findings } = makeExpression(pathText(path), type?.fields ?? []);
+        expect(findings).toEqual([]);
+        expect(evaluate?.(of) ?? null).toEqual(at(of, path));
+      }
+    }),
+  );
+});
+
+test('nothing but words reaches a label', () => {
+  fc.assert(
+    fc.property(someItem, (of) => {
+      const [type] = atOnce(infer([of], 'x')).types;
+      for (const path of pathsOf(of)) {
+        const words = plainText(makeExpression(pathText(path), type?.fields ?? []).evaluate?.(of));
+        if (typeof at(of, path) !== 'string') {
+          expect(words ?? '').not.toMatch(/NaN|Infinity|undefined|null|\[object/);
+        }
+      }
+    }),
+  );
+});
+
+function pathsOf(record: JsonRecord): string[][] {
+  return Object.entries(record).flatMap(([name, value]) => [
+    [name],
+    ...(isRecord(value) ? pathsOf(value).map((path) => [name, ...path]) : []),
+  ]);
+}
+
+function at(record: JsonRecord, path: readonly string[]): Json {
+  let value: Json = record;
+  for (const step of path)
+    value = isRecord(value)
+      ? ((Object.getOwnPropertyDescriptor(value, step)?.value as Json) ?? null)
+      : null;
+  return value;
+}

@@ -1,0 +1,189 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { items as someItems } from '../../tests/support/arbitrary';
+import { atOnce } from '../core/base';
+import { type Item, infer } from '../core/items';
+import {
+  type Edit,
+  edits,
+  makeProject,
+  type Project,
+  readProject,
+  writeProject,
+} from '../core/project';
+import { partKinds } from '../core/templates';
+import { pathText } from '../core/values';
+import { Engine } from './engine';
+
+const everything = { from: 0, to: 1_000_000 };
+const engineWith = (project: Project, items: readonly Item[]): Engine => {
+  const engine = new Engine({ pause: async () => {} });
+  for (const source of project.sources) engine.setItems(source.id, items);
+  return engine;
+};
+const projectOf = (items: readonly Item[]): Project =>
+  makeProject('stock.json', { format: 'json', at: '$[*]', items }, atOnce(infer(items, 'stock')));
+
+const shop: readonly Item[] = [
+  { id: 'a', kind: 'skein', name: 'Lace', grams: 100, maker: { town: 'Ousby' } },
+  { id: 'b', kind: 'tool', name: 'Spindle', material: 'ash' },
+  { id: 'c', kind: 'skein', name: 'Sock', grams: 50 },
+  { id: 'd', kind: 'tool', name: 'Reel', material: 'oak' },
+];
+
+function edited(project: Project, ...all: readonly Edit[]): Project {
+  return all.reduce((before, edit) => {
+    const next = edit.apply(before);
+    if (!next.ok) throw new Error(next.error);
+    return next.value;
+  }, project);
+}
+
+describe('a list of real items', () => {
+  test('has an entry an item, with the template of its type and finished words', () => {
+    const project = projectOf(shop);
+    const view = engineWith(project, shop).update(project, everything);
+    expect(
+      view.entries.map((entry) => [entry.key, view.plans[entry.plan]?.template, entry.texts]),
+    ).toEqual([
+      ['a', 'skein-plain', ['Lace']],
+      ['b', 'tool-plain', ['Spindle']],
+      ['c', 'skein-plain', ['Sock']],
+      ['d', 'tool-plain', ['Reel']],
+    ]);
+    expect(view.choiceCounts).toEqual([2, 2, 0]);
+  });
+
+  test('leaves out what a choice leaves out, and counts it all the same', () => {
+    const project = edited(projectOf(shop), edits.choose('stock', 'tool', null));
+    const view = engineWith(project, shop).update(project, everything);
+    expect(view.entries.map((entry) => entry.key)).toEqual(['a', 'c']);
+    expect(view.choiceCounts).toEqual([2, 2, 0]);
+    expect(view.itemCount).toBe(4);
+  });
+
+  test('a broken binding shows nothing and is a finding with its place', () => {
+    const place = { template: 'skein-plain', part: 'title', property: 'text' } as const;
+    const project = edited(projectOf(shop), edits.bind(place, { expr: 'nmae' }));
+    const view = engineWith(project, shop).update(project, everything);
+    expect(view.entries[0]?.texts).toEqual([undefined]);
+    expect(view.findings).toMatchObject([
+      { code: 'name-unknown', place: { in: 'part', ...place } },
+    ]);
+  });
+
+  test('a grid has as many lines as it needs, each as high as its highest cell', () => {
+    const project = edited(
+      projectOf(shop),
+      edits.insert(
+        'tool-plain',
+        'title',
+        'below',
+        partKinds.label.draft('m', { expr: 'material' }, 'small'),
+      ),
+      edits.arrangeAs('stock', { kind: 'grid', columns: 3, gap: 8, edge: 12 }),
+    );
+    const view = engineWith(project, shop).update(project, everything);
+    expect([...view.sequence.lineHeights]).toEqual([58, 58]);
+  });
+
+  test('the survey counts what is missing over all items and names the extremes', () => {
+    const place = { template: 'skein-plain', part: 'title', property: 'text' } as const;
+    const project = edited(projectOf(shop), edits.bind(place, { expr: 'maker.town' }));
+    const engine = engineWith(project, shop);
+    engine.update(project, everything);
+    expect(engine.surveyNow()[0]).toEqual({
+      template: 'skein-plain',
+      itemCount: 2,
+      longest: 0,
+      shortest: 0,
+      slots: [{ part: 'title', property: 'text', missingCount: 1, firstMissing: 2 }],
+    });
+    expect(engine.trace('skein-plain', 'title', 'text', 2)).toMatchObject({
+      text: undefined,
+      missing: 'this item has no maker',
+    });
+  });
+
+  test('a newer version ends the survey of an older one', async () => {
+    const project = projectOf(shop);
+    const many = Array.from(
+      { length: 10_000 },
+      (_, i) => ({ ...shop[i % 4], id: String(i) }) as Item,
+    );
+    let engine: Engine | undefined;
+    let isFirst = true;
+    engine = new Engine({
+      pause: async () => {
+        if (isFirst) engine?.update(project, everything);
+        isFirst = false;
+      },
+    });
+    engine.setItems('stock', many);
+    engine.update(project, everything);
+    expect(await engine.survey()).toBeUndefined();
+    expect((await engine.survey())?.templates[0]?.itemCount).toBe(5_000);
+  });
+
+  test('items put in near the top stand there, and the rest follows', () => {
+    const project = projectOf(shop);
+    const engine = engineWith(project, shop);
+    engine.update(project, everything);
+    engine.insertItems('stock', 1, [{ id: 'new', kind: 'skein', name: 'New' }]);
+    expect(engine.view(everything).entries.map((entry) => entry.key)).toEqual([
+      'a',
+      'new',
+      'b',
+      'c',
+      'd',
+    ]);
+  });
+
+  test('an item is found by any of its words, in turn', () => {
+    const project = projectOf(shop);
+    const engine = engineWith(project, shop);
+    engine.update(project, everything);
+    expect([
+      engine.find('oak', 0),
+      engine.find('skein', 0),
+      engine.find('skein', 2),
+      engine.find('nowhere', 0),
+    ]).toEqual([3, 2, 0, -1]);
+  });
+});
+
+test('the same project gives the same words after it was saved and opened, for any items', () => {
+  fc.assert(
+    fc.property(someItems, fc.nat(), (items, pick) => {
+      const drafted = projectOf(items);
+      const fields = drafted.types.flatMap((type) =>
+        type.fields.map((field) => ({ type: type.id, name: field.name })),
+      );
+      const field = fields[pick % fields.length];
+      const template = drafted.templates.find((each) => each.type === field?.type);
+      const project =
+        field === undefined || template === undefined
+          ? drafted
+          : edited(
+              drafted,
+              edits.bind(
+                { template: template.id, part: 'title', property: 'text' },
+                { expr: pathText([field.name]), else: '–' },
+              ),
+            );
+      const source = project.sources[0]?.id ?? '';
+      const here = engineWith(project, items).update(project, everything);
+      const file = readProject(
+        [...writeProject(project, new Map([[source, items]]))].join(''),
+        'x',
+      );
+      if (!file.ok) throw new Error(file.error.message);
+      const there = engineWith(file.value.project, file.value.items.get(source) ?? []).update(
+        file.value.project,
+        everything,
+      );
+      expect(there.entries).toEqual(here.entries);
+      expect(there.plans).toEqual(here.plans);
+    }),
+  );
+});
