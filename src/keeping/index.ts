@@ -5,4 +5,11 @@
 export { database, type KeptProject, type Preview } from './database';
 export { keepItems, keptItems } from './items';
 export { lockProject, type ProjectLock } from './lock';
-export { dropProject, keepProject, keptProject, keptProjects, whyNotKept } from './projects';
+export {
+  dropProject,
+  keepProject,
+  keptProject,
+  keptProjects,
+  watchProject,
+  whyNotKept,
+} from './projects';

@@ -1,3 +1,4 @@
+import { liveQuery } from 'dexie';
 import { database, type KeptProject } from './database';
 
 export async function keepProject(kept: KeptProject): Promise<void> {
@@ -6,6 +7,15 @@ export async function keepProject(kept: KeptProject): Promise<void> {
 
 export async function keptProject(id: string): Promise<KeptProject | undefined> {
   return database.projects.get(id);
+}
+
+/** Tells of every change that another tab makes to a kept project; the answer ends it. */
+export function watchProject(id: string, changed: (kept: KeptProject) => void): () => void {
+  const watching = liveQuery(() => database.projects.get(id)).subscribe({
+    next: (kept) => kept !== undefined && changed(kept),
+    error: () => {},
+  });
+  return () => watching.unsubscribe();
 }
 
 /** All kept projects, the last used first. */

@@ -33,7 +33,7 @@ const item: JsonRecord = {
   tags: ['a'],
 };
 
-const valueOf = (text: string, of: JsonRecord = item): Value =>
+const evaluated = (text: string, of: JsonRecord = item): Value =>
   makeExpression(text, fields).evaluate?.(of);
 const codesOf = (text: string, use: 'any' | 'text' = 'any') =>
   makeExpression(text, fields, use).findings.map((finding) => finding.code);
@@ -55,18 +55,18 @@ describe('an expression reads an item', () => {
     ['`${price} each`', ' each'],
     ['  name  ', 'Lace'],
   ])('%s', (text, value) => {
-    expect(valueOf(text)).toEqual(value);
+    expect(evaluated(text)).toEqual(value);
   });
 
   test('a missing record gives missing, and never throws', () => {
-    expect(valueOf('maker.town', { name: 'x' })).toBeUndefined();
-    expect(valueOf('`${maker.town}!`', { name: 'x' })).toBe('!');
+    expect(evaluated('maker.town', { name: 'x' })).toBeUndefined();
+    expect(evaluated('`${maker.town}!`', { name: 'x' })).toBe('!');
   });
 
   test('values of another type than the known one are missing; plain ones read as text', () => {
-    expect(valueOf('price', { price: 'soon' })).toBeUndefined();
-    expect(valueOf('maker.town', { maker: 'Ousby' })).toBeUndefined();
-    expect(valueOf('name', { name: 7 })).toBe('7');
+    expect(evaluated('price', { price: 'soon' })).toBeUndefined();
+    expect(evaluated('maker.town', { maker: 'Ousby' })).toBeUndefined();
+    expect(evaluated('name', { name: 7 })).toBe('7');
   });
 
   test('equals ECMAScript on present values', () => {
@@ -86,7 +86,7 @@ describe('an expression reads an item', () => {
             ? `\`a${parts.map((part) => `\${${part}}-`).join('')}\``
             : parts.join(' ?? ');
           const engine = new Function('item', `with (item) { return ${text} }`);
-          expect(valueOf(text)).toEqual(engine(item));
+          expect(evaluated(text)).toEqual(engine(item));
         },
       ),
     );

@@ -6,6 +6,7 @@ import {
   keptProjects,
   lockProject,
   type ProjectLock,
+  watchProject,
   whyNotKept,
 } from '../../keeping';
 import { handItem } from './at-hand';
@@ -16,9 +17,23 @@ import { engine, noSession, onFirstRows, useSession, wantedRange } from './sessi
 export const demoId = 'thrumwick';
 const demoFile = '/demo/thrumwick.yarncard.json';
 let lock: ProjectLock | undefined;
+let stopFollowing: () => void = () => {};
+
+let turn: Promise<unknown> = Promise.resolve();
+
+/** One thing is opened after the other, however fast they are asked for: there is one engine. */
+function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  const next = turn.then(work, work);
+  turn = next.catch(() => {});
+  return next;
+}
 
 /** Brings a document: items become a new project, a project file is opened. Either way it is shown and kept. */
-export async function bring(file: Blob, name: string): Promise<void> {
+export function bring(file: Blob, name: string): Promise<void> {
+  return inTurn(() => bringNow(file, name));
+}
+
+async function bringNow(file: Blob, name: string): Promise<void> {
   useSession.setState({ reading: { file: name, share: 0 }, notice: undefined });
   let shownFirst: string | undefined;
   onFirstRows((project, view) => {
@@ -45,7 +60,11 @@ export async function bring(file: Blob, name: string): Promise<void> {
 }
 
 /** Opens a project that this browser keeps, for the address that names it. */
-export async function openKept(id: string): Promise<void> {
+export function openKept(id: string): Promise<void> {
+  return inTurn(() => openKeptNow(id));
+}
+
+async function openKeptNow(id: string): Promise<void> {
   if (useSession.getState().id === id) return;
   useSession.setState({ ...noSession, id, reading: { file: '', share: 0 } });
   const kept = await keptProject(id).catch(() => undefined);
@@ -71,7 +90,7 @@ export async function openKept(id: string): Promise<void> {
 }
 
 /** The demo, read from its file and kept like any other project. */
-export async function openDemo(): Promise<void> {
+async function openDemo(): Promise<void> {
   const file = await demoBlob();
   const brought = await engine().bring(
     { file, name: 'thrumwick.yarncard.json' },
@@ -93,7 +112,11 @@ export async function openDemo(): Promise<void> {
 }
 
 /** Looks at the projects in this browser; the demo is put among them on the first visit. */
-export async function seedDemo(): Promise<void> {
+export function seedDemo(): Promise<void> {
+  return inTurn(seedDemoNow);
+}
+
+async function seedDemoNow(): Promise<void> {
   const kept = await keptProjects().catch((error: unknown) => {
     useSession.setState({ keeping: { kind: 'failed', reason: whyNotKept(error) } });
     return [];
@@ -119,11 +142,23 @@ function leave(notice: ReturnType<typeof useSession.getState>['notice']): void {
   go({ page: 'start' }, 'replace');
 }
 
-/** Held until another project is opened, or the tab is gone. */
+/** Held until another project is opened, or the tab is gone; until it is had, the other tab is followed. */
 async function takeLock(id: string): Promise<void> {
   lock?.release();
-  lock = await lockProject(id);
-  if (!lock.isMine) useSession.setState({ keeping: { kind: 'looking' } });
+  stopFollowing();
+  lock = await lockProject(id, () => {
+    stopFollowing();
+    useSession.setState({ keeping: { kind: 'kept' } });
+  });
+  if (lock.isMine) return;
+  useSession.setState({ keeping: { kind: 'looking' } });
+  stopFollowing = watchProject(id, ({ project }) => void follow(id, project));
+}
+
+async function follow(id: string, project: Project): Promise<void> {
+  const view = await engine().update(project, wantedRange());
+  if (useSession.getState().id === id)
+    useSession.setState({ history: startHistory(project), view });
 }
 
 const newId = (project: Project): string =>

@@ -1,3 +1,4 @@
+import { Dialog } from '@base-ui/react/dialog';
 import { Command } from 'cmdk';
 import { useEffect, useState } from 'react';
 import { handItem } from '../shared/at-hand';
@@ -20,45 +21,49 @@ export function Palette() {
     .filter((command) => !command.needsProject || (hasProject && !isStart))
     .filter((command) => !showsKeys || command.key !== undefined);
   return (
-    <Command.Dialog
-      open={isOpen}
-      onOpenChange={(open) => !open && close()}
-      label="Find or do"
-      overlayClassName="fixed inset-0 z-50 bg-ink/20"
-      contentClassName="fixed inset-x-0 top-14 z-50 mx-auto w-[480px] max-w-[94vw] overflow-hidden rounded-md border border-ash bg-paper"
-      loop
-    >
-      <Command.Input
-        value={words}
-        onValueChange={setWords}
-        placeholder={showsKeys ? 'Keys' : 'Words of an item, or something to do'}
-        className="h-11 w-full border-b border-rule bg-transparent px-3 text-lg outline-none placeholder:text-ash"
-      />
-      <Command.List className="max-h-96 overflow-auto py-1">
-        <Command.Empty className="px-3 py-2 text-ash">Nothing is called that.</Command.Empty>
-        {shown.map((command) => (
-          <Entry
-            key={command.name}
-            name={command.name}
-            hint={command.key}
-            onChoose={() => {
-              close();
-              command.run();
-            }}
-          />
-        ))}
-        {hasProject && !isStart && words.trim() !== '' && (
-          <Entry
-            name={`Find the item with “${words}”`}
-            hint="in all fields"
-            onChoose={() => {
-              close();
-              void findItem(words);
-            }}
-          />
-        )}
-      </Command.List>
-    </Command.Dialog>
+    // cmdk's own dialog writes a style element, which the page's policy refuses.
+    <Dialog.Root open={isOpen} onOpenChange={(open) => !open && close()} modal="trap-focus">
+      <Dialog.Portal>
+        <Dialog.Backdrop className="fixed inset-0 z-50 bg-ink/20" />
+        <Dialog.Popup
+          aria-label="Find or do"
+          className="fixed inset-x-0 top-14 z-50 mx-auto w-[480px] max-w-[94vw] overflow-hidden rounded-md border border-ash bg-paper outline-none"
+        >
+          <Command label="Find or do" loop>
+            <Command.Input
+              value={words}
+              onValueChange={setWords}
+              placeholder={showsKeys ? 'Keys' : 'Words of an item, or something to do'}
+              className="h-11 w-full border-b border-rule bg-transparent px-3 text-lg outline-none placeholder:text-ash"
+            />
+            <Command.List className="max-h-96 overflow-auto py-1">
+              <Command.Empty className="px-3 py-2 text-ash">Nothing is called that.</Command.Empty>
+              {shown.map((command) => (
+                <Entry
+                  key={command.name}
+                  name={command.name}
+                  hint={command.key}
+                  onChoose={() => {
+                    close();
+                    command.run();
+                  }}
+                />
+              ))}
+              {hasProject && !isStart && words.trim() !== '' && (
+                <Entry
+                  name={`Find the item with “${words}”`}
+                  hint="in all fields"
+                  onChoose={() => {
+                    close();
+                    void findItem(words);
+                  }}
+                />
+              )}
+            </Command.List>
+          </Command>
+        </Dialog.Popup>
+      </Dialog.Portal>
+    </Dialog.Root>
   );
 }
 

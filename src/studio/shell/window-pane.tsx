@@ -14,7 +14,7 @@ export function WindowPane() {
   const hasRows = useSession((session) => (session.view?.sequence.entryCount ?? 1) > 0);
   const listName = project?.lists[0]?.name ?? '';
   return (
-    <section aria-label="Window" className="flex h-full flex-col bg-chosen/50">
+    <div className="flex h-full flex-col bg-chosen/50">
       <div className="flex min-h-10 flex-wrap items-center gap-1.5 border-b border-rule bg-wool px-3 py-1.5">
         <MenuButton
           label="Device"
@@ -47,7 +47,7 @@ export function WindowPane() {
           {hasRows ? <Rows /> : <NoRows />}
         </div>
       </div>
-    </section>
+    </div>
   );
 }
 

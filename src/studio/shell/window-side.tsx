@@ -15,7 +15,7 @@ export function WindowSide() {
     setWidth(within(window.innerWidth - event.clientX));
   };
   return (
-    <>
+    <section aria-label="Window" className="flex shrink-0">
       {/* biome-ignore lint/a11y/useSemanticElements: a separator that can be moved is not a rule */}
       <div
         role="separator"
@@ -36,6 +36,6 @@ export function WindowSide() {
       <div className="shrink-0" style={{ width: widthPx }}>
         <WindowPane />
       </div>
-    </>
+    </section>
   );
 }

@@ -140,11 +140,11 @@ function Card({ kept }: { readonly kept: KeptProject }) {
         onClick={() => go({ page: 'project', id: kept.id, station: 'templates' })}
       >
         <span
-          className="block h-32 overflow-hidden border-b border-rule bg-white"
+          className="block h-32 overflow-hidden border-b border-rule bg-(--row-ground) scheme-light"
           aria-hidden="true"
         >
           <span className="block w-[142%] origin-top-left scale-[0.7] rtl:origin-top-right">
-            {preview.entries.map((entry) => {
+            {preview.entries.slice(0, 3).map((entry) => {
               const plan = preview.plans[entry.plan];
               return (
                 plan && (

@@ -8,15 +8,14 @@ export async function itemsAtPath(
   at: string,
   file: string,
 ): Promise<Result<readonly Item[], Finding>> {
-  const { jsonpath } = await import('json-p3');
+  const { JSONPathError, query } = await import('json-p3');
   let values: readonly unknown[];
   try {
     // The package types a document as `unknown` values; ours came from JSON.parse.
-    values = jsonpath.query(at, root as never).values();
+    values = query(at, root as never).values();
   } catch (error) {
-    return failed(
-      itemFindings.pathInvalid(file, at, error instanceof Error ? error.message : String(error)),
-    );
+    if (!(error instanceof JSONPathError)) throw error;
+    return failed(itemFindings.pathInvalid(file, at, error.message));
   }
   const found = values as readonly Json[];
   const only = found.length === 1 ? found[0] : undefined;

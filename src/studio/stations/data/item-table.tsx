@@ -36,7 +36,6 @@ export function ItemTable({ source, types }: ItemTableProps) {
       to: Math.min(itemCount, from + Math.ceil(clientHeight / rowPx) + 2 * overscan),
     });
   };
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a new count is a new height of the content
   useEffect(see, [itemCount]);
   return (
     <section

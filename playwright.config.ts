@@ -1,0 +1,34 @@
+import { defineConfig } from '@playwright/test';
+
+const port = Number(process.env['TEST_PORT'] ?? 4381);
+
+// Journeys run on the built application: only there the security policy is sent.
+export default defineConfig({
+  testDir: 'tests/journeys',
+  timeout: 60_000,
+  workers: 1,
+  reporter: [['line'], ['json', { outputFile: 'test-results/journeys.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: 'node scripts/start.mjs',
+    env: { PORT: String(port), HOST: '127.0.0.1' },
+    url: `http://127.0.0.1:${port}/`,
+    reuseExistingServer: false,
+    timeout: 180_000,
+  },
+});

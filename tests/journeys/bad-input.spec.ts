@@ -1,0 +1,134 @@
+import { dropFile, expect, openDemo, rowsOf, saved, test } from './support';
+
+const png = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+);
+
+test('bad input is refused in words, and what was open stays', async ({ page }) => {
+  await openDemo(page);
+  await saved(page);
+  const before = await rowsOf(page);
+  const cases: readonly [string, string | Buffer, RegExp][] = [
+    [
+      'cut.json',
+      '[{"a":1},\n{"a',
+      /cut\.json is not valid JSON: a text is opened by a quote and never closed at line 2, column 2/,
+    ],
+    ['scalar.json', '42', /holds the single value 42/],
+    ['empty-list.json', '{"rows":[]}', /list at \$\.rows\[\*\] in empty-list\.json is empty/],
+    ['deep.json', '['.repeat(20_000), /nests more than 200 levels deep at line 1/],
+    ['nothing.json', '', /nothing\.json is empty: it has 0 bytes/],
+    ['picture.png', png, /picture\.png is a picture \(PNG\)/],
+    ['newer.yarncard.json', '{ "yarncard": 7, "name": "x" }', /written by a newer Yarn Card/],
+    [
+      'bent.yarncard.json',
+      '{ "yarncard": 1, "name": "x" }',
+      /bent\.yarncard\.json cannot be opened: sources/,
+    ],
+  ];
+  for (const [name, content, message] of cases) {
+    await dropFile(page, name, content);
+    await expect(page.getByRole('alert')).toHaveText(message);
+    await page.getByRole('button', { name: 'Put this message away' }).click();
+    expect(await rowsOf(page)).toEqual(before);
+    await page.getByRole('button', { name: 'Next item' }).click();
+    await page.getByRole('button', { name: 'first', exact: true }).click();
+  }
+});
+
+test('strange but readable items are shown, and what was assumed is a finding', async ({
+  page,
+}) => {
+  await page.goto('/');
+  const cases: readonly [string, string | Buffer, RegExp, string][] = [
+    [
+      'ragged.csv',
+      'name,stock\nLace,4\nSock\n',
+      /1 row of ragged\.csv has another number of cells/,
+      'Lace',
+    ],
+    ['open.csv', 'name,stock\nLace,4\n"Sock,3\n', /quote opened at line 3/, 'Lace'],
+    [
+      'latin.csv',
+      Buffer.from('name,stock\nSmörgås,4\n', 'latin1'),
+      /read as Windows-1252/,
+      'Smörgås',
+    ],
+    [
+      'long.json',
+      '[{"name":"Lace","n":9007199254740993}]',
+      /1 number in long\.json has more digits/,
+      'Lace',
+    ],
+    [
+      'twice.json',
+      '[{"id":"a","name":"Lace"},{"id":"a","name":"Sock"},{"id":"b","name":"Lace"}]',
+      /Items 1 and 2 of twice have the same key "a"/,
+      'Lace',
+    ],
+  ];
+  for (const [name, content, message, first] of cases) {
+    await dropFile(page, name, content);
+    await expect.poll(async () => (await rowsOf(page, 1))[0]).toEqual([first]);
+    await page
+      .getByRole('button', { name: /finding/ })
+      .first()
+      .click();
+    await expect(page.getByRole('dialog', { name: 'Findings' })).toContainText(message);
+    await page.keyboard.press('Escape');
+  }
+});
+
+test('names that every object has are fields like any other', async ({ page }) => {
+  await page.goto('/');
+  await dropFile(
+    page,
+    'names.json',
+    '[{"__proto__":"p","constructor":"c","toString":"t","name":"Lace"},{"name":"Sock"}]',
+  );
+  await expect.poll(() => rowsOf(page)).toEqual([['Lace'], ['Sock']]);
+  await page.getByRole('button', { name: 'Templates' }).click();
+  for (const [name, words] of [
+    ['__proto__', 'p'],
+    ['constructor', 'c'],
+    ['toString', 't'],
+  ] as const) {
+    await page.getByRole('combobox', { name: 'Value of text' }).fill(name);
+    await expect.poll(() => rowsOf(page)).toEqual([[words], ['']]);
+  }
+  await expect(page.getByRole('button', { name: '1 finding', exact: true })).toBeVisible();
+});
+
+test('markup in data stays words', async ({ page }) => {
+  await page.goto('/');
+  const words = '<img src=x onerror="document.title=1"><script>document.title=2</script>';
+  await dropFile(
+    page,
+    'markup.json',
+    JSON.stringify([
+      { name: words, b: 1 },
+      { name: 'Sock', b: 2 },
+    ]),
+  );
+  await expect.poll(() => rowsOf(page, 1)).toEqual([[words]]);
+  expect(await page.title()).toBe('Yarn Card');
+});
+
+test('a project with a broken binding opens, with a finding that leads to it', async ({
+  page,
+  request,
+}) => {
+  const demo = await (await request.get('/demo/thrumwick.yarncard.json')).text();
+  await page.goto('/');
+  await dropFile(
+    page,
+    'broken.yarncard.json',
+    demo.replace('"expr": "material"', '"expr": "materail"'),
+  );
+  await page.getByRole('button', { name: '1 finding', exact: true }).click();
+  await page.getByRole('dialog', { name: 'Findings' }).getByRole('button').click();
+  await expect(page.getByRole('combobox', { name: 'Value of text' })).toHaveValue('materail');
+  await page.getByRole('button', { name: 'Write material' }).click();
+  await expect(page.getByText('no findings')).toBeVisible();
+});

@@ -1,0 +1,104 @@
+import { expect, rowsOf, test } from './support';
+
+const count = 100_000;
+
+test('100,000 items: all in the window, few rows in the page, every row right', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  const items = Array.from({ length: count }, (_, i) => ({
+    id: i,
+    kind: i % 3 === 0 ? 'tool' : 'skein',
+    name: `Merino ${i}`,
+    ...(i % 3 === 0 ? { material: 'ash' } : { grams: i % 200 }),
+  }));
+  await page.goto('/');
+  await page.getByLabel('A file of items or a project').setInputFiles({
+    name: 'many.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify({ rows: items })),
+  });
+  await expect(page.getByRole('contentinfo')).toContainText('100\u00a0000 entries', {
+    timeout: 60_000,
+  });
+  await page.getByRole('button', { name: 'Templates' }).click();
+  await page.getByRole('button', { name: 'skein plain' }).click();
+  await page.getByRole('button', { name: 'Insert' }).click();
+  await page.getByRole('menuitem', { name: 'Label under title' }).click();
+
+  const list = page.getByRole('region', { name: 'Rows' });
+  const most = await list.evaluate(async (host) => {
+    let most = 0;
+    const rows = () => host.querySelectorAll('.yc-row').length;
+    for (let step = 0; step <= 60; step += 1) {
+      host.scrollTop = (host.scrollHeight * step) / 60;
+      await new Promise((resolve) => setTimeout(resolve, 20));
+      most = Math.max(most, rows());
+    }
+    return most;
+  });
+  const visible = await list.evaluate((host) => Math.ceil(host.clientHeight / 40) + 1);
+  expect(most).toBeLessThanOrEqual(visible + 2 * 5 + 2 * 2);
+
+  for (const share of [1, 0.7, 0.31, 0.5001, 0]) {
+    await list.evaluate((host, to) => {
+      host.scrollTop = host.scrollHeight * to;
+    }, share);
+    await expect
+      .poll(() =>
+        list.evaluate((host) => {
+          const box = host.getBoundingClientRect();
+          const seen = [...host.querySelectorAll('.yc-row:not(.yc-spare)')].filter((row) => {
+            const { top, bottom } = row.getBoundingClientRect();
+            return bottom > box.top && top < box.bottom;
+          });
+          const isRight = seen.every((row) => {
+            const at = Number(row.getAttribute('aria-posinset')) - 1;
+            const words = [...row.querySelectorAll('.yc-label')].map((label) => label.textContent);
+            const expected = at % 3 === 0 ? [`Merino ${at}`] : [`Merino ${at}`, String(at % 200)];
+            return JSON.stringify(words) === JSON.stringify(expected);
+          });
+          const height = seen.reduce((sum, row) => sum + row.getBoundingClientRect().height, 0);
+          return isRight && height >= box.height - 1;
+        }),
+      )
+      .toBe(true);
+  }
+  expect(await rowsOf(page, 1)).toEqual([['Merino 0']]);
+});
+
+test('the worker answers while it reads', async ({ page }) => {
+  await page.goto('/p/thrumwick/templates');
+  await expect(page.locator('.yc-sizer > .yc-row').first()).toBeVisible();
+  const rows = Array.from({ length: 150_000 }, (_, i) => ({
+    id: i,
+    name: `Merino lace number ${i}`,
+    note: 'x'.repeat(80),
+  }));
+  await page.goto('/');
+  await page.getByLabel('A file of items or a project').setInputFiles({
+    name: 'large.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(rows)),
+  });
+  await expect(page.getByRole('main')).toContainText('large.json');
+  await page.getByRole('region', { name: 'Rows' }).locator('.yc-row').nth(3).click();
+  await expect(page.getByRole('contentinfo')).toContainText('item 4 of');
+});
+
+test('reading can be cancelled', async ({ page }) => {
+  await page.goto('/');
+  const rows = Array.from({ length: 300_000 }, (_, i) => ({
+    id: i,
+    name: `Merino lace number ${i}`,
+    note: 'x'.repeat(80),
+  }));
+  await page.getByLabel('A file of items or a project').setInputFiles({
+    name: 'huge.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(rows)),
+  });
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('alert')).toContainText('Reading huge.json was cancelled');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Start with your items');
+});

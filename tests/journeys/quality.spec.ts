@@ -1,0 +1,79 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, openDemo, saved, stations, test } from './support';
+
+/** What axe finds, a line each. */
+async function faults(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations.flatMap(({ id, nodes }) =>
+    nodes.map((node) => `${id}: ${node.html.slice(0, 160)} ${node.any[0]?.message ?? ''}`),
+  );
+}
+
+for (const scheme of ['light', 'dark'] as const) {
+  test.describe(scheme, () => {
+    test.use({ colorScheme: scheme });
+
+    test('axe finds nothing on the start page and in help', async ({ page }) => {
+      await page.goto('/');
+      await expect(page.locator('.yc-row').first()).toBeVisible();
+      expect(await faults(page)).toEqual([]);
+      for (const address of ['/docs', '/docs/files']) {
+        await page.goto(address);
+        expect(await faults(page)).toEqual([]);
+      }
+    });
+
+    for (const station of stations) {
+      test(`axe finds nothing in ${station}`, async ({ page }) => {
+        if (station === 'hand-off') {
+          await openDemo(page);
+          await page.goto('/p/thrumwick/hand-off');
+          await expect(page.getByRole('region', { name: 'The file' })).toContainText('yarncard');
+        } else await openDemo(page, station);
+        await saved(page);
+        expect(await faults(page)).toEqual([]);
+      });
+    }
+  });
+}
+
+test('every page and script comes with a policy that allows no code from text and no inline script', async ({
+  page,
+  request,
+}) => {
+  const scripts: string[] = [];
+  page.on('response', (response) => {
+    if (response.url().includes('/_astro/')) scripts.push(response.url());
+  });
+  const policyOf = async (address: string): Promise<string> => {
+    const answer = await request.get(address);
+    const meta = /http-equiv="content-security-policy" content="([^"]*)"/i.exec(
+      await answer.text(),
+    )?.[1];
+    return answer.headers()['content-security-policy'] ?? meta ?? '';
+  };
+  await openDemo(page);
+  for (const address of [
+    '/',
+    '/docs',
+    '/p/thrumwick/data',
+    ...scripts.filter((url) => url.endsWith('.js')),
+  ]) {
+    const policy = await policyOf(address);
+    expect(policy, address).toContain("default-src 'self'");
+    expect(policy, address).not.toMatch(/unsafe-eval'(?<!wasm-unsafe-eval')|unsafe-inline/);
+  }
+  expect(scripts.some((url) => url.includes('worker'))).toBe(true);
+});
+
+test('nothing is asked of anybody else', async ({ page }) => {
+  const elsewhere: string[] = [];
+  page.on('request', (request) => {
+    if (!/^(http:\/\/127\.0\.0\.1|data:|blob:)/.test(request.url())) elsewhere.push(request.url());
+  });
+  await openDemo(page);
+  await page.goto('/');
+  await expect(page.locator('.yc-row').first()).toBeVisible();
+  expect(elsewhere).toEqual([]);
+});

@@ -1,0 +1,60 @@
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** Every journey fails on an error that the page itself met, refusals of the security policy among them. */
+export const test = base.extend<{ quiet: undefined }>({
+  quiet: [
+    async ({ page }, use) => {
+      const errors: string[] = [];
+      page.on('pageerror', (error) => errors.push(error.message));
+      page.on('console', (message) => {
+        if (message.type() === 'error') errors.push(message.text());
+      });
+      await use(undefined);
+      expect(errors).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
+
+/** The words of the rows in the window, from the top; each row as its labels' texts. */
+export async function rowsOf(page: Page, most = 8): Promise<string[][]> {
+  return page.locator('.yc-sizer > .yc-row:not(.yc-spare)').evaluateAll(
+    (rows, count) =>
+      rows
+        .map((row) => ({
+          at: Number(row.getAttribute('aria-posinset')),
+          words: [...row.querySelectorAll('.yc-label')].map((label) => label.textContent ?? ''),
+        }))
+        .sort((a, b) => a.at - b.at)
+        .slice(0, count)
+        .map((row) => row.words),
+    most,
+  );
+}
+
+/** Drops a file on the page as from the desktop. */
+export async function dropFile(page: Page, name: string, content: string | Buffer): Promise<void> {
+  const transfer = await page.evaluateHandle(
+    ({ name, base64 }) => {
+      const bytes = Uint8Array.from(atob(base64), (char) => char.charCodeAt(0));
+      const transfer = new DataTransfer();
+      transfer.items.add(new File([bytes], name));
+      return transfer;
+    },
+    { name, base64: Buffer.from(content).toString('base64') },
+  );
+  await page.locator('body > astro-island > div').dispatchEvent('drop', { dataTransfer: transfer });
+}
+
+export async function openDemo(page: Page, station = 'templates'): Promise<void> {
+  await page.goto(`/p/thrumwick/${station}`);
+  await expect(page.locator('.yc-sizer > .yc-row').first()).toBeVisible();
+}
+
+export async function saved(page: Page): Promise<void> {
+  await expect(page.locator('header [role=status]')).toHaveText('saved');
+}
+
+export const stations = ['data', 'templates', 'choices', 'list', 'hand-off'] as const;
