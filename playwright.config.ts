@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { chromiumArguments, chromiumPath } from './scripts/chromium.mjs';
 
 const port = Number(process.env['TEST_PORT'] ?? 4381);
 
@@ -12,16 +13,8 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
+      executablePath: chromiumPath,
+      args: chromiumArguments,
     },
   },
   webServer: {

@@ -144,3 +144,20 @@ test('no code is made from text, anywhere', () => {
     );
   expect(made).toEqual([]);
 });
+
+test('a test makes every code of a finding happen', () => {
+  const all = [...files('src'), ...files('cli'), ...files('tests')];
+  const tests = all
+    .filter((file) => /\.(test|spec)\.ts$/.test(file))
+    .map((file) => readFileSync(file, 'utf8'))
+    .join('\n');
+  const codes = all
+    .filter((file) => file.endsWith('findings.ts') && file.startsWith('src/core/'))
+    .flatMap((file) =>
+      [...readFileSync(file, 'utf8').matchAll(/(?:error|warning)\(\s*'([a-z-]+)'/g)].map(
+        (found) => found[1] ?? '',
+      ),
+    );
+  expect(codes.length).toBeGreaterThan(30);
+  expect(codes.filter((code) => !tests.includes(`'${code}'`))).toEqual([]);
+});

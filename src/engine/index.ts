@@ -3,7 +3,7 @@
  * In the browser it runs in a worker behind the protocol, reached through `client.ts` (which only
  * pages may load); the command line calls it directly.
  */
-export { documentOf, strictDecoder } from './document';
+export { strictDecoder } from './document';
 export { Engine } from './engine';
 export type {
   Brought,

@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
-import { atOnce, type Finding, failed, inTurns, ok, type Result } from '../core/base';
-import { type Inference, type Item, infer, read } from '../core/items';
+import { atOnce, type Finding, failed, inTurns, type Json, ok, type Result } from '../core/base';
+import { asItem, type Inference, type Item, infer, read } from '../core/items';
 import {
   looksLikeProject,
   makeProject,
@@ -110,8 +110,9 @@ const protocol: EngineProtocol & { listen(listener: (event: EngineEvent) => void
     }
   },
 
-  async insertItems(source, at, items, wanted) {
-    engine.insertItems(source, at, items);
+  async insertItems(source, at, list, wanted) {
+    const values: Json = JSON.parse(list);
+    engine.insertItems(source, at, Array.isArray(values) ? values.map(asItem) : []);
     return shown(engine.view(wanted));
   },
 };

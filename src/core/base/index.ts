@@ -6,7 +6,7 @@ export type { Finding, Mend, Place, Severity } from './finding';
 export { placeInWords } from './finding';
 export { freeId, slug } from './id';
 export type { Json, JsonRecord } from './json';
-export { isRecord, ownValue, parseJson } from './json';
+export { isRecord, ownValue } from './json';
 export type { Result } from './result';
 export { failed, ok } from './result';
 export { nearest } from './spelling';

@@ -1,5 +1,3 @@
-import { failed, ok, type Result } from './result';
-
 export type Json = null | boolean | number | string | readonly Json[] | JsonRecord;
 
 /** An object of a document. Its keys are data: read them with `ownValue` or after an own-key check. */
@@ -14,14 +12,4 @@ export function isRecord(value: Json | undefined): value is JsonRecord {
 /** Own properties only, so that `constructor` and `__proto__` are keys like any other. */
 export function ownValue(record: JsonRecord, key: string): Json | undefined {
   return Object.hasOwn(record, key) ? record[key] : undefined;
-}
-
-/** JSON.parse as a result; the error is the engine's own message, which has no use for people. */
-export function parseJson(text: string): Result<Json, string> {
-  try {
-    const value: Json = JSON.parse(text);
-    return ok(value);
-  } catch (error) {
-    return failed(error instanceof Error ? error.message : String(error));
-  }
 }

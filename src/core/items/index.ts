@@ -3,7 +3,6 @@
  * knows nothing of projects, templates or rows; readers, the engine and the command line call it.
  */
 export type { Position } from './findings';
-export { itemFindings } from './findings';
 export { type FieldFound, type Inference, infer, type TypeFound } from './infer';
 export { asItem, type Format, type Item } from './item';
 export { type ItemKeys, itemKeys, uniqueKeys } from './key';

@@ -7,7 +7,6 @@ export { type History, makeEdit, redo, startHistory, undo } from './history';
 export { draftTemplate, makeProject } from './make';
 export { brokenReferences, compileFor } from './problems';
 export {
-  formatVersion,
   type ItemType,
   type Picture,
   type Project,
@@ -15,5 +14,5 @@ export {
   typeFinder,
   withId,
 } from './project';
-export { looksLikeProject, type ProjectFile, readProject, validated } from './read';
+export { looksLikeProject, type ProjectFile, readProject } from './read';
 export { fileNameOf, writeProject } from './write';

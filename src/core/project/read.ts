@@ -41,7 +41,7 @@ export function readProject(text: string, file: string): Result<ProjectFile, Fin
 }
 
 /** Holds a value against the project's schema and hands it back as it is, unknown keys and all. */
-export function validated(value: unknown, file: string): Result<Project, Finding> {
+function validated(value: unknown, file: string): Result<Project, Finding> {
   try {
     projectSchema.validateSync(value, { strict: true, abortEarly: false });
   } catch (error) {

@@ -24,6 +24,5 @@ export {
   partWithId,
   type Slot,
   slotsOf,
-  stackAround,
   type Template,
 } from './template';

@@ -7,8 +7,7 @@ export { type Checked, pathText, type ResultType, typeOfResult } from './check/c
 export type { Evaluate } from './compile/compile';
 export { type Explained, explain, shown, type TraceStep } from './explain/explain';
 export { type Expression, makeExpression } from './expression';
-export { type Span, valueFindings } from './findings';
-export { readExpression } from './syntax/read';
+export type { Span } from './findings';
 export {
   type Field,
   fieldNamed,

@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 
-export const stationNames = ['data', 'templates', 'choices', 'list', 'hand-off'] as const;
+const stationNames = ['data', 'templates', 'choices', 'list', 'hand-off'] as const;
 export type StationName = (typeof stationNames)[number];
 
 /** Where the reader is: everything that back, forward, reload and a shared link bring back. */
@@ -19,7 +19,7 @@ export type Route =
 const isStation = (name: string | undefined): name is StationName =>
   stationNames.some((each) => each === name);
 
-export function routeOf(address: URL): Route {
+function routeOf(address: URL): Route {
   const [, page, id, station] = address.pathname.split('/');
   if (page !== 'p' || id === undefined || id === '') return { page: 'start' };
   const item = Number(address.searchParams.get('item') ?? '0');
@@ -34,7 +34,7 @@ export function routeOf(address: URL): Route {
   };
 }
 
-export function addressOf(route: Route): string {
+function addressOf(route: Route): string {
   if (route.page === 'start') return '/';
   const query = new URLSearchParams();
   if (route.template !== undefined) query.set('template', route.template);

@@ -4,7 +4,7 @@ import { ndjson } from './ndjson';
 import type { Reader } from './reader';
 
 /** In the order in which they are asked whether a document is theirs. */
-export const readers: readonly Reader[] = [ndjson, json, csv];
+const readers: readonly Reader[] = [ndjson, json, csv];
 
 /** What the text looks like, then what its name says: a list of objects in a `.csv` is JSON. */
 export function readerFor(file: string, head: string): Reader {

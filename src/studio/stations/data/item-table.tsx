@@ -28,6 +28,12 @@ export function ItemTable({ source, types }: ItemTableProps) {
   const host = useRef<HTMLElement>(null);
   const [range, setRange] = useState<Range>({ from: 0, to: 24 });
   const rows = useItems(source.id, range, itemCount);
+  const hasRows = rows.length > 0;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the first rows settle the widths, not those scrolled to
+  const widths = useMemo(
+    () => columns.map((column) => widthOf(column, rows.slice(0, 30))),
+    [columns, hasRows],
+  );
   const see = () => {
     const { scrollTop = 0, clientHeight = 600 } = host.current ?? {};
     const from = Math.max(0, Math.floor(scrollTop / rowPx) - overscan);
@@ -48,12 +54,12 @@ export function ItemTable({ source, types }: ItemTableProps) {
     >
       <table
         className="table-fixed border-separate border-spacing-0 text-sm"
-        style={{ width: columns.reduce((sum, column) => sum + widthOf(column), 0) }}
+        style={{ width: widths.reduce((sum, width) => sum + width, 0) }}
         aria-rowcount={itemCount + 1}
       >
         <colgroup>
-          {columns.map((column) => (
-            <col key={column.name} style={{ width: widthOf(column) }} />
+          {columns.map((column, index) => (
+            <col key={column.name} style={{ width: widths[index] }} />
           ))}
         </colgroup>
         <thead className="sticky top-0 z-10 bg-wool">
@@ -108,18 +114,22 @@ export function ItemTable({ source, types }: ItemTableProps) {
   );
 }
 
-/** Fixed from the first row on: a table that measures its cells lays out anew at every scroll. */
-function widthOf(column: Field): number {
-  const widths = {
-    text: 168,
-    number: 104,
-    integer: 104,
-    boolean: 96,
-    record: 200,
-    list: 120,
-    unknown: 120,
-  };
-  return Math.max(widths[column.type], 26 + column.name.length * 7);
+const charPx = 6.8;
+const mostChars = 30;
+
+/** By the first items, then fixed: a table that measures its cells lays out anew at every scroll. */
+function widthOf(column: Field, sample: readonly Item[]): number {
+  const chars = sample.map((item) => shownLength(ownValue(item, column.name)));
+  const head = Math.max(
+    column.name.length + 1,
+    typeInWords(column).length + (column.required ? 5 : 16),
+  );
+  return 20 + charPx * Math.max(head, ...chars.map((length) => Math.min(length, mostChars)));
+}
+
+function shownLength(value: Json | undefined): number {
+  if (value === undefined || value === null) return 'missing'.length;
+  return typeof value === 'object' ? nestedInWords(value).length : String(value).length;
 }
 
 type Rows = readonly Item[] & { readonly from: number };

@@ -16,7 +16,7 @@ interface Extreme {
 /** The same template at its true size for the items that test it most. */
 export function Extremes({ selection }: { readonly selection: Selection }) {
   const { template, project } = selection;
-  const { scheme } = useWindow();
+  const { scheme, device } = useWindow();
   const survey = useSession((session) =>
     surveysOf(session).find((each) => each.template === template.id),
   );
@@ -52,7 +52,8 @@ export function Extremes({ selection }: { readonly selection: Selection }) {
           <button
             key={extreme.words}
             type="button"
-            className="w-60 shrink-0 text-start"
+            className="shrink-0 text-start"
+            style={{ width: Math.min(device.widthPx, 420) }}
             title="Have this item at hand"
             onClick={() => void handItem(extreme.item)}
           >

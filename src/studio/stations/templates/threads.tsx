@@ -1,4 +1,4 @@
-import { type RefObject, useLayoutEffect, useState } from 'react';
+import { type RefObject, useEffect, useState } from 'react';
 import { slotsOf } from '../../../core/templates';
 import { type Field, fieldNamed, makeExpression, type ValueType } from '../../../core/values';
 import { markOf } from '../../shared/typed';
@@ -20,7 +20,8 @@ interface ThreadsProps {
 /** From each value to the parts that it feeds, in the colour and pattern of its type. */
 export function Threads({ room, selection }: ThreadsProps) {
   const [threads, setThreads] = useState<readonly Thread[]>([]);
-  useLayoutEffect(() => {
+  // Not a layout effect: the room around is attached after those of its children ran.
+  useEffect(() => {
     const element = room.current;
     if (element === null) return;
     const measure = () => setThreads(measureThreads(element, selection));

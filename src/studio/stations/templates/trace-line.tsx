@@ -24,9 +24,9 @@ export function TraceLine({ selection }: { readonly selection: Selection }) {
   return (
     <section
       aria-label="Trace"
-      className="col-span-2 flex items-center gap-1.5 overflow-hidden border-t border-rule bg-paper px-3 text-sm whitespace-nowrap"
+      className="col-span-2 flex items-center gap-1.5 overflow-x-auto overflow-y-hidden border-t border-rule bg-paper px-3 text-sm whitespace-nowrap"
     >
-      <span className="text-ash">{part.id} of this item</span>
+      <span className="shrink-0 text-ash">{part.id} of this item</span>
       {trace === undefined ? (
         <span className="text-ash">{part.part === 'stack' ? 'shows nothing of its own' : ''}</span>
       ) : (
@@ -59,7 +59,7 @@ function Steps({ trace }: { readonly trace: Trace }) {
           nothing shows
         </b>
       ) : (
-        <b className="max-w-64 truncate rounded-sm bg-chosen px-1.5">{trace.text}</b>
+        <b className="max-w-64 shrink-0 truncate rounded-sm bg-chosen px-1.5">{trace.text}</b>
       )}
     </>
   );
@@ -80,7 +80,7 @@ interface StepProps {
 function Step({ words, value, isMissing = false }: StepProps) {
   return (
     <span
-      className={`max-w-56 truncate rounded-sm border px-1.5 ${isMissing ? 'border-dashed border-madder text-madder' : 'border-rule bg-wool'}`}
+      className={`max-w-56 shrink-0 truncate rounded-sm border px-1.5 ${isMissing ? 'border-dashed border-madder text-madder' : 'border-rule bg-wool'}`}
     >
       {words} {value !== undefined && <code className="font-mono text-ash">{value}</code>}
     </span>

@@ -1,0 +1,51 @@
+// `npm run shots`: one current picture of each main view, from the demo, into docs/screenshots/.
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromiumArguments, chromiumPath, ensureChromium } from './chromium.mjs';
+import { ensureBuilt, ensureInstalled, root } from './setup.mjs';
+
+ensureInstalled();
+ensureChromium();
+ensureBuilt();
+const { serve } = await import('./serve.mjs');
+const { chromium } = await import('@playwright/test');
+
+const folder = join(root, 'docs/screenshots');
+mkdirSync(folder, { recursive: true });
+const server = await serve({ host: '127.0.0.1', port: 0 });
+const address = `http://127.0.0.1:${server.address().port}`;
+const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArguments });
+
+const views = [
+  { name: 'start', path: '/', scheme: 'light' },
+  { name: 'data', path: '/p/thrumwick/data?field=maker', scheme: 'light' },
+  { name: 'templates', path: '/p/thrumwick/templates?part=price', scheme: 'light' },
+  { name: 'templates-dark', path: '/p/thrumwick/templates?part=maker-and-weight', scheme: 'dark' },
+  { name: 'choices', path: '/p/thrumwick/choices', scheme: 'light' },
+  { name: 'list', path: '/p/thrumwick/list', scheme: 'light', press: 'grid' },
+  { name: 'hand-off', path: '/p/thrumwick/hand-off', scheme: 'light' },
+];
+
+for (const { name, path, scheme, press } of views) {
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    colorScheme: scheme,
+  });
+  const page = await context.newPage();
+  // The clock stands still, so that a picture changes only with what it shows.
+  await page.clock.setFixedTime(new Date('2026-03-21T10:30:00'));
+  await page.goto(`${address}${path}`);
+  await page.waitForFunction(
+    () => document.fonts.status === 'loaded' && document.readyState === 'complete',
+  );
+  await page.waitForTimeout(1500);
+  if (press !== undefined) await page.getByRole('button', { name: press, exact: true }).click();
+  await page.waitForTimeout(800);
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+  console.log(`docs/screenshots/${name}.png`);
+  await context.close();
+}
+await browser.close();
+server.close();
+server.closeAllConnections();
+process.exit(0);

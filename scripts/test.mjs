@@ -1,0 +1,49 @@
+// `npm test`: sets up what is missing, then checks, unit tests and browser journeys. The last line
+// counts them all.
+import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureChromium } from './chromium.mjs';
+import { ensureBuilt, ensureInstalled, root, run } from './setup.mjs';
+
+ensureInstalled();
+ensureChromium();
+ensureBuilt();
+const { checks, failedChecks } = await import('./check.mjs');
+
+const results = join(root, 'test-results');
+rmSync(results, { recursive: true, force: true });
+const failed = failedChecks();
+for (const [name] of failed) console.error(`Not well: ${name}`);
+
+run('npx', [
+  '--no-install',
+  'vitest',
+  'run',
+  '--reporter=default',
+  '--reporter=json',
+  '--outputFile.json=test-results/units.json',
+]);
+run('npx', ['--no-install', 'playwright', 'test']);
+
+const read = (name) =>
+  existsSync(join(results, name))
+    ? JSON.parse(readFileSync(join(results, name), 'utf8'))
+    : undefined;
+const units = read('units.json');
+const journeys = read('journeys.json');
+// A runner that died without a report is one failure.
+const passed =
+  checks.length - failed.length + (units?.numPassedTests ?? 0) + (journeys?.stats.expected ?? 0);
+const wrong =
+  failed.length +
+  (units === undefined
+    ? 1
+    : units.numFailedTests +
+      units.testResults.filter(
+        (file) => file.status === 'failed' && file.assertionResults.length === 0,
+      ).length) +
+  (journeys === undefined
+    ? 1
+    : journeys.stats.unexpected + journeys.stats.flaky + journeys.errors.length);
+console.log(`${passed} passed, ${wrong} failed`);
+process.exit(wrong === 0 ? 0 : 1);
