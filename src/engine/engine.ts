@@ -1,5 +1,5 @@
 import { atOnce, type Finding, inTurns } from '../core/base';
-import { type Item, type ItemKeys, itemKeys, uniqueKeys } from '../core/items';
+import { type Item, type ItemKeys, itemKeys, type UniqueKey } from '../core/items';
 import { partHeight } from '../core/layout';
 import {
   type Arranged,
@@ -20,17 +20,13 @@ import {
 } from '../core/project';
 import type { CompiledTemplate } from '../core/templates';
 import { explain } from '../core/values';
+import { HeldItems } from './held-items';
 import type { ItemAtHand, Range, TemplateSurvey, Trace, View } from './protocol';
 import { surveyTemplates } from './survey';
 
 export interface EnginePorts {
   /** Lets others have their turn. */
   pause(): Promise<void>;
-}
-
-interface HeldSource {
-  readonly items: readonly Item[];
-  keys: ItemKeys | undefined;
 }
 
 const noKeys = itemKeys([], undefined, '');
@@ -47,7 +43,7 @@ const nothing: Arranged = {
  */
 export class Engine {
   private project: Project | undefined;
-  private readonly sources = new Map<string, HeldSource>();
+  private readonly sources = new Map<string, HeldItems>();
   private templates: readonly CompiledTemplate[] = [];
   private planIds: readonly string[] = [];
   private plans: readonly RowPlan[] = [];
@@ -58,10 +54,9 @@ export class Engine {
 
   constructor(private readonly ports: EnginePorts) {}
 
-  /** Replaces all items of a source. `uniqueKey`: a field that was seen to tell them apart. */
-  setItems(source: string, items: readonly Item[], uniqueKey?: string): void {
-    const keys = uniqueKey === undefined ? undefined : uniqueKeys(items, uniqueKey);
-    this.sources.set(source, { items, keys });
+  /** Replaces all items of a source. */
+  setItems(source: string, items: readonly Item[], unique?: UniqueKey): void {
+    this.sources.set(source, new HeldItems(items, unique));
   }
 
   clear(): void {
@@ -79,8 +74,9 @@ export class Engine {
 
   /** Puts items into a source and arranges anew. */
   insertItems(source: string, at: number, added: readonly Item[]): void {
-    const held = this.itemsOf(source);
-    this.setItems(source, [...held.slice(0, at), ...added, ...held.slice(at)]);
+    const held = this.sources.get(source);
+    if (held === undefined) this.setItems(source, added);
+    else held.insert(at, added);
     this.version += 1;
     if (this.project !== undefined) this.arrangeList(this.project, this.list());
   }
@@ -88,7 +84,6 @@ export class Engine {
   /** Takes up a project, shows one of its lists, and answers with the wanted entries. */
   update(project: Project, wanted: Range, listId?: string): View {
     this.version += 1;
-    this.forgetKeys(project);
     this.project = project;
     const list =
       (listId === undefined ? undefined : withId(project.lists, listId)) ?? project.lists[0];
@@ -240,20 +235,9 @@ export class Engine {
   private keys(): ItemKeys {
     const source = this.source();
     const held = source === undefined ? undefined : this.sources.get(source.id);
-    if (source === undefined || held === undefined) return noKeys;
-    held.keys ??= itemKeys(held.items, source.key ?? undefined, source.name);
-    return held.keys;
-  }
-
-  /** A source with another key field than before has other keys. */
-  private forgetKeys(next: Project): void {
-    for (const source of next.sources) {
-      const before =
-        this.project === undefined ? undefined : withId(this.project.sources, source.id);
-      const held = this.sources.get(source.id);
-      if (held !== undefined && before !== undefined && before.key !== source.key)
-        held.keys = undefined;
-    }
+    return source === undefined || held === undefined
+      ? noKeys
+      : held.keys(source.key ?? undefined, source.name);
   }
 
   private compileTemplates(project: Project, list: List | undefined): void {
@@ -281,31 +265,19 @@ export class Engine {
       this.choiceCounts = [];
       return;
     }
-    const items = this.itemsOf(source.id);
+    const held = this.sources.get(source.id) ?? new HeldItems([], undefined);
     const choose = chooser(list);
-    const typeOf = typeFinder(project, source);
-    const counts = new Array<number>(list.choices.length + 1).fill(0);
-    const choiceOf = new Map(list.choices.map((choice, index) => [choice.type, index]));
-    const chosen = new Map<
-      string | undefined,
-      { readonly plan: number; readonly choice: number }
-    >();
-    const { discriminator } = source;
-    const planOf = (index: number): number => {
-      const type = typeOf(discriminator === null ? undefined : items[index]?.[discriminator]);
-      let own = chosen.get(type);
-      if (own === undefined) {
-        const template = choose(type);
-        const choice = (type === undefined ? undefined : choiceOf.get(type)) ?? list.choices.length;
-        own = { plan: template === null ? -1 : this.planIds.indexOf(template), choice };
-        chosen.set(type, own);
-      }
-      counts[own.choice] = (counts[own.choice] ?? 0) + 1;
-      return own.plan;
-    };
-    const heights = this.plans.map((plan) => plan.heightPx);
-    this.arranged = arrange(items.length, planOf, heights, list.arrangement);
-    this.choiceCounts = counts;
+    const { types, indexes, counts } = held.types(project, source);
+    // The last stands for items of no known type.
+    const planOfType = Int16Array.from([...types, undefined], (type) => {
+      const template = choose(type);
+      return template === null ? -1 : this.planIds.indexOf(template);
+    });
+    const heights = Float32Array.from(this.plans, (plan) => plan.heightPx);
+    this.arranged = arrange(indexes, planOfType, heights, list.arrangement);
+    const chosen = list.choices.map((choice) => counts[types.indexOf(choice.type)] ?? 0);
+    const others = held.items.length - chosen.reduce((sum, count) => sum + count, 0);
+    this.choiceCounts = [...chosen, others];
   }
 
   private list(): List | undefined {

@@ -172,8 +172,7 @@ async function bringItems(
 
 function take(project: Project, items: readonly Item[], inference: Inference, wanted: Range): View {
   engine.clear();
-  const uniqueKey = inference.isKeyUnique ? inference.key : undefined;
-  for (const source of project.sources) engine.setItems(source.id, items, uniqueKey);
+  for (const source of project.sources) engine.setItems(source.id, items, inference.unique);
   return engine.update(project, wanted);
 }
 

@@ -5,7 +5,7 @@
 export type { Position } from './findings';
 export { type FieldFound, type Inference, infer, type TypeFound } from './infer';
 export { asItem, type Format, type Item } from './item';
-export { type ItemKeys, itemKeys, uniqueKeys } from './key';
+export { type ItemKeys, itemKeys, type UniqueKey, uniqueKeys } from './key';
 export {
   type DocumentPort,
   type Encoding,

@@ -3,7 +3,7 @@ import type { Field } from '../values';
 import { likelyDiscriminator } from './discriminator';
 import { itemFindings } from './findings';
 import type { Item } from './item';
-import { findKey } from './key';
+import { findKey, type UniqueKey } from './key';
 import { kindsInWords, type ShapeStat, shapesBy, wholeOf } from './shape';
 
 export interface TypeFound {
@@ -21,8 +21,8 @@ export interface Inference {
   /** The field that tells the types apart. */
   readonly discriminator: string | undefined;
   readonly key: string | undefined;
-  /** Whether the key was seen to tell all items apart. */
-  readonly isKeyUnique: boolean;
+  /** Set if the key was seen to tell all items apart. */
+  readonly unique: UniqueKey | undefined;
   readonly findings: readonly Finding[];
 }
 
@@ -36,11 +36,11 @@ export function* infer(items: readonly Item[], source: string): Turns<Inference>
     fields: fieldsFound(shape),
   }));
   const whole = wholeOf([...groups.values()]);
-  const { key, isUnique, findings } = findKey(items, whole, source);
+  const { key, unique, findings } = findKey(items, whole, source);
   const mixed = whole.fields
     .filter((field) => field.stat.isMixed())
     .map((field) => itemFindings.fieldMixed(source, field.name, kindsInWords(field.stat, count)));
-  return { types, discriminator, key, isKeyUnique: isUnique, findings: [...findings, ...mixed] };
+  return { types, discriminator, key, unique, findings: [...findings, ...mixed] };
 }
 
 function fieldsFound(shape: ShapeStat): FieldFound[] {

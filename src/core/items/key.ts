@@ -5,26 +5,32 @@ import type { ShapeStat } from './shape';
 
 const likelyNames = /^(?:_?id|key|uuid|guid|sku|code|ref|isbn|.*[ _-]id|.*[a-z]I[dD])$/;
 
-/** The field that tells all items apart, best by its name; or one that should, with what is wrong. */
-export function findKey(
-  items: readonly Item[],
-  whole: ShapeStat,
-  source: string,
-): {
+/** A field that tells all items apart, with all of its values. */
+export interface UniqueKey {
+  readonly field: string;
+  readonly values: Set<Json | undefined>;
+}
+
+export interface KeyFound {
   readonly key: string | undefined;
-  readonly isUnique: boolean;
+  readonly unique: UniqueKey | undefined;
   readonly findings: readonly Finding[];
-} {
+}
+
+/** The field that tells all items apart, best by its name; or one that should, with what is wrong. */
+export function findKey(items: readonly Item[], whole: ShapeStat, source: string): KeyFound {
   const possible = whole.fields
     .filter(({ stat }) => stat.presentCount === whole.itemCount && isKeyKind(stat.kinds()))
     .map((field) => field.name);
   const byName = [...possible].sort(
     (a, b) => Number(likelyNames.test(b)) - Number(likelyNames.test(a)),
   );
-  const unique = byName.find((name) => firstRepeat(items, name) === undefined);
-  if (unique !== undefined) return { key: unique, isUnique: true, findings: [] };
+  for (const field of byName) {
+    const values = distinctValues(items, field);
+    if (values !== undefined) return { key: field, unique: { field, values }, findings: [] };
+  }
   const meant = byName.find((name) => likelyNames.test(name));
-  return { key: meant, isUnique: false, findings: itemKeys(items, meant, source).findings };
+  return { key: meant, unique: undefined, findings: itemKeys(items, meant, source).findings };
 }
 
 /** One text for each item that no other item has, and what is wrong with the key that gives them. */
@@ -92,13 +98,14 @@ const keyOf = (item: Item | undefined, field: string): string | undefined =>
 const isKeyKind = (kinds: readonly string[]): boolean =>
   kinds.length === 1 && (kinds[0] === 'text' || kinds[0] === 'integer');
 
-function firstRepeat(items: readonly Item[], name: string): number | undefined {
-  const seen = new Set<Json | undefined>();
-  for (const [index, item] of items.entries()) {
-    seen.add(item[name]);
-    if (seen.size <= index) return index;
+/** The values of a field if no two items share one. */
+function distinctValues(items: readonly Item[], field: string): Set<Json | undefined> | undefined {
+  const values = new Set<Json | undefined>();
+  for (let index = 0; index < items.length; index += 1) {
+    values.add(items[index]?.[field]);
+    if (values.size <= index) return undefined;
   }
-  return undefined;
+  return values;
 }
 
 function keyText(value: Json | undefined): string | undefined {

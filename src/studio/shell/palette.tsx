@@ -8,7 +8,7 @@ import { commands } from './commands';
 import { usePalette } from './palette-state';
 
 /** One field to find an item by any of its words, or to do something by its name. */
-export function Palette() {
+export default function Palette() {
   const { isOpen, showsKeys } = usePalette();
   const hasProject = useSession((session) => session.history !== undefined);
   const isStart = useRoute().route.page === 'start';

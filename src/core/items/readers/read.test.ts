@@ -224,6 +224,16 @@ describe('bad documents are refused in words, with the place', () => {
     });
   });
 
+  test('a document past the limit is refused before it is read', async () => {
+    const document = {
+      name: 'x.json',
+      sizeBytes: 500_000_000,
+      bytes: () => Promise.reject(new Error('read')),
+    };
+    const result = await read(document, { file: 'x.json' }, { ...quietPorts, first: () => {} });
+    expect(result.ok ? '' : result.error.code).toBe('file-too-large');
+  });
+
   test('whatever the bytes, there is an answer', () => {
     return fc.assert(
       fc.asyncProperty(

@@ -1,0 +1,305 @@
+// `npm run bench`: ratios against references that stand in tests/bench/references/, in one run,
+// interleaved, medians. Prints a table; writes docs/benchmarks.md and docs/benchmarks.json.
+import { spawnSync } from 'node:child_process';
+import { createReadStream, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { cpus, tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { chromiumArguments, chromiumPath, ensureChromium } from './chromium.mjs';
+import { ensureBuilt, ensureInstalled, root } from './setup.mjs';
+
+ensureInstalled();
+ensureChromium();
+ensureBuilt();
+const { build } = await import('esbuild');
+const { chromium } = await import('@playwright/test');
+const itemCount = Number(process.env.BENCH_ITEMS ?? 100_000);
+const rows = [];
+
+const median = (numbers) => [...numbers].sort((a, b) => a - b)[Math.floor(numbers.length / 2)];
+const ms = (value) => (value < 10 ? value.toFixed(2) : value.toFixed(0)) + ' ms';
+
+function note(measure, against, ours, reference, atMost) {
+  const ratio = ours / reference;
+  rows.push({
+    measure,
+    against,
+    ours: ms(ours),
+    reference: ms(reference),
+    ratio: `${ratio.toFixed(2)} ×`,
+    atMost: `${atMost} ×`,
+    isWithin: ratio <= atMost,
+  });
+}
+
+async function bundle() {
+  const outdir = mkdtempSync(join(tmpdir(), 'yarn-card-bench-'));
+  await build({
+    absWorkingDir: root,
+    entryPoints: { page: 'tests/bench/page.ts', worker: 'src/engine/worker.ts' },
+    outdir,
+    bundle: true,
+    splitting: true,
+    minify: true,
+    format: 'esm',
+    jsx: 'automatic',
+    define: { 'process.env.NODE_ENV': '"production"' },
+    logLevel: 'warning',
+  });
+  return outdir;
+}
+
+function serveBench(folder) {
+  const files = {
+    '/': join(root, 'tests/bench/page.html'),
+    '/render.css': join(root, 'src/render/render.css'),
+  };
+  const types = { js: 'text/javascript', css: 'text/css' };
+  const server = createServer((request, response) => {
+    const path = new URL(request.url, 'http://x').pathname;
+    response.setHeader('Content-Type', types[path.split('.').pop()] ?? 'text/html');
+    createReadStream(files[path] ?? join(folder, path))
+      .on('error', () => response.writeHead(404).end())
+      .pipe(response);
+  });
+  return new Promise((resolve) => server.listen(0, '127.0.0.1', () => resolve(server)));
+}
+
+/** Main-thread task and script time a frame while `work` runs, in ms. */
+async function workAFrame(session, frames, work) {
+  const read = async () => {
+    const { metrics } = await session.send('Performance.getMetrics');
+    return Object.fromEntries(metrics.map(({ name, value }) => [name, value * 1000]));
+  };
+  const before = await read();
+  await work();
+  const after = await read();
+  return {
+    task: (after.TaskDuration - before.TaskDuration) / frames,
+    script: (after.ScriptDuration - before.ScriptDuration) / frames,
+  };
+}
+
+async function inBrowser() {
+  const server = await serveBench(await bundle());
+  const browser = await chromium.launch({
+    executablePath: chromiumPath,
+    args: [...chromiumArguments, '--js-flags=--expose-gc'],
+  });
+  const page = await browser.newPage({ viewport: { width: 400, height: 760 } });
+  page.on('pageerror', (error) => console.error(error));
+  await page.goto(`http://127.0.0.1:${server.address().port}/`);
+  const session = await page.context().newCDPSession(page);
+  await session.send('Performance.enable');
+  const call = (name, ...args) =>
+    page.evaluate(({ name, args }) => window.bench[name](...args), { name, args });
+  console.log(
+    `${itemCount} items, ${Math.round((await call('prepare', itemCount)) / 1e6)} MB of JSON`,
+  );
+
+  const frames = 90;
+  const speeds = [3_000, 30_000];
+  const first = { ours: [], all: [], reference: [], parse: [] };
+  const scrolled = speeds.map(() => ({
+    ours: [],
+    reference: [],
+    oursScript: [],
+    referenceScript: [],
+  }));
+  const counts = [1, 100, 10_000];
+  const inserted = counts.map(() => ({ ours: [], reference: [] }));
+  let created;
+  for (let run = 0; run < 5; run += 1) {
+    first.parse.push(await call('parseWhole'));
+    first.reference.push(await call('firstRowsReference'));
+    for (const [index, speed] of speeds.entries()) {
+      const { task, script } = await workAFrame(session, frames, () =>
+        call('scroll', speed, frames),
+      );
+      scrolled[index].reference.push(task);
+      scrolled[index].referenceScript.push(script);
+    }
+    await call('toTop');
+    await page.waitForTimeout(300);
+    for (const [index, count] of counts.entries())
+      inserted[index].reference.push(await call('insertReference', count, run * 10 + index));
+
+    const times = await call('firstRowsOurs');
+    first.ours.push(times.first);
+    first.all.push(times.all);
+    for (const [index, speed] of speeds.entries()) {
+      const { task, script } = await workAFrame(session, frames, () =>
+        call('scroll', speed, frames),
+      );
+      scrolled[index].ours.push(task);
+      scrolled[index].oursScript.push(script);
+    }
+    await call('toTop');
+    await page.waitForTimeout(300);
+    for (const [index, count] of counts.entries())
+      inserted[index].ours.push(await call('insertOurs', count, run * 10 + index));
+    if (run === 4) created = await call('rowsFromEndToEnd');
+  }
+  const hand = 'React 19 + @tanstack/react-virtual';
+  for (const [index, speed] of speeds.entries()) {
+    const each = scrolled[index];
+    note(
+      `main-thread work a frame at ${speed} px/s`,
+      hand,
+      median(each.ours),
+      median(each.reference),
+      index === 0 ? 0.5 : 0.65,
+    );
+    note(
+      `… script alone at ${speed} px/s`,
+      hand,
+      median(each.oursScript),
+      median(each.referenceScript),
+      0.25,
+    );
+  }
+  note(
+    'first rows, from the text of the items',
+    hand,
+    median(first.ours),
+    median(first.reference),
+    0.7,
+  );
+  for (const [index, count] of counts.entries()) {
+    note(
+      `${count} insertion${count > 1 ? 's' : ''} near the top`,
+      hand,
+      median(inserted[index].ours),
+      median(inserted[index].reference),
+      0.35,
+    );
+  }
+  note(
+    'first rows of JSON, in the browser',
+    'parsing it whole',
+    median(first.ours),
+    median(first.parse),
+    0.1,
+  );
+  note(
+    'all of the JSON read and known, in the browser',
+    'parsing it whole',
+    median(first.all),
+    median(first.parse),
+    2,
+  );
+  rows.push({
+    measure: 'rows made from end to end and back',
+    against: 'visible + 2 × overscan + 2 a kind',
+    ours: String(created.most),
+    reference: String(created.bound),
+    ratio: '',
+    atMost: '',
+    isWithin: created.most <= created.bound,
+  });
+  const kept = await call('keep');
+  note('storing all items', 'one record an item', kept.storeOurs, kept.storeReference, 0.1);
+  note('reopening all items', 'one record an item', kept.readOurs, kept.readReference, 0.4);
+  note(
+    'reopening: first rows',
+    'one record an item, all',
+    kept.firstOurs,
+    kept.readReference,
+    0.06,
+  );
+  await browser.close();
+  server.closeAllConnections();
+  server.close();
+}
+
+/** From a file chosen on the start page to rows, in the application itself. */
+async function inTheApplication() {
+  const { serve } = await import('./serve.mjs');
+  const server = await serve({ host: '127.0.0.1', port: 0 });
+  const address = `http://127.0.0.1:${server.address().port}`;
+  const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArguments });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const scripts = new Set();
+  page.on(
+    'response',
+    (response) => response.url().endsWith('.js') && scripts.add(new URL(response.url()).pathname),
+  );
+  await page.goto(`${address}/p/thrumwick/templates`);
+  await page.waitForSelector('.yc-sizer > .yc-row');
+  const bytes = [...scripts]
+    .map((path) => gzipSync(readFileSync(join(root, 'dist/client', path))).length)
+    .reduce((a, b) => a + b, 0);
+  rows.push({
+    measure: 'script before the first rows, gzipped',
+    against: '',
+    ours: `${Math.round(bytes / 1000)} kB`,
+    reference: '350 kB',
+    ratio: '',
+    atMost: '',
+    isWithin: bytes <= 350_000,
+  });
+  await browser.close();
+  server.closeAllConnections();
+  server.close();
+}
+
+/** CPU time of finished children of this process, in ms (Linux: proc(5), cutime and cstime). */
+function childCpu() {
+  const fields = readFileSync('/proc/self/stat', 'utf8').split(') ')[1].split(' ');
+  return (Number(fields[13]) + Number(fields[14])) * 10;
+}
+
+function commandLineStart() {
+  const cpuOf = (args) => {
+    const before = childCpu();
+    for (let i = 0; i < 10; i += 1) spawnSync(process.execPath, args, { cwd: root });
+    return (childCpu() - before) / 10;
+  };
+  const bare = [];
+  const ours = [];
+  for (let run = 0; run < 3; run += 1) {
+    bare.push(cpuOf(['-e', '0']));
+    ours.push(cpuOf(['bin/yarncard', '--help']));
+  }
+  const more = median(ours) - median(bare);
+  rows.push({
+    measure: 'command line start, CPU',
+    against: 'bare node -e 0',
+    ours: ms(median(ours)),
+    reference: ms(median(bare)),
+    ratio: `+ ${ms(more)}`,
+    atMost: '+ 150 ms',
+    isWithin: more <= 150,
+  });
+}
+
+console.log('This takes two or three minutes; leave the machine alone meanwhile.');
+await inBrowser();
+await inTheApplication();
+commandLineStart();
+
+const columns = ['measure', 'against', 'ours', 'reference', 'ratio', 'atMost'];
+const heads = ['measure', 'against', 'ours', 'reference', 'ratio', 'at most'];
+const table = [
+  `| ${heads.join(' | ')} | |`,
+  `|${'---|'.repeat(heads.length + 1)}`,
+  ...rows.map(
+    (row) =>
+      `| ${columns.map((column) => row[column]).join(' | ')} | ${row.isWithin ? 'within' : '**past it**'} |`,
+  ),
+].join('\n');
+const machine = `${cpus().length} × ${cpus()[0]?.model ?? 'unknown'}, Node ${process.versions.node}`;
+console.log(`\n${table}\n`);
+const page = `# Benchmarks
+
+${itemCount} items of 22 fields, one run on ${machine}: interleaved, medians. Ratios hold across machines; times do not. \`npm run bench\` writes this page anew. The references stand in \`tests/bench/references/\`.
+
+${table}
+`;
+writeFileSync(join(root, 'docs/benchmarks.md'), page);
+writeFileSync(
+  join(root, 'docs/benchmarks.json'),
+  `${JSON.stringify({ itemCount, machine, rows }, null, 2)}\n`,
+);
+process.exit(0);

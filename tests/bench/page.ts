@@ -1,0 +1,169 @@
+import { proxy, type Remote, wrap } from 'comlink';
+import type { Project } from '../../src/core/project';
+import type { EngineEvent, EngineProtocol, View } from '../../src/engine';
+import { keepItems, keptItems } from '../../src/keeping';
+import { ListView } from '../../src/render';
+import { benchItems } from './items';
+import { benchProject } from './project';
+import { readFirstRecords, readRecords, storeRecords } from './references/one-record-an-item';
+import { mountReference, type ReferenceList } from './references/react-list';
+
+type Engine = Remote<EngineProtocol & { listen(listener: (event: EngineEvent) => void): void }>;
+
+const host = document.getElementById('host');
+if (host === null) throw new Error('the page has no host');
+let engine: Engine | undefined;
+let ours: ListView | undefined;
+let reference: ReferenceList | undefined;
+let project: Project | undefined;
+let jsonText = '';
+let jsonFile = new Blob();
+let onFirst: (view: View) => void = () => {};
+
+const rowCount = () => host.querySelectorAll('.yc-row').length;
+const scroller = () => host.querySelector<HTMLElement>('.yc-list') ?? host;
+const wanted = { from: 0, to: 60 };
+const frame = () => new Promise((resolve) => requestAnimationFrame(resolve));
+
+function start(): Engine {
+  if (engine !== undefined) return engine;
+  engine = wrap(new Worker('/worker.js', { type: 'module' }));
+  void engine.listen(proxy((event) => event.kind === 'first' && onFirst(event.view)));
+  return engine;
+}
+
+function makeList(): ListView {
+  host?.replaceChildren();
+  const list = document.createElement('div');
+  list.className = 'list';
+  host?.append(list);
+  return new ListView(list, {
+    entries: (version, range) => start().entries(version, range),
+    pictures: () => undefined,
+    pressed: () => {},
+  });
+}
+
+/** What the driver in `scripts/bench.mjs` calls, one measure after the other. */
+const bench = {
+  prepare(count: number): number {
+    jsonText = JSON.stringify({ stock: benchItems(count) });
+    jsonFile = new Blob([jsonText]);
+    return jsonText.length;
+  },
+
+  /** From the text of all items to rows in the page: the first of them, and all known. */
+  async firstRowsOurs(): Promise<{ first: number; all: number }> {
+    ours?.destroy();
+    ours = makeList();
+    await start().entries(-1, { from: 0, to: 0 });
+    let first = 0;
+    const from = performance.now();
+    onFirst = (view) => {
+      ours?.show(view);
+      first = performance.now() - from;
+    };
+    const brought = await start().bring({ file: jsonFile, name: 'stock.json' }, wanted);
+    if (!brought.ok) throw new Error(brought.error.message);
+    ours.show(brought.value.view);
+    const all = performance.now() - from;
+    project = benchProject(brought.value.brought.project);
+    ours.show(await start().update(project, wanted));
+    return { first, all };
+  },
+
+  firstRowsReference(): number {
+    host?.replaceChildren();
+    const from = performance.now();
+    const { stock } = JSON.parse(jsonText);
+    if (host !== null) reference = mountReference(host, stock);
+    return performance.now() - from;
+  },
+
+  parseWhole(): number {
+    const from = performance.now();
+    JSON.parse(jsonText);
+    return performance.now() - from;
+  },
+
+  async scroll(pxPerSecond: number, frames: number): Promise<void> {
+    const list = scroller();
+    for (let i = 0; i < frames; i += 1) {
+      list.scrollTop += pxPerSecond / 60;
+      await frame();
+    }
+  },
+
+  toTop(): void {
+    scroller().scrollTop = 0;
+  },
+
+  async insertOurs(count: number, run: number): Promise<number> {
+    const text = JSON.stringify(
+      benchItems(count).map((item) => ({
+        ...item,
+        id: `new-${run}-${item['id']}`,
+        name: `new ${run}`,
+      })),
+    );
+    const from = performance.now();
+    const view = await start().insertItems('stock', 1, text, wanted);
+    ours?.show(view);
+    const took = performance.now() - from;
+    if (!host.textContent?.includes(`new ${run}`)) throw new Error('the inserted row is not there');
+    return took;
+  },
+
+  insertReference(count: number, run: number): number {
+    const text = JSON.stringify(
+      benchItems(count).map((item) => ({
+        ...item,
+        id: `new-${run}-${item['id']}`,
+        name: `new ${run}`,
+      })),
+    );
+    const from = performance.now();
+    reference?.insert(1, JSON.parse(text));
+    const took = performance.now() - from;
+    if (!host.textContent?.includes(`new ${run}`)) throw new Error('the inserted row is not there');
+    return took;
+  },
+
+  /** Rows in the page at most, from end to end and back; and how many the bound allows. */
+  async rowsFromEndToEnd(): Promise<{ most: number; bound: number }> {
+    const list = scroller();
+    const heights = [40, 58];
+    let most = 0;
+    for (let step = 0; step <= 120; step += 1) {
+      const share = step <= 60 ? step / 60 : (120 - step) / 60;
+      list.scrollTop = list.scrollHeight * share;
+      await frame();
+      await frame();
+      most = Math.max(most, rowCount());
+    }
+    const visible = Math.ceil(list.clientHeight / Math.min(...heights)) + 1;
+    return { most, bound: visible + 2 * 5 + 2 * heights.length };
+  },
+
+  async keep(): Promise<Record<string, number>> {
+    const { stock } = JSON.parse(jsonText);
+    const pause = async () => {};
+    const times: Record<string, number> = {};
+    const time = async (name: string, work: () => Promise<unknown>) => {
+      const from = performance.now();
+      await work();
+      times[name] = performance.now() - from;
+    };
+    await time('storeOurs', () => keepItems('bench', 'stock', stock, pause));
+    await time('storeReference', () => storeRecords(stock));
+    await time('readReference', () => readRecords());
+    const from = performance.now();
+    await keptItems('bench', 'stock', () => (times['firstOurs'] = performance.now() - from), pause);
+    times['readOurs'] = performance.now() - from;
+    await time('firstReference', () => readFirstRecords(1_000));
+    return times;
+  },
+};
+
+export type Bench = typeof bench;
+Object.assign(window, { bench });

@@ -1,0 +1,26 @@
+import { type Edit, edits, type Project } from '../../src/core/project';
+import { partKinds } from '../../src/core/templates';
+
+/** Rows of mixed height: skeins with two lines and a value, the others with the title alone. */
+export function benchProject(drafted: Project): Project {
+  const words = { expr: '`${maker.name} · ${grams} g`' };
+  const all: readonly Edit[] = [
+    edits.insert(
+      'skein-plain',
+      'title',
+      'below',
+      partKinds.label.draft('maker', words, 'small', { share: 1 }),
+    ),
+    edits.insert(
+      'skein-plain',
+      'row',
+      'after',
+      partKinds.label.draft('price', { expr: 'price' }, 'value'),
+    ),
+  ];
+  return all.reduce((project, edit) => {
+    const made = edit.apply(project);
+    if (!made.ok) throw new Error(made.error);
+    return made.value;
+  }, drafted);
+}
