@@ -6,6 +6,7 @@ export function documentOf(file: Blob, name: string): DocumentPort {
     name,
     sizeBytes: file.size,
     bytes: async (from, to) => new Uint8Array(await file.slice(from, to).arrayBuffer()),
+    text: () => file.text(),
   };
 }
 

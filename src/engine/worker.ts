@@ -138,7 +138,7 @@ async function bringItems(
   const source = documentOf(document.file, document.name);
   const all = await read(
     source,
-    { file: document.name },
+    { file: document.name, gathers: true },
     {
       decoder: strictDecoder,
       pause: turn.pause,
@@ -157,7 +157,7 @@ async function bringItems(
   );
   if (!all.ok) return all;
   const inference = await inTurns(
-    infer(all.value.items, document.name),
+    infer(all.value.items, document.name, all.value.gathered),
     turn.pause,
     progress(0.8, 0.2),
   );

@@ -4,7 +4,7 @@ import { likelyDiscriminator } from './discriminator';
 import { itemFindings } from './findings';
 import type { Item } from './item';
 import { findKey, type UniqueKey } from './key';
-import { kindsInWords, type ShapeStat, shapesBy, wholeOf } from './shape';
+import { kindsInWords, type ShapeStat, type Shapes, shapesOf, wholeOf } from './shape';
 
 export interface TypeFound {
   /** The discriminating field's value; undefined where there is one type only. */
@@ -26,16 +26,24 @@ export interface Inference {
   readonly findings: readonly Finding[];
 }
 
-/** What the items are, from all of them. `source` is only for the findings' words. */
-export function* infer(items: readonly Item[], source: string): Turns<Inference> {
+/**
+ * What the items are, from all of them. `source` is only for the findings' words. `gathered`: what
+ * the reader has counted already, which serves if it foresaw what tells the types apart.
+ */
+export function* infer(
+  items: readonly Item[],
+  source: string,
+  gathered?: Shapes,
+): Turns<Inference> {
   const discriminator = likelyDiscriminator(items);
-  const groups = yield* shapesBy(items, discriminator);
-  const types = [...groups].map(([value, shape]) => ({
+  const isForeseen = gathered !== undefined && gathered.discriminator === discriminator;
+  const { byValue } = isForeseen ? gathered : yield* shapesOf(items, discriminator);
+  const types = [...byValue].map(([value, shape]) => ({
     value,
     count: shape.itemCount,
     fields: fieldsFound(shape),
   }));
-  const whole = wholeOf([...groups.values()]);
+  const whole = wholeOf([...byValue.values()]);
   const { key, unique, findings } = findKey(items, whole, source);
   const mixed = whole.fields
     .filter((field) => field.stat.isMixed())

@@ -113,23 +113,32 @@ export class ShapeStat {
   }
 }
 
-/** The shapes of all items: one for each value of the field that tells types apart, or one for all. */
-export function* shapesBy(
-  items: readonly Item[],
-  discriminator: string | undefined,
-): Turns<Map<string | undefined, ShapeStat>> {
-  const shapes = new Map<string | undefined, ShapeStat>();
-  for (let i = 0; i < items.length; i += 1) {
-    const item = items[i];
-    if (item === undefined) continue;
-    const value = discriminator === undefined ? undefined : item[discriminator];
+/** The shapes of items: one for each value of the field that tells types apart, or one for all. */
+export class Shapes {
+  readonly byValue = new Map<string | undefined, ShapeStat>();
+
+  constructor(readonly discriminator: string | undefined) {}
+
+  add(item: Item): void {
+    const value = this.discriminator === undefined ? undefined : item[this.discriminator];
     const group = typeof value === 'string' ? value : undefined;
-    let shape = shapes.get(group);
+    let shape = this.byValue.get(group);
     if (shape === undefined) {
       shape = new ShapeStat();
-      shapes.set(group, shape);
+      this.byValue.set(group, shape);
     }
     shape.add(item);
+  }
+}
+
+export function* shapesOf(
+  items: readonly Item[],
+  discriminator: string | undefined,
+): Turns<Shapes> {
+  const shapes = new Shapes(discriminator);
+  for (let i = 0; i < items.length; i += 1) {
+    const item = items[i];
+    if (item !== undefined) shapes.add(item);
     if (i % itemsATurn === itemsATurn - 1) yield i / items.length;
   }
   return shapes;

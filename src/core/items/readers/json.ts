@@ -8,6 +8,7 @@ import {
   ok,
   type Result,
 } from '../../base';
+import { likelyDiscriminator } from '../discriminator';
 import { itemFindings } from '../findings';
 import { asItem, type Item } from '../item';
 import {
@@ -19,6 +20,7 @@ import {
   type TakeElements,
 } from '../json-scan';
 import { findJsonFault, positionAt } from '../json-strict';
+import { Shapes } from '../shape';
 import { DigitKeeper } from './numbers';
 import { itemsAtPath } from './path';
 import type { ItemsRead, Reader, ReadTask } from './reader';
@@ -52,12 +54,15 @@ export const json: Reader = {
   async all(text, task, ports) {
     if (task.at !== undefined) return allAtPath(text, task, task.at);
     const keeper = new DigitKeeper();
-    const parsed = new Map<ListFound, Item[]>();
+    const parsed = new Map<ListFound, Taken>();
     const take: TakeElements = (list, from, to) => {
       const elements = parsedSlice(keeper, text.slice(from, to));
       if (elements === undefined) return -1;
-      const own = parsed.get(list) ?? [];
-      for (const item of elements) own.push(item);
+      const own = parsed.get(list) ?? startTaking(elements, task.gathers === true);
+      for (const item of elements) {
+        own.items.push(item);
+        own.shapes?.add(item);
+      }
       parsed.set(list, own);
       return elements.length;
     };
@@ -67,15 +72,33 @@ export const json: Reader = {
     }
     const list = likeliestList(scan.lists);
     if (list === undefined) return withoutList(text, task);
-    const items = parsed.get(list) ?? parsedSlice(keeper, text.slice(list.start + 1, list.end));
+    const taken = parsed.get(list);
+    const items = taken?.items ?? parsedSlice(keeper, text.slice(list.start + 1, list.end));
     if (list.end === undefined || items === undefined || !isJsonAround(text, scan.lists, keeper)) {
       return failed(refusal(text, task.file));
     }
     const at = listPath(list.path);
     if (items.length === 0) return failed(itemFindings.listEmpty(task.file, at));
-    return ok({ format: 'json', at, items, findings: keeper.findings(task.file) });
+    const gathered = taken?.shapes;
+    return ok({
+      format: 'json',
+      at,
+      items,
+      findings: keeper.findings(task.file),
+      ...(gathered && { gathered }),
+    });
   },
 };
+
+interface Taken {
+  readonly items: Item[];
+  readonly shapes: Shapes | undefined;
+}
+
+/** The first slice foresees what tells the types apart; inference checks it on items from all over. */
+function startTaking(first: readonly Item[], gathers: boolean): Taken {
+  return { items: [], shapes: gathers ? new Shapes(likelyDiscriminator(first)) : undefined };
+}
 
 /** The elements that a text holds, if it holds nothing else. */
 function parsedSlice(keeper: DigitKeeper, text: string): Item[] | undefined {

@@ -3,7 +3,8 @@ import { itemFindings } from '../findings';
 
 // Written out, the engine skips through a text by the longer steps that a fixed length allows.
 const manyDigits = new RegExp('[0-9.]'.repeat(16), 'g');
-const largeExponent = /[0-9][eE]\+?[1-9][0-9][0-9]/;
+const largeExponent = /[0-9][eE][1-9][0-9][0-9]/;
+const largeSignedExponent = /[0-9][eE]\+[1-9][0-9][0-9]/;
 const stringOrNumber = /"(?:[^"\\]|\\.)*"|-?\d[\d.eE+-]*/g;
 
 /**
@@ -47,7 +48,7 @@ function mayLoseDigits(text: string): boolean {
     const isText = text.charCodeAt(start - 1) === QUOTE && text.charCodeAt(end) === QUOTE;
     if (!isText && !holds(text.slice(start, end))) return true;
   }
-  return largeExponent.test(text);
+  return largeExponent.test(text) || largeSignedExponent.test(text);
 }
 
 const QUOTE = 34;

@@ -1,11 +1,14 @@
 import type { Finding, Result } from '../../base';
 import type { Format, Item } from '../item';
+import type { Shapes } from '../shape';
 
 /** A document as bytes, wherever it stands: a dropped file, a file on disk, a pasted text. */
 export interface DocumentPort {
   readonly name: string;
   readonly sizeBytes: number;
   bytes(from: number, to: number): Promise<Uint8Array>;
+  /** All of it read as UTF-8, with U+FFFD for what is not; where the surroundings do that quicker. */
+  text?(): Promise<string>;
 }
 
 export type Encoding = 'utf-8' | 'utf-16le' | 'utf-16be' | 'windows-1252';
@@ -26,12 +29,15 @@ export interface ItemsRead {
   readonly at: string;
   readonly items: readonly Item[];
   readonly findings: readonly Finding[];
+  /** Counts for inference, if the task asked for them: items are quickest to look at just parsed. */
+  readonly gathered?: Shapes;
 }
 
 export interface ReadTask {
   readonly file: string;
   /** A JSONPath that the user chose; otherwise the reader finds the list. */
   readonly at?: string | undefined;
+  readonly gathers?: boolean;
 }
 
 /** One format of documents: when it is meant, its first items, all of its items. */

@@ -63,6 +63,11 @@ export async function wholeText(
   encoding: Encoding,
   ports: ReadPorts,
 ): Promise<string | undefined> {
+  if (encoding === 'utf-8' && document.text !== undefined) {
+    const text = await document.text();
+    // A file may hold the character itself; then only the strict way can tell.
+    if (!text.includes('\uFFFD')) return text.startsWith('\uFEFF') ? text.slice(1) : text;
+  }
   const decode = ports.decoder(encoding);
   const pieces: string[] = [];
   const piece = (from: number) =>

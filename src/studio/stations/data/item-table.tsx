@@ -10,7 +10,7 @@ import { engine, useSession } from '../../shared/session';
 import { TypeMark } from '../../shared/typed';
 
 const rowPx = 26;
-const overscan = 8;
+const overscan = 5;
 const highestPx = 12_000_000;
 
 interface ItemTableProps {
@@ -34,15 +34,26 @@ export function ItemTable({ source, types }: ItemTableProps) {
     () => columns.map((column) => widthOf(column, rows.slice(0, 30))),
     [columns, hasRows],
   );
+  const [across, setAcross] = useState<Range>({ from: 0, to: 8 });
+  // Past what an element can be high, a px of the scroll bar stands for more than one.
+  const scale = Math.max(1, (itemCount * rowPx) / highestPx);
   const see = () => {
-    const { scrollTop = 0, clientHeight = 600 } = host.current ?? {};
-    const from = Math.max(0, Math.floor(scrollTop / rowPx) - overscan);
-    setRange({
-      from,
-      to: Math.min(itemCount, from + Math.ceil(clientHeight / rowPx) + 2 * overscan),
-    });
+    const {
+      scrollTop = 0,
+      clientHeight = 600,
+      scrollLeft = 0,
+      clientWidth = 700,
+    } = host.current ?? {};
+    const from = Math.max(0, Math.floor((scrollTop * scale) / rowPx) - overscan);
+    const to = Math.min(itemCount, from + Math.ceil(clientHeight / rowPx) + 2 * overscan);
+    setRange((before) => (before.from === from && before.to === to ? before : { from, to }));
+    const columnsSeen = rangeAcross(widths, scrollLeft, scrollLeft + clientWidth);
+    setAcross((before) =>
+      before.from === columnsSeen.from && before.to === columnsSeen.to ? before : columnsSeen,
+    );
   };
-  useEffect(see, [itemCount]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another count or other widths show other cells
+  useEffect(see, [itemCount, widths]);
   return (
     <section
       ref={host}
@@ -95,23 +106,39 @@ export function ItemTable({ source, types }: ItemTableProps) {
           </tr>
         </thead>
         <tbody>
-          <Spacer heightPx={range.from * rowPx} columns={columns.length} />
+          <Spacer heightPx={(rows.from * rowPx) / scale} columns={columns.length} />
           {rows.map((item, offset) => {
             const position = rows.from + offset;
             const type = typeOf(types, source, item);
             return (
               <ItemRow
                 key={position}
-                {...{ item, position, columns, type }}
+                {...{ item, position, columns, across, type }}
                 isAtHand={position === atHand?.item}
               />
             );
           })}
-          <Spacer heightPx={Math.max(0, itemCount - range.to) * rowPx} columns={columns.length} />
+          <Spacer
+            heightPx={(Math.max(0, itemCount - rows.from - rows.length) * rowPx) / scale}
+            columns={columns.length}
+          />
         </tbody>
       </table>
     </section>
   );
+}
+
+/** The columns that touch the stretch from `left` to `right`. */
+function rangeAcross(widths: readonly number[], left: number, right: number): Range {
+  let x = 0;
+  let from = 0;
+  let to = 0;
+  for (const [index, width] of widths.entries()) {
+    if (x + width <= left) from = index + 1;
+    if (x < right) to = index + 1;
+    x += width;
+  }
+  return { from, to };
 }
 
 const charPx = 6.8;
@@ -167,7 +194,7 @@ function Spacer({ heightPx, columns }: { readonly heightPx: number; readonly col
   if (heightPx <= 0) return null;
   return (
     <tr>
-      <td colSpan={columns} style={{ height: Math.min(heightPx, highestPx) }} />
+      <td colSpan={columns} style={{ height: heightPx }} />
     </tr>
   );
 }
@@ -186,21 +213,27 @@ interface ItemRowProps {
   readonly item: Item;
   readonly position: number;
   readonly columns: readonly Field[];
+  /** The columns in sight; the others are one empty cell on either side. */
+  readonly across: Range;
   readonly type: ItemType | undefined;
   readonly isAtHand: boolean;
 }
 
-const ItemRow = memo(({ item, position, columns, type, isAtHand }: ItemRowProps) => (
+const ItemRow = memo(({ item, position, columns, across, type, isAtHand }: ItemRowProps) => (
   <tr
     aria-rowindex={position + 2}
     className={`h-[26px] cursor-default ${isAtHand ? 'bg-chosen' : 'hover:bg-paper'}`}
     onClick={() => void handItem(position)}
   >
-    {columns.map((column) => {
+    {across.from > 0 && <td colSpan={across.from} className="border-b border-rule" />}
+    {columns.slice(across.from, across.to).map((column) => {
       // Only a field of the item's own type can be missing.
       const isOwn = type === undefined || fieldNamed(type.fields, column.name) !== undefined;
       return <Cell key={column.name} value={ownValue(item, column.name)} isOwn={isOwn} />;
     })}
+    {across.to < columns.length && (
+      <td colSpan={columns.length - across.to} className="border-b border-rule" />
+    )}
   </tr>
 ));
 
