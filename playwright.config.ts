@@ -8,7 +8,7 @@ export default defineConfig({
   testDir: 'tests/journeys',
   timeout: 60_000,
   workers: 1,
-  reporter: [['line'], ['json', { outputFile: 'test-results/journeys.json' }]],
+  reporter: [['line'], ['json', { outputFile: '.cache/tests/journeys.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },

@@ -10,7 +10,7 @@ ensureChromium();
 ensureBuilt();
 const { checks, failedChecks } = await import('./check.mjs');
 
-const results = join(root, 'test-results');
+const results = join(root, '.cache/tests');
 rmSync(results, { recursive: true, force: true });
 const failed = failedChecks();
 for (const [name] of failed) console.error(`Not well: ${name}`);
@@ -21,7 +21,7 @@ run('npx', [
   'run',
   '--reporter=default',
   '--reporter=json',
-  '--outputFile.json=test-results/units.json',
+  '--outputFile.json=.cache/tests/units.json',
 ]);
 run('npx', ['--no-install', 'playwright', 'test']);
 

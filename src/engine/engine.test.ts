@@ -11,7 +11,7 @@ import {
   readProject,
   writeProject,
 } from '../core/project';
-import { partKinds } from '../core/templates';
+import { partIds, partKinds } from '../core/templates';
 import { pathText } from '../core/values';
 import { Engine } from './engine';
 
@@ -152,25 +152,58 @@ describe('a list of real items', () => {
   });
 });
 
-test('the same project gives the same words after it was saved and opened, for any items', () => {
-  fc.assert(
-    fc.property(someItems, fc.nat(), (items, pick) => {
-      const drafted = projectOf(items);
-      const fields = drafted.types.flatMap((type) =>
-        type.fields.map((field) => ({ type: type.id, name: field.name })),
+/** Edits that a person might make to a project of any items: bound, inserted, left out, arranged. */
+function someEdit(project: Project, pick: number, kind: number): Edit | undefined {
+  const template = project.templates[pick % project.templates.length];
+  const type = project.types.find((each) => each.id === template?.type);
+  const field = type?.fields[pick % type.fields.length];
+  const list = project.lists[0];
+  if (template === undefined || field === undefined || list === undefined) return undefined;
+  const parts = partIds(template.row);
+  const part = parts[pick % parts.length] ?? 'row';
+  const expr = pathText([field.name]);
+  switch (kind) {
+    case 0:
+      return edits.bind({ template: template.id, part, property: 'text' }, { expr, else: '–' });
+    case 1:
+      return edits.bind(
+        { template: template.id, part, property: 'text' },
+        { expr: `\`a \${${expr}} b\`` },
       );
-      const field = fields[pick % fields.length];
-      const template = drafted.templates.find((each) => each.type === field?.type);
-      const project =
-        field === undefined || template === undefined
-          ? drafted
-          : edited(
-              drafted,
-              edits.bind(
-                { template: template.id, part: 'title', property: 'text' },
-                { expr: pathText([field.name]), else: '–' },
-              ),
-            );
+    case 2:
+      return edits.insert(
+        template.id,
+        part,
+        'below',
+        partKinds.label.draft(`l-${pick}`, { expr }, 'small'),
+      );
+    case 3:
+      return edits.insert(
+        template.id,
+        part,
+        'before',
+        partKinds.image.draft(`i-${pick}`, { expr }),
+      );
+    case 4:
+      return edits.remove(template.id, part);
+    case 5:
+      return edits.choose(list.id, template.type, pick % 2 === 0 ? null : template.id);
+    case 6:
+      return edits.setKey(list.source, pick % 2 === 0 ? null : field.name);
+    default:
+      return edits.arrangeAs(list.id, { kind: 'grid', columns: 1 + (pick % 4), gap: 4, edge: 8 });
+  }
+}
+
+test('any project gives the same entries after it was saved and opened, for any items', () => {
+  const steps = fc.array(fc.tuple(fc.nat(1_000), fc.nat(7)), { maxLength: 8 });
+  fc.assert(
+    fc.property(someItems, steps, (items, all) => {
+      let project = projectOf(items);
+      for (const [pick, kind] of all) {
+        const next = someEdit(project, pick, kind)?.apply(project);
+        if (next?.ok) project = next.value;
+      }
       const source = project.sources[0]?.id ?? '';
       const here = engineWith(project, items).update(project, everything);
       const file = readProject(
@@ -178,12 +211,34 @@ test('the same project gives the same words after it was saved and opened, for a
         'x',
       );
       if (!file.ok) throw new Error(file.error.message);
-      const there = engineWith(file.value.project, file.value.items.get(source) ?? []).update(
-        file.value.project,
-        everything,
-      );
+      const engine = engineWith(file.value.project, file.value.items.get(source) ?? []);
+      const there = engine.update(file.value.project, everything);
       expect(there.entries).toEqual(here.entries);
-      expect(there.plans).toEqual(here.plans);
+      expect([there.plans, there.sequence, there.choiceCounts, there.findings]).toEqual([
+        here.plans,
+        here.sequence,
+        here.choiceCounts,
+        here.findings,
+      ]);
+    }),
+    { numRuns: 300 },
+  );
+});
+
+test('inserted items give what all items anew would give', () => {
+  fc.assert(
+    fc.property(someItems, someItems, fc.nat(12), (before, added, place) => {
+      const at = Math.min(place, before.length);
+      const project = projectOf([...before, ...added]);
+      const unique = atOnce(infer(before, 'x')).unique;
+      const engine = new Engine({ pause: async () => {} });
+      for (const source of project.sources) engine.setItems(source.id, before, unique);
+      engine.update(project, everything);
+      for (const source of project.sources) engine.insertItems(source.id, at, added);
+      const whole = [...before.slice(0, at), ...added, ...before.slice(at)];
+      const anew = engineWith(project, whole).update(project, everything);
+      const grown = engine.view(everything);
+      expect({ ...grown, version: 0 }).toEqual({ ...anew, version: 0 });
     }),
   );
 });

@@ -74,9 +74,7 @@ export type EngineEvent =
       readonly kind: 'survey';
       readonly version: number;
       readonly templates: readonly TemplateSurvey[];
-    }
-  | { readonly kind: 'kept'; readonly project: string }
-  | { readonly kind: 'not-kept'; readonly project: string; readonly reason: string };
+    };
 
 /** A document to read: a file, or words that were pasted or typed. */
 export type Document = { readonly file: Blob; readonly name: string };
@@ -104,7 +102,8 @@ export interface EngineProtocol {
   trace(template: string, part: string, property: string, item: number): Promise<Trace | undefined>;
   /** The project as its file, items and all. */
   file(project: Project): Promise<Blob>;
-  keepItems(id: string): Promise<void>;
+  /** Keeps all items in this browser; why not, if it did not. */
+  keepItems(id: string): Promise<string | undefined>;
   /** Puts the items of a JSON list into a source: a text crosses to the worker at no cost. */
   insertItems(source: string, at: number, list: string, wanted: Range): Promise<View>;
 }

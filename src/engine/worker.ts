@@ -102,11 +102,12 @@ const protocol: EngineProtocol & { listen(listener: (event: EngineEvent) => void
 
   async keepItems(id) {
     try {
-      for (const [source, items] of engine.allItems())
+      for (const [source, items] of engine.allItems()) {
         await keepItems(id, source, items, turns().pause);
-      tell({ kind: 'kept', project: id });
+      }
+      return undefined;
     } catch (error) {
-      tell({ kind: 'not-kept', project: id, reason: whyNotKept(error) });
+      return whyNotKept(error);
     }
   },
 

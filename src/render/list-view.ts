@@ -8,6 +8,8 @@ import { Scroller } from './scroller';
 const overscanLines = 5;
 const prefetchEntries = 160;
 const restAfterMs = 140;
+/** Faster than this, pictures wait: most of their rows are gone before they could be seen. */
+const fastPxPerMs = 4;
 
 export interface ListViewPorts {
   /** The finished entries of a range, as of a version; fewer if the version is no more. */
@@ -50,6 +52,9 @@ export class ListView {
   private boundCount = 0;
   private widthPx = 0;
   private heightPx = 0;
+  private lastScroll = { at: 0, offset: 0 };
+  private isFast = false;
+  private readonly pictureless = new Set<number>();
   private restTimer: ReturnType<typeof setTimeout> | undefined;
 
   constructor(
@@ -126,9 +131,12 @@ export class ListView {
 
   private readonly onScroll = (): void => {
     this.scroller.moved();
+    this.measureSpeed();
     this.draw();
     clearTimeout(this.restTimer);
     this.restTimer = setTimeout(() => {
+      this.isFast = false;
+      this.showPictures();
       if (!this.scroller.isScaled) return;
       this.scroller.centreThumb();
       this.layOut();
@@ -186,7 +194,8 @@ export class ListView {
     const row = this.pool.take(kind, plan, most);
     row.entry = index;
     this.rows.set(index, row);
-    bindRow(row, entry, this.ports.pictures);
+    bindRow(row, entry, this.isFast ? 'later' : this.ports.pictures);
+    if (this.isFast) this.pictureless.add(index);
     this.boundCount += row.targets.length;
     this.mark(row, entry);
     this.position(row, index);
@@ -219,6 +228,22 @@ export class ListView {
       'yc-at-hand',
       entry !== undefined && entry.item === this.selectedItem,
     );
+  }
+
+  private measureSpeed(): void {
+    const now = { at: performance.now(), offset: this.scroller.offset };
+    const ms = Math.max(1, now.at - this.lastScroll.at);
+    this.isFast = Math.abs(now.offset - this.lastScroll.offset) / ms > fastPxPerMs;
+    this.lastScroll = now;
+  }
+
+  private showPictures(): void {
+    for (const index of this.pictureless) {
+      const row = this.rows.get(index);
+      const entry = this.cache.get(index);
+      if (row !== undefined && entry !== undefined) bindRow(row, entry, this.ports.pictures);
+    }
+    this.pictureless.clear();
   }
 
   private fetch(range: { readonly from: number; readonly to: number }): void {

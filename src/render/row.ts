@@ -31,15 +31,22 @@ export function createRow(plan: RowPlan): RowView {
   return { element, targets };
 }
 
-/** Gives a row every bound property of an entry, also those that the entry has no value for. */
-export function bindRow(row: RowView, entry: Entry, pictures: Pictures): void {
+/**
+ * Gives a row every bound property of an entry, also those that the entry has no value for.
+ * Pictures `later`: their places stay empty until the row is bound again.
+ */
+export function bindRow(row: RowView, entry: Entry, pictures: Pictures | 'later'): void {
   for (let i = 0; i < row.targets.length; i += 1) {
     const target = row.targets[i];
     const text = entry.texts[i];
     if (target instanceof Text) {
       if (target.data !== (text ?? '')) target.data = text ?? '';
-    } else if (target !== undefined)
+    } else if (target !== undefined && pictures === 'later') {
+      target.removeAttribute('src');
+      delete target.dataset['missing'];
+    } else if (target !== undefined && pictures !== 'later') {
       bindPicture(target, text === undefined ? undefined : pictures(text));
+    }
   }
 }
 

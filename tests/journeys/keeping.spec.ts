@@ -14,6 +14,22 @@ test('a second tab looks on and says so', async ({ page, context }) => {
   );
 });
 
+test('a tab on the start page holds no project, and an edit is kept at once when it is left', async ({
+  page,
+  context,
+}) => {
+  await openDemo(page, 'list');
+  await page.getByRole('button', { name: 'grid', exact: true }).click();
+  await page.getByRole('button', { name: 'All projects' }).click();
+  const second = await context.newPage();
+  await openDemo(second, 'list');
+  await saved(second);
+  await expect(second.getByRole('button', { name: 'grid', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+});
+
 test('where the browser has no room left it is said, and a file can be saved', async ({ page }) => {
   await page.addInitScript(() => {
     IDBObjectStore.prototype.put = () => {

@@ -193,8 +193,11 @@ test('the item at hand: by a press on its row, by step, by words, by asking', as
   await bar.getByRole('button', { name: 'last' }).click();
   await expect(bar).toContainText('item 90 of 90');
   await page.keyboard.press('Control+k');
+  await expect(page.getByPlaceholder('Words of an item')).toBeFocused();
   await page.keyboard.type('Vicuña');
   await page.keyboard.press('Enter');
+  await expect(bar).toContainText('Vicuña, handspun');
+  await page.reload();
   await expect(bar).toContainText('Vicuña, handspun');
 });
 

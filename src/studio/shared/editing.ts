@@ -1,10 +1,7 @@
 import { type Edit, type History, makeEdit, redo, undo } from '../../core/project';
-import { keepProject, whyNotKept } from '../../keeping';
 import { handItem } from './at-hand';
+import { keepSoon } from './keep';
 import { engine, useSession, wantedRange } from './session';
-
-const keepAfterMs = 300;
-let keepTimer: ReturnType<typeof setTimeout> | undefined;
 
 /** Makes an edit and shows it. Why it can't be made, if it can't. */
 export function make(edit: Edit): string | undefined {
@@ -49,30 +46,5 @@ function take(history: History): void {
       useSession.setState({ view });
       void handItem(useSession.getState().atHand?.item ?? 0);
     });
-  clearTimeout(keepTimer);
-  keepTimer = setTimeout(() => void keepNow(), keepAfterMs);
-}
-
-/** Writes the project's record; its items are written when they come. */
-export async function keepNow(): Promise<void> {
-  const { id, history, view, keeping } = useSession.getState();
-  if (id === undefined || history === undefined || keeping.kind === 'looking') return;
-  const { project } = history;
-  const entries = view?.entriesFrom === 0 ? view.entries.slice(0, 4) : [];
-  const pictures = project.pictures.filter((picture) =>
-    entries.some((entry) => entry.texts.includes(picture.name)),
-  );
-  try {
-    await keepProject({
-      id,
-      project,
-      itemCount: view?.itemCount ?? 0,
-      keptAt: Date.now(),
-      preview: { plans: view?.plans ?? [], entries, pictures },
-    });
-    if (useSession.getState().history?.project === project)
-      useSession.setState({ keeping: { kind: 'kept' } });
-  } catch (error) {
-    useSession.setState({ keeping: { kind: 'failed', reason: whyNotKept(error) } });
-  }
+  keepSoon();
 }

@@ -10,8 +10,8 @@ import {
   whyNotKept,
 } from '../../keeping';
 import { handItem } from './at-hand';
-import { keepNow } from './editing';
-import { go, type StationName } from './route';
+import { itemsAreKept, keepNow, keepWaiting } from './keep';
+import { go, type StationName, useRoute } from './route';
 import { engine, noSession, onFirstRows, useSession, wantedRange } from './session';
 
 export const demoId = 'thrumwick';
@@ -34,6 +34,7 @@ export function bring(file: Blob, name: string): Promise<void> {
 }
 
 async function bringNow(file: Blob, name: string): Promise<void> {
+  await keepWaiting();
   useSession.setState({ reading: { file: name, share: 0 }, notice: undefined });
   let shownFirst: string | undefined;
   onFirstRows((project, view) => {
@@ -56,7 +57,6 @@ async function bringNow(file: Blob, name: string): Promise<void> {
   });
   await takeLock(id);
   await keepNow();
-  await engine().keepItems(id);
 }
 
 /** Opens a project that this browser keeps, for the address that names it. */
@@ -65,7 +65,10 @@ export function openKept(id: string): Promise<void> {
 }
 
 async function openKeptNow(id: string): Promise<void> {
-  if (useSession.getState().id === id) return;
+  const { route } = useRoute.getState();
+  // The address may have moved on while this waited for its turn.
+  if (route.page !== 'project' || route.id !== id || useSession.getState().id === id) return;
+  await keepWaiting();
   useSession.setState({ ...noSession, id, reading: { file: '', share: 0 } });
   const kept = await keptProject(id).catch(() => undefined);
   if (kept === undefined) {
@@ -85,8 +88,9 @@ async function openKeptNow(id: string): Promise<void> {
     reading: undefined,
     keeping: { kind: 'kept' },
   });
+  itemsAreKept(id);
   await takeLock(id);
-  await handItem(useSession.getState().atHand?.item ?? 0);
+  await handItem(itemInAddress());
 }
 
 /** The demo, read from its file and kept like any other project. */
@@ -107,21 +111,31 @@ async function openDemo(): Promise<void> {
   });
   await takeLock(demoId);
   await keepNow();
-  await engine().keepItems(demoId);
-  await handItem(0);
+  await handItem(itemInAddress());
 }
 
-/** Looks at the projects in this browser; the demo is put among them on the first visit. */
-export function seedDemo(): Promise<void> {
-  return inTurn(seedDemoNow);
-}
-
-async function seedDemoNow(): Promise<void> {
-  const kept = await keptProjects().catch((error: unknown) => {
-    useSession.setState({ keeping: { kind: 'failed', reason: whyNotKept(error) } });
-    return [];
+/** The start page: what was open is let go, and on the first visit the demo is put among the projects. */
+export function atStart(): Promise<void> {
+  return inTurn(async () => {
+    await letGo();
+    const kept = await keptProjects().catch((error: unknown) => {
+      useSession.setState({ keeping: { kind: 'failed', reason: whyNotKept(error) } });
+      return [];
+    });
+    if (kept.length > 0) return;
+    await openDemo();
+    await letGo();
   });
-  if (kept.length === 0) await openDemo();
+}
+
+/** Gives the project free for other tabs, unless this page is all that has it. */
+async function letGo(): Promise<void> {
+  await keepWaiting();
+  if (useSession.getState().keeping.kind === 'failed') return;
+  lock?.release();
+  stopFollowing();
+  const { notice } = useSession.getState();
+  useSession.setState({ ...noSession, notice });
 }
 
 async function demoBlob(): Promise<Blob> {
@@ -159,6 +173,11 @@ async function follow(id: string, project: Project): Promise<void> {
   const view = await engine().update(project, wantedRange());
   if (useSession.getState().id === id)
     useSession.setState({ history: startHistory(project), view });
+}
+
+function itemInAddress(): number {
+  const { route } = useRoute.getState();
+  return route.page === 'project' ? (route.item ?? 0) : 0;
 }
 
 const newId = (project: Project): string =>

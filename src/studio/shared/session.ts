@@ -70,14 +70,6 @@ export function engine(): EngineClient {
       case 'survey':
         useSession.setState({ survey: { version: event.version, templates: event.templates } });
         break;
-      case 'kept':
-        useSession.setState(({ keeping }) =>
-          keeping.kind === 'keeping' ? { keeping: { kind: 'kept' } } : {},
-        );
-        break;
-      case 'not-kept':
-        useSession.setState({ keeping: { kind: 'failed', reason: event.reason } });
-        break;
     }
   });
   return client;

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { openKept, seedDemo } from '../shared/opening';
+import { atStart, openKept } from '../shared/opening';
 import { useRoute } from '../shared/route';
 import { StartPage } from '../start/start-page';
 import { DropAnywhere } from './drop-anywhere';
@@ -8,15 +8,20 @@ import { Notice } from './notice';
 import { usePalette } from './palette-state';
 import { Workbench } from './workbench';
 
-const Palette = lazy(() => import('./palette'));
+const loadPalette = () => import('./palette');
+const Palette = lazy(loadPalette);
 
-/** The palette's code comes when it is first asked for, and stays. */
+/** The palette's code comes when the page has nothing else to do, or when it is first asked for. */
 function LazyPalette() {
   const isOpen = usePalette((palette) => palette.isOpen);
   const [isWanted, setWanted] = useState(false);
   useEffect(() => {
     if (isOpen) setWanted(true);
   }, [isOpen]);
+  useEffect(() => {
+    const waiting = setTimeout(() => void loadPalette(), 2_000);
+    return () => clearTimeout(waiting);
+  }, []);
   return isWanted ? (
     <Suspense>
       <Palette />
@@ -30,7 +35,7 @@ export function App() {
   const id = route.page === 'project' ? route.id : undefined;
   useKeys();
   useEffect(() => {
-    void (id === undefined ? seedDemo() : openKept(id));
+    void (id === undefined ? atStart() : openKept(id));
   }, [id]);
   return (
     <DropAnywhere>

@@ -1,6 +1,6 @@
 import X from 'lucide-react/icons/x';
 import { Button } from '../shared/controls';
-import { keepNow } from '../shared/editing';
+import { keepNow } from '../shared/keep';
 import { engine, useSession } from '../shared/session';
 
 /** What went wrong or takes a while, in one place below the screen. */

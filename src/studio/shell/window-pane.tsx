@@ -36,9 +36,9 @@ export function WindowPane() {
           }))}
         />
       </div>
-      <div className="flex min-h-0 flex-1 justify-center overflow-auto p-4 pb-0">
+      <div className="flex min-h-0 flex-1 overflow-auto p-4 pb-0 max-[1100px]:px-1">
         <div
-          className={`scheme-${scheme} flex shrink-0 flex-col overflow-hidden rounded-t-[18px] border border-b-0 border-ash`}
+          className={`scheme-${scheme} mx-auto flex shrink-0 flex-col overflow-hidden rounded-t-[18px] border border-b-0 border-ash`}
           style={{ width: device.widthPx + 2, maxHeight: device.heightPx }}
         >
           <h2 className="truncate border-b border-(--row-rule) px-4 py-3 text-lg leading-6 font-semibold [font-family:var(--row-face)]">

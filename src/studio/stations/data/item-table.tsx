@@ -149,7 +149,7 @@ function widthOf(column: Field, sample: readonly Item[]): number {
   const chars = sample.map((item) => shownLength(ownValue(item, column.name)));
   const head = Math.max(
     column.name.length + 1,
-    typeInWords(column).length + (column.required ? 5 : 16),
+    typeInWords(column).length + (column.required ? 9 : 16),
   );
   return 20 + charPx * Math.max(head, ...chars.map((length) => Math.min(length, mostChars)));
 }

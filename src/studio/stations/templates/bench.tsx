@@ -1,4 +1,4 @@
-import { type DragEvent, useEffect, useMemo, useRef } from 'react';
+import { type DragEvent, type RefObject, useEffect, useMemo, useRef, useState } from 'react';
 import { bindingOf, partWithId } from '../../../core/templates';
 import { pathText } from '../../../core/values';
 import { bindRow, createRow } from '../../../render';
@@ -12,13 +12,16 @@ import { insertPath } from './insert-menu';
 import type { Selection } from './selection';
 import { pathType } from './values-list';
 
-const enlarged = 1.45;
+const mostEnlarged = 1.6;
 
 /** The template with the item at hand, enlarged: press a part to select it, drop a value to bind it. */
 export function Bench({ selection }: { readonly selection: Selection }) {
   const { template, project, part } = selection;
-  const { scheme } = useWindow();
+  const { scheme, device } = useWindow();
   const host = useRef<HTMLDivElement>(null);
+  const [ground, groundPx] = useWidth();
+  // As wide as on the device, and as large as the bench has room for.
+  const zoom = Math.min(mostEnlarged, groundPx / device.widthPx);
   const item = useBenchItem(template);
   const items = useMemo(() => (item < 0 ? [] : [item]), [item]);
   const tried = useTried(template, items);
@@ -34,14 +37,15 @@ export function Bench({ selection }: { readonly selection: Selection }) {
   }, [tried, entry, pictures, part.id]);
 
   return (
-    <div className="bg-[radial-gradient(var(--rule)_1px,transparent_1px)] bg-size-[12px_12px] px-7 py-9">
+    <div className="bg-[radial-gradient(var(--rule)_1px,transparent_1px)] bg-size-[12px_12px] px-7 py-9 max-[1100px]:px-3">
+      <div ref={ground} />
       {/* biome-ignore lint/a11y/useKeyWithClickEvents: the outline and the values do the same by keyboard */}
       {/* biome-ignore lint/a11y/noStaticElementInteractions: as above */}
       <div
         ref={host}
         data-testid="bench"
         className={`yc-bench scheme-${scheme} overflow-hidden rounded-md border border-ash`}
-        style={{ zoom: enlarged }}
+        style={{ zoom, width: device.widthPx }}
         onClick={(event) => {
           const pressed = partAt(event.target);
           if (pressed !== undefined) goWithin({ part: pressed }, 'replace');
@@ -58,6 +62,19 @@ export function Bench({ selection }: { readonly selection: Selection }) {
       )}
     </div>
   );
+}
+
+/** The width of an element, as it changes. */
+function useWidth(): readonly [RefObject<HTMLDivElement | null>, number] {
+  const element = useRef<HTMLDivElement>(null);
+  const [widthPx, setWidth] = useState(500);
+  useEffect(() => {
+    if (element.current === null) return;
+    const watched = new ResizeObserver(([entry]) => setWidth(entry?.contentRect.width ?? 500));
+    watched.observe(element.current);
+    return () => watched.disconnect();
+  }, []);
+  return [element, widthPx];
 }
 
 const partAt = (target: EventTarget): string | undefined =>

@@ -1,0 +1,71 @@
+import { keepProject, whyNotKept } from '../../keeping';
+import { engine, useSession } from './session';
+
+const keepAfterMs = 300;
+const retryAfterMs = 10_000;
+let timer: ReturnType<typeof setTimeout> | undefined;
+/** The project whose items this browser holds: only then is its record worth anything. */
+let itemsKeptOf: string | undefined;
+
+/** The project was opened from this browser, items and all. */
+export function itemsAreKept(id: string): void {
+  itemsKeptOf = id;
+}
+
+/** Keeps the project shortly after its last edit. */
+export function keepSoon(): void {
+  clearTimeout(timer);
+  timer = setTimeout(() => void keepNow(), keepAfterMs);
+}
+
+/** What still waits to be kept is kept at once: before another project is opened, or the page left. */
+export async function keepWaiting(): Promise<void> {
+  if (timer !== undefined) await keepNow();
+}
+
+window.addEventListener('pagehide', () => void keepWaiting());
+
+/** Keeps the items if they are not kept yet, then the project's record; a failure is said and tried again. */
+export async function keepNow(): Promise<void> {
+  clearTimeout(timer);
+  timer = undefined;
+  const { id, keeping } = useSession.getState();
+  if (id === undefined || keeping.kind === 'looking') return;
+  const reason = (await keepItemsOf(id)) ?? (await keepRecord(id));
+  if (useSession.getState().id !== id) return;
+  if (reason === undefined) {
+    if (timer === undefined) useSession.setState({ keeping: { kind: 'kept' } });
+    return;
+  }
+  useSession.setState({ keeping: { kind: 'failed', reason } });
+  timer = setTimeout(() => void keepNow(), retryAfterMs);
+}
+
+async function keepItemsOf(id: string): Promise<string | undefined> {
+  if (itemsKeptOf === id) return undefined;
+  const reason = await engine().keepItems(id);
+  if (reason === undefined) itemsKeptOf = id;
+  return reason;
+}
+
+async function keepRecord(id: string): Promise<string | undefined> {
+  const { id: current, history, view } = useSession.getState();
+  if (current !== id || history === undefined) return undefined;
+  const { project } = history;
+  const entries = view?.entriesFrom === 0 ? view.entries.slice(0, 4) : [];
+  const pictures = project.pictures.filter((picture) =>
+    entries.some((entry) => entry.texts.includes(picture.name)),
+  );
+  try {
+    await keepProject({
+      id,
+      project,
+      itemCount: view?.itemCount ?? 0,
+      keptAt: Date.now(),
+      preview: { plans: view?.plans ?? [], entries, pictures },
+    });
+    return undefined;
+  } catch (error) {
+    return whyNotKept(error);
+  }
+}
