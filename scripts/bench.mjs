@@ -18,7 +18,7 @@ const itemCount = Number(process.env.BENCH_ITEMS ?? 100_000);
 const rows = [];
 
 const median = (numbers) => [...numbers].sort((a, b) => a - b)[Math.floor(numbers.length / 2)];
-const ms = (value) => (value < 10 ? value.toFixed(2) : value.toFixed(0)) + ' ms';
+const ms = (value) => `${value < 10 ? value.toFixed(2) : value.toFixed(0)} ms`;
 
 function note(measure, against, ours, reference, atMost) {
   const ratio = ours / reference;
@@ -108,8 +108,17 @@ async function inBrowser() {
     referenceScript: [],
   }));
   const counts = [1, 100, 10_000];
-  const inserted = counts.map(() => ({ ours: [], reference: [] }));
+  const inserted = counts.map(() => ({ ours: [], reference: [], oursWork: [], referenceWork: [] }));
   let created;
+  const insertAll = async (name, whose, run) => {
+    for (const [index, count] of counts.entries()) {
+      await call('stageInsertion', count, run * 10 + index);
+      const { task } = await workAFrame(session, 1, async () => {
+        inserted[index][whose].push(await call(name, run * 10 + index));
+      });
+      inserted[index][`${whose}Work`].push(task);
+    }
+  };
   for (let run = 0; run < 5; run += 1) {
     first.parse.push(await call('parseWhole'));
     first.reference.push(await call('firstRowsReference'));
@@ -122,8 +131,7 @@ async function inBrowser() {
     }
     await call('toTop');
     await page.waitForTimeout(300);
-    for (const [index, count] of counts.entries())
-      inserted[index].reference.push(await call('insertReference', count, run * 10 + index));
+    await insertAll('insertReference', 'reference', run);
 
     const times = await call('firstRowsOurs');
     first.ours.push(times.first);
@@ -137,8 +145,7 @@ async function inBrowser() {
     }
     await call('toTop');
     await page.waitForTimeout(300);
-    for (const [index, count] of counts.entries())
-      inserted[index].ours.push(await call('insertOurs', count, run * 10 + index));
+    await insertAll('insertOurs', 'ours', run);
     if (run === 4) created = await call('rowsFromEndToEnd');
   }
   const hand = 'React 19 + @tanstack/react-virtual';
@@ -167,11 +174,14 @@ async function inBrowser() {
     0.7,
   );
   for (const [index, count] of counts.entries()) {
+    const each = inserted[index];
+    const words = `${count} insertion${count > 1 ? 's' : ''} near the top`;
+    note(`${words}: until it is there`, hand, median(each.ours), median(each.reference), 0.35);
     note(
-      `${count} insertion${count > 1 ? 's' : ''} near the top`,
+      `… work of the page’s main thread`,
       hand,
-      median(inserted[index].ours),
-      median(inserted[index].reference),
+      median(each.oursWork),
+      median(each.referenceWork),
       0.35,
     );
   }
@@ -239,9 +249,90 @@ async function inTheApplication() {
     atMost: '',
     isWithin: bytes <= 350_000,
   });
+  await readInTheApplication(page, address);
   await browser.close();
   server.closeAllConnections();
   server.close();
+}
+
+/** The whole of it: a file chosen on the start page, until its rows stand in the workbench. */
+async function readInTheApplication(page, address) {
+  const file = join(mkdtempSync(join(tmpdir(), 'yarn-card-bench-')), 'stock.json');
+  writeFileSync(file, await benchText());
+  const times = { first: [], all: [], parse: [], longest: [] };
+  for (let run = 0; run < 5; run += 1) {
+    await page.goto(`${address}/docs`);
+    await page.evaluate(() =>
+      document.body.insertAdjacentHTML('beforeend', '<input type="file" id="file">'),
+    );
+    await page.setInputFiles('#file', file);
+    times.parse.push(
+      await page.evaluate(async () => {
+        const text = await document.getElementById('file').files[0].text();
+        const from = performance.now();
+        JSON.parse(text);
+        return performance.now() - from;
+      }),
+    );
+    await page.goto(`${address}/`);
+    await page.waitForSelector('.yc-row');
+    await page.waitForTimeout(1_500);
+    await page.evaluate((count) => {
+      window.marks = { longest: 0 };
+      new PerformanceObserver((list) => {
+        for (const entry of list.getEntries())
+          marks.longest = Math.max(marks.longest, entry.duration);
+      }).observe({ type: 'longtask' });
+      document.addEventListener('change', () => (marks.from = performance.now()), true);
+      new MutationObserver(() => {
+        if (!location.pathname.startsWith('/p/')) return;
+        if (!marks.first && document.querySelector('.yc-sizer > .yc-row'))
+          marks.first = performance.now();
+        const said = document.querySelector('footer')?.textContent.replaceAll('\u00a0', '') ?? '';
+        if (!marks.all && said.includes(`${count} entries`)) marks.all = performance.now();
+      }).observe(document.body, { childList: true, subtree: true, characterData: true });
+    }, itemCount);
+    await page.getByLabel('A file of items or a project').setInputFiles(file);
+    await page.waitForFunction(() => marks.all, null, { timeout: 60_000 });
+    const marks = await page.evaluate(() => window.marks);
+    times.first.push(marks.first - marks.from);
+    times.all.push(marks.all - marks.from);
+    times.longest.push(marks.longest);
+  }
+  const parse = median(times.parse);
+  note(
+    'in the application: a chosen file to its first rows',
+    'parsing it whole',
+    median(times.first),
+    parse,
+    0.1,
+  );
+  note('in the application: all of it', 'parsing it whole', median(times.all), parse, 2);
+  const longest = median(times.longest);
+  rows.push({
+    measure: 'in the application: longest task of the page meanwhile',
+    against: '',
+    ours: ms(longest),
+    reference: '100 ms',
+    ratio: '',
+    atMost: '',
+    isWithin: longest <= 100,
+  });
+}
+
+async function benchText() {
+  const { outputFiles } = await build({
+    absWorkingDir: root,
+    stdin: {
+      contents: `import { benchItems } from './tests/bench/items'; export default JSON.stringify({ stock: benchItems(${itemCount}) });`,
+      resolveDir: root,
+    },
+    bundle: true,
+    format: 'esm',
+    write: false,
+  });
+  const code = Buffer.from(outputFiles[0].contents).toString('base64');
+  return (await import(`data:text/javascript;base64,${code}`)).default;
 }
 
 /** CPU time of finished children of this process, in ms (Linux: proc(5), cutime and cstime). */

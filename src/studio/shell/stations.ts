@@ -3,14 +3,9 @@ import LayoutList from 'lucide-react/icons/layout-list';
 import Rows3 from 'lucide-react/icons/rows-3';
 import Send from 'lucide-react/icons/send';
 import Split from 'lucide-react/icons/split';
-import type { ComponentType } from 'react';
+import { type ComponentType, lazy } from 'react';
 import type { Place } from '../../core/base';
 import type { StationName } from '../shared/route';
-import { Choices } from '../stations/choices/choices';
-import { Data } from '../stations/data/data';
-import { HandOff } from '../stations/hand-off/hand-off';
-import { List } from '../stations/list/list';
-import { Templates } from '../stations/templates/templates';
 
 interface Station {
   readonly name: StationName;
@@ -32,7 +27,7 @@ export const stations: readonly Station[] = [
     words: 'Data',
     about: 'Bring items; see what they are, and what is missing.',
     Icon: ClipboardList,
-    Screen: Data,
+    Screen: lazy(() => import('../stations/data/data')),
     isWide: false,
     owns: (place) => place.in === 'document' || place.in === 'items',
   },
@@ -41,7 +36,7 @@ export const stations: readonly Station[] = [
     words: 'Templates',
     about: 'Thread values to parts; watch the real rows change.',
     Icon: Rows3,
-    Screen: Templates,
+    Screen: lazy(() => import('../stations/templates/templates')),
     isWide: false,
     owns: (place) =>
       place.in === 'part' || (place.in === 'project' && place.path.startsWith('templates/')),
@@ -51,7 +46,7 @@ export const stations: readonly Station[] = [
     words: 'Choices',
     about: 'Which item gets which template.',
     Icon: Split,
-    Screen: Choices,
+    Screen: lazy(() => import('../stations/choices/choices')),
     isWide: false,
     owns: (place) =>
       place.in === 'choices' || (place.in === 'project' && place.path.startsWith('lists/')),
@@ -61,7 +56,7 @@ export const stations: readonly Station[] = [
     words: 'List',
     about: 'Rows or cells, gaps and edges.',
     Icon: LayoutList,
-    Screen: List,
+    Screen: lazy(() => import('../stations/list/list')),
     isWide: false,
     owns: () => false,
   },
@@ -70,7 +65,7 @@ export const stations: readonly Station[] = [
     words: 'Hand-off',
     about: 'Files that your app and your CI can use.',
     Icon: Send,
-    Screen: HandOff,
+    Screen: lazy(() => import('../stations/hand-off/hand-off')),
     isWide: true,
     owns: () => false,
   },

@@ -10,7 +10,7 @@ const within = (px: number): number => Math.max(leastPx, Math.min(mostPx, px));
 /** The window at the end of the workbench, as wide as one drags its edge. */
 export function WindowSide() {
   const [widthPx, setWidth] = useState(() =>
-    within(Math.min(400, Math.round(window.innerWidth * 0.35))),
+    within(Math.min(400, Math.round(window.innerWidth * 0.37))),
   );
   const drag = (event: PointerEvent<HTMLDivElement>) => {
     if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;

@@ -1,4 +1,4 @@
-import { type ComponentType, startTransition, useEffect, useState } from 'react';
+import { type ComponentType, Suspense, startTransition, useEffect, useState } from 'react';
 import { Button } from '../shared/controls';
 import { go, type StationName } from '../shared/route';
 import { useSession } from '../shared/session';
@@ -34,7 +34,11 @@ export function Workbench({ station: name }: { readonly station: StationName }) 
 function AfterRows({ Screen }: { readonly Screen: ComponentType }) {
   const [isTurn, setTurn] = useState(false);
   useEffect(() => startTransition(() => setTurn(true)), []);
-  return isTurn ? <Screen /> : null;
+  return isTurn ? (
+    <Suspense>
+      <Screen />
+    </Suspense>
+  ) : null;
 }
 
 function Nowhere() {

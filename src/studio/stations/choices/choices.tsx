@@ -8,7 +8,7 @@ import { RowPicture } from '../../shared/row-picture';
 import { engine, useProject, useSession } from '../../shared/session';
 
 /** Which template an item gets: a row a type, tried from the top, and what all others get. */
-export function Choices() {
+export default function Choices() {
   const project = useProject();
   const { view } = useSession();
   const list = project?.lists[0];

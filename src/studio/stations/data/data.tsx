@@ -11,7 +11,7 @@ import { TypeMark } from '../../shared/typed';
 import { ItemTable } from './item-table';
 
 /** What was brought: where the items were found, what they are, and every one of them. */
-export function Data() {
+export default function Data() {
   const project = useProject();
   const source = project?.sources[0];
   const types = useMemo(

@@ -9,7 +9,7 @@ import { engine, useProject } from '../../shared/session';
 const mostShownChars = 200_000;
 
 /** What leaves the browser: the project file as it will be written, and how a CI uses it. */
-export function HandOff() {
+export default function HandOff() {
   const project = useProject();
   const findings = useFindings();
   const [file, setFile] = useState<{ readonly text: string; readonly bytes: number }>();

@@ -8,7 +8,7 @@ import { useWindow } from '../../shared/window-settings';
 import { SequenceDrawing } from './sequence-drawing';
 
 /** How entries are placed: one under the other, or so many beside each other. */
-export function List() {
+export default function List() {
   const project = useProject();
   const { view } = useSession();
   const { device } = useWindow();

@@ -45,7 +45,7 @@ export function Extremes({ selection }: { readonly selection: Selection }) {
   if (tried === undefined || extremes.length === 0)
     return <div className="h-24 border-t border-rule" />;
   return (
-    <div className="flex min-h-24 gap-2 overflow-x-auto border-t border-rule px-3 pt-2 pb-3">
+    <div className="flex min-h-24 gap-2 overflow-x-auto border-t border-rule ps-5 pe-3 pt-2 pb-3">
       {extremes.map((extreme, index) => {
         const entry = tried.entries[index];
         return (

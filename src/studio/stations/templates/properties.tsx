@@ -20,7 +20,7 @@ export function Properties({ selection }: { readonly selection: Selection }) {
     change: Partial<LabelPart> | Partial<ImagePart> | Partial<StackPart>,
   ) => make(edits.restyle(template.id, part.id, name, (old) => changed(old, change)));
   return (
-    <div className="grid min-h-0 grid-cols-[1.2fr_1fr] overflow-y-auto">
+    <div className="grid min-h-0 grid-cols-[1.2fr_1fr] content-start overflow-y-auto max-[1100px]:grid-cols-1">
       <section aria-label="Shows" className="border-r border-rule px-3 py-1.5">
         <Heading>Shows</Heading>
         {part.part === 'label' && (

@@ -13,7 +13,7 @@ import { TraceLine } from './trace-line';
 import { ValuesList } from './values-list';
 
 /** The heart: values on one side, the row on the bench, threads between them. */
-export function Templates() {
+export default function Templates() {
   const selection = useSelection();
   if (selection === undefined) return null;
   return <TemplateScreen selection={selection} />;

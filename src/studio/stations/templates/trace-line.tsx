@@ -24,7 +24,7 @@ export function TraceLine({ selection }: { readonly selection: Selection }) {
   return (
     <section
       aria-label="Trace"
-      className="col-span-2 flex items-center gap-1.5 overflow-x-auto overflow-y-hidden border-t border-rule bg-paper px-3 text-sm whitespace-nowrap"
+      className="col-span-2 flex items-center gap-1.5 overflow-hidden border-t border-rule bg-paper px-3 text-sm whitespace-nowrap"
     >
       <span className="shrink-0 text-ash">{part.id} of this item</span>
       {trace === undefined ? (
@@ -39,20 +39,24 @@ export function TraceLine({ selection }: { readonly selection: Selection }) {
 function Steps({ trace }: { readonly trace: Trace }) {
   return (
     <>
-      <Step words="item" />
-      {trace.steps.map((step) => (
-        <Fragment key={`${step.from}-${step.to}-${step.label}`}>
-          <Arrow />
-          <Step words={step.label} value={step.shown} isMissing={step.missing !== undefined} />
-        </Fragment>
-      ))}
-      {trace.missing !== undefined && <span className="truncate text-madder">{trace.missing}</span>}
-      {trace.standIn && (
-        <>
-          <Arrow />
-          <Step words="if missing" />
-        </>
-      )}
+      <span className="flex min-w-0 items-center gap-1.5 overflow-x-auto overflow-y-hidden">
+        <Step words="item" />
+        {trace.steps.map((step) => (
+          <Fragment key={`${step.from}-${step.to}-${step.label}`}>
+            <Arrow />
+            <Step words={step.label} value={step.shown} isMissing={step.missing !== undefined} />
+          </Fragment>
+        ))}
+        {trace.missing !== undefined && (
+          <span className="truncate text-madder">{trace.missing}</span>
+        )}
+        {trace.standIn && (
+          <>
+            <Arrow />
+            <Step words="if missing" />
+          </>
+        )}
+      </span>
       <Arrow />
       {trace.text === undefined ? (
         <b className="rounded-sm border border-dashed border-madder px-1.5 text-madder">
