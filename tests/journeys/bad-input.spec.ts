@@ -77,6 +77,9 @@ test('strange but readable items are shown, and what was assumed is a finding', 
       .click();
     await expect(page.getByRole('dialog', { name: 'Findings' })).toContainText(message);
     await page.keyboard.press('Escape');
+    expect(
+      await page.getByRole('dialog', { name: 'Findings' }).getByRole('button').count(),
+    ).toBeLessThanOrEqual(2);
   }
 });
 

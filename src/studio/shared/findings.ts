@@ -25,10 +25,20 @@ export function useFindings(): readonly Finding[] {
       ...readFindings,
       ...blanks.filter((each) => !broken.has(partKey(each.place))),
     ];
-    return project === undefined
-      ? []
-      : [...new Map(all.map((finding) => [finding.message, finding])).values()];
+    return project === undefined ? [] : eachOnce(all);
   }, [project, view, readFindings, surveys]);
+}
+
+/** What was noticed while reading and again in the project is one finding; the first words for it stay. */
+function eachOnce(findings: readonly Finding[]): readonly Finding[] {
+  const seen = new Map<string, Finding>();
+  for (const finding of findings) {
+    const { code, place } = finding;
+    const where = place.in === 'items' ? { field: place.field, item: place.item } : place;
+    const key = JSON.stringify([code, where]);
+    if (!seen.has(key)) seen.set(key, finding);
+  }
+  return [...seen.values()];
 }
 
 const partKey = (place: Place): string =>

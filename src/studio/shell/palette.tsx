@@ -24,7 +24,7 @@ export default function Palette() {
     // cmdk's own dialog writes a style element, which the page's policy refuses.
     <Dialog.Root open={isOpen} onOpenChange={(open) => !open && close()} modal="trap-focus">
       <Dialog.Portal>
-        <Dialog.Backdrop className="fixed inset-0 z-50 bg-ink/20" />
+        <Dialog.Backdrop className="fixed inset-0 z-50 bg-wool/70" />
         <Dialog.Popup
           aria-label="Find or do"
           className="fixed inset-x-0 top-14 z-50 mx-auto w-[480px] max-w-[94vw] overflow-hidden rounded-md border border-ash bg-paper outline-none"
