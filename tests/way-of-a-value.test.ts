@@ -9,7 +9,7 @@ import { mustRead } from './support/documents';
 
 /**
  * The first thing to read: one item on its way through all of it, with what stands at each stage.
- * reader → item → compiled binding → value → text → height → entry.
+ * reader → item → ready binding → value → text → height → entry.
  */
 test('from a document to an entry of the list', async () => {
   const read = await mustRead(
@@ -41,7 +41,7 @@ test('from a document to an entry of the list', async () => {
   expect(partHeight(template.row)).toBe(20 + 10 + 10);
 
   const engine = new Engine({ pause: async () => {} });
-  engine.setItems('skeins', read.items);
+  engine.hold('skeins', read.items);
   const view = engine.update(project, { from: 0, to: 10 });
   expect(view.entries).toEqual([
     { kind: 'row', key: 'sk-1', item: 0, plan: 0, texts: ['Merino lace'] },

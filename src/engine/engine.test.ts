@@ -18,7 +18,7 @@ import { Engine } from './engine';
 const everything = { from: 0, to: 1_000_000 };
 const engineWith = (project: Project, items: readonly Item[]): Engine => {
   const engine = new Engine({ pause: async () => {} });
-  for (const source of project.sources) engine.setItems(source.id, items);
+  for (const source of project.sources) engine.hold(source.id, items);
   return engine;
 };
 const projectOf = (items: readonly Item[]): Project =>
@@ -119,7 +119,7 @@ describe('a list of real items', () => {
         isFirst = false;
       },
     });
-    engine.setItems('stock', many);
+    engine.hold('stock', many);
     engine.update(project, everything);
     expect(await engine.survey()).toBeUndefined();
     expect((await engine.survey())?.templates[0]?.itemCount).toBe(5_000);
@@ -129,7 +129,7 @@ describe('a list of real items', () => {
     const project = projectOf(shop);
     const engine = engineWith(project, shop);
     engine.update(project, everything);
-    engine.insertItems('stock', 1, [{ id: 'new', kind: 'skein', name: 'New' }]);
+    engine.insertInto('stock', 1, [{ id: 'new', kind: 'skein', name: 'New' }]);
     expect(engine.view(everything).entries.map((entry) => entry.key)).toEqual([
       'a',
       'new',
@@ -232,9 +232,9 @@ test('inserted items give what all items anew would give', () => {
       const project = projectOf([...before, ...added]);
       const unique = atOnce(infer(before, 'x')).unique;
       const engine = new Engine({ pause: async () => {} });
-      for (const source of project.sources) engine.setItems(source.id, before, unique);
+      for (const source of project.sources) engine.hold(source.id, before, unique);
       engine.update(project, everything);
-      for (const source of project.sources) engine.insertItems(source.id, at, added);
+      for (const source of project.sources) engine.insertInto(source.id, at, added);
       const whole = [...before.slice(0, at), ...added, ...before.slice(at)];
       const anew = engineWith(project, whole).update(project, everything);
       const grown = engine.view(everything);

@@ -55,7 +55,7 @@ export class Engine {
   constructor(private readonly ports: EnginePorts) {}
 
   /** Replaces all items of a source. */
-  setItems(source: string, items: readonly Item[], unique?: UniqueKey): void {
+  hold(source: string, items: readonly Item[], unique?: UniqueKey): void {
     this.sources.set(source, new HeldItems(items, unique));
   }
 
@@ -64,7 +64,7 @@ export class Engine {
     this.project = undefined;
   }
 
-  itemsOf(source: string): readonly Item[] {
+  heldIn(source: string): readonly Item[] {
     return this.sources.get(source)?.items ?? [];
   }
 
@@ -73,9 +73,9 @@ export class Engine {
   }
 
   /** Puts items into a source and arranges anew. */
-  insertItems(source: string, at: number, added: readonly Item[]): void {
+  insertInto(source: string, at: number, added: readonly Item[]): void {
     const held = this.sources.get(source);
-    if (held === undefined) this.setItems(source, added);
+    if (held === undefined) this.hold(source, added);
     else held.insert(at, added);
     this.version += 1;
     if (this.project !== undefined) this.arrangeList(this.project, this.list());
@@ -96,7 +96,7 @@ export class Engine {
   entries(range: Range): Entry[] {
     const { items, plans } = this.arranged;
     const source = this.source();
-    const held = source === undefined ? [] : this.itemsOf(source.id);
+    const held = source === undefined ? [] : this.heldIn(source.id);
     const keys = this.keys();
     const entries: Entry[] = [];
     for (
@@ -295,7 +295,7 @@ export class Engine {
 
   private shownItems(): readonly Item[] {
     const source = this.source();
-    return source === undefined ? [] : this.itemsOf(source.id);
+    return source === undefined ? [] : this.heldIn(source.id);
   }
 
   private typeOf(item: Item): string | undefined {

@@ -94,7 +94,7 @@ export interface EngineProtocol {
   entries(version: number, range: Range): Promise<readonly Entry[]>;
   /** Entries of items with a template of one's choice, whatever the list would choose. */
   tryTemplate(template: string, items: readonly number[]): Promise<readonly Entry[]>;
-  items(source: string, range: Range): Promise<readonly Item[]>;
+  itemsIn(source: string, range: Range): Promise<readonly Item[]>;
   itemAtHand(item: number): Promise<ItemAtHand | undefined>;
   /** The next item from `after` on, in turn, that holds the words anywhere; -1: none. */
   find(words: string, after: number): Promise<number>;
@@ -105,5 +105,5 @@ export interface EngineProtocol {
   /** Keeps all items in this browser; why not, if it did not. */
   keepItems(id: string): Promise<string | undefined>;
   /** Puts the items of a JSON list into a source: a text crosses to the worker at no cost. */
-  insertItems(source: string, at: number, list: string, wanted: Range): Promise<View>;
+  insertInto(source: string, at: number, list: string, wanted: Range): Promise<View>;
 }

@@ -55,11 +55,11 @@ const protocol: EngineProtocol & { listen(listener: (event: EngineEvent) => void
     engine.clear();
     for (const source of project.sources) {
       const first = (items: readonly Item[]) => {
-        engine.setItems(source.id, items);
+        engine.hold(source.id, items);
         const view = engine.update(project, wanted);
         tell({ kind: 'first', brought: { project, findings: [], itemCount: items.length }, view });
       };
-      engine.setItems(source.id, await keptItems(id, source.id, first, turns().pause));
+      engine.hold(source.id, await keptItems(id, source.id, first, turns().pause));
     }
     return shown(engine.update(project, wanted));
   },
@@ -76,8 +76,8 @@ const protocol: EngineProtocol & { listen(listener: (event: EngineEvent) => void
     return engine.tryTemplate(template, items);
   },
 
-  async items(source, range) {
-    return engine.itemsOf(source).slice(range.from, range.to);
+  async itemsIn(source, range) {
+    return engine.heldIn(source).slice(range.from, range.to);
   },
 
   async itemAtHand(item) {
@@ -111,9 +111,9 @@ const protocol: EngineProtocol & { listen(listener: (event: EngineEvent) => void
     }
   },
 
-  async insertItems(source, at, list, wanted) {
+  async insertInto(source, at, list, wanted) {
     const values: Json = JSON.parse(list);
-    engine.insertItems(source, at, Array.isArray(values) ? values.map(asItem) : []);
+    engine.insertInto(source, at, Array.isArray(values) ? values.map(asItem) : []);
     return shown(engine.view(wanted));
   },
 };
@@ -173,7 +173,7 @@ async function bringItems(
 
 function take(project: Project, items: readonly Item[], inference: Inference, wanted: Range): View {
   engine.clear();
-  for (const source of project.sources) engine.setItems(source.id, items, inference.unique);
+  for (const source of project.sources) engine.hold(source.id, items, inference.unique);
   return engine.update(project, wanted);
 }
 
@@ -182,7 +182,7 @@ async function bringProject(document: Document, wanted: Range): Promise<Answer> 
   if (!file.ok) return file;
   const { project, items, findings } = file.value;
   engine.clear();
-  for (const [source, own] of items) engine.setItems(source, own);
+  for (const [source, own] of items) engine.hold(source, own);
   const view = engine.update(project, wanted);
   return ok({ brought: { project, findings, itemCount: view.itemCount }, view: shown(view) });
 }

@@ -117,7 +117,7 @@ const bench = {
 
   async insertOurs(run: number): Promise<number> {
     const from = performance.now();
-    const view = await start().insertItems('stock', 1, insertion, wanted);
+    const view = await start().insertInto('stock', 1, insertion, wanted);
     ours?.show(view);
     return there(run, from);
   },

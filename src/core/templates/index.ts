@@ -7,13 +7,13 @@ export type { Binding } from './binding';
 export { type BoundSlot, type CompiledTemplate, compileTemplate } from './compile';
 export { draftRow, likelyPart } from './draft';
 export {
-  type BindableProperty,
   type ImagePart,
   type LabelPart,
   type Padding,
   type Part,
   partKinds,
   type Size,
+  type SlotProperty,
   type StackPart,
 } from './parts';
 export { insertPart, partIds, removePart, replacePart, type Side } from './rewrite';

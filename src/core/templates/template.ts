@@ -1,5 +1,5 @@
 import type { Binding } from './binding';
-import type { BindableProperty, Part, StackPart } from './parts';
+import type { Part, SlotProperty, StackPart } from './parts';
 
 /** What a row or cell of one item type looks like. Its outermost part is always a stack. */
 export interface Template {
@@ -30,14 +30,14 @@ export function stackAround(row: StackPart, id: string): StackPart | undefined {
 }
 
 /** What feeds a property of a part, if the part has that property. */
-export function bindingOf(part: Part, property: BindableProperty): Binding | undefined {
+export function bindingOf(part: Part, property: SlotProperty): Binding | undefined {
   if (part.part === 'label' && property === 'text') return part.text;
   return part.part === 'image' && property === 'picture' ? part.picture : undefined;
 }
 
 export interface Slot {
   readonly part: string;
-  readonly property: BindableProperty;
+  readonly property: SlotProperty;
   readonly binding: Binding;
 }
 

@@ -11,7 +11,7 @@ import {
 } from '../../keeping';
 import { handItem } from './at-hand';
 import { itemsAreKept, keepNow, keepWaiting } from './keep';
-import { go, type StationName, useRoute } from './route';
+import { go, useRoute } from './route';
 import { engine, noSession, onFirstRows, useSession, wantedRange } from './session';
 
 export const demoId = 'thrumwick';
@@ -39,7 +39,7 @@ async function bringNow(file: Blob, name: string): Promise<void> {
   let shownFirst: string | undefined;
   onFirstRows((project, view) => {
     shownFirst = newId(project);
-    show(shownFirst, project, view, 'data');
+    show(shownFirst, project, view);
   });
   const brought = await engine().bring({ file, name }, { from: 0, to: 40 });
   if (!brought.ok) {
@@ -49,7 +49,7 @@ async function bringNow(file: Blob, name: string): Promise<void> {
   }
   const { brought: what, view } = brought.value;
   const id = shownFirst ?? (await freeProjectId(what.project));
-  show(id, what.project, view, 'data');
+  show(id, what.project, view);
   useSession.setState({
     reading: undefined,
     readFindings: what.findings,
@@ -143,10 +143,16 @@ async function demoBlob(): Promise<Blob> {
   return answer.blob();
 }
 
-function show(id: string, project: Project, view: View, station: StationName): void {
-  const { reading } = useSession.getState();
+/** The first rows open the project; the whole takes their place and leaves the rest as it is. */
+function show(id: string, project: Project, view: View): void {
+  const { id: shown, reading, atHand } = useSession.getState();
+  if (shown === id) {
+    useSession.setState({ history: startHistory(project), view });
+    void handItem(atHand?.item ?? 0);
+    return;
+  }
   useSession.setState({ ...noSession, reading, id, history: startHistory(project), view });
-  go({ page: 'project', id, station });
+  go({ page: 'project', id, station: 'data' });
   void handItem(0);
 }
 

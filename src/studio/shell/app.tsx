@@ -6,22 +6,19 @@ import { DropAnywhere } from './drop-anywhere';
 import { useKeys } from './keys';
 import { Notice } from './notice';
 import { usePalette } from './palette-state';
+import { stations } from './stations';
 import { Workbench } from './workbench';
 
 const loadPalette = () => import('./palette');
 const Palette = lazy(loadPalette);
 
-/** The palette's code comes when the page has nothing else to do, or when it is first asked for. */
+/** The palette's code comes when it is first asked for, if it has not been fetched ahead. */
 function LazyPalette() {
   const isOpen = usePalette((palette) => palette.isOpen);
   const [isWanted, setWanted] = useState(false);
   useEffect(() => {
     if (isOpen) setWanted(true);
   }, [isOpen]);
-  useEffect(() => {
-    const waiting = setTimeout(() => void loadPalette(), 2_000);
-    return () => clearTimeout(waiting);
-  }, []);
   return isWanted ? (
     <Suspense>
       <Palette />
@@ -29,11 +26,22 @@ function LazyPalette() {
   ) : null;
 }
 
+const idleAfterMs = 1_500;
+
+/** Once the page is at rest, the code of what may be opened next. */
+function fetchAhead(): () => void {
+  const waiting = setTimeout(() => {
+    for (const load of [...stations.map((station) => station.load), loadPalette]) void load();
+  }, idleAfterMs);
+  return () => clearTimeout(waiting);
+}
+
 /** The whole page: the start page or the workbench, by the address. */
 export function App() {
   const { route } = useRoute();
   const id = route.page === 'project' ? route.id : undefined;
   useKeys();
+  useEffect(fetchAhead, []);
   useEffect(() => {
     void (id === undefined ? atStart() : openKept(id));
   }, [id]);

@@ -27,7 +27,7 @@ export function ItemBar() {
         <ChevronLeft size={14} aria-hidden="true" />
       </Button>
       <span className="tabular-nums">
-        item <b>{(atHand?.item ?? 0) + 1}</b> of {grouped(itemCount)}
+        item <b>{grouped((atHand?.item ?? 0) + 1)}</b> of {grouped(itemCount)}
       </span>
       <Button onPress={() => void handItem((atHand?.item ?? 0) + 1)} label="Next item">
         <ChevronRight size={14} aria-hidden="true" />

@@ -14,11 +14,19 @@ interface Station {
   readonly about: string;
   readonly Icon: ComponentType<{ readonly size?: number }>;
   readonly Screen: ComponentType;
+  /** Fetches the screen's code ahead. */
+  readonly load: () => Promise<unknown>;
   /** Whether it has the room of the window, too. */
   readonly isWide: boolean;
   /** The findings that are its own. */
   readonly owns: (place: Place) => boolean;
 }
+
+interface ScreenModule {
+  readonly default: ComponentType;
+}
+
+const screen = (load: () => Promise<ScreenModule>) => ({ Screen: lazy(load), load });
 
 /** In the order of the work. */
 export const stations: readonly Station[] = [
@@ -27,7 +35,7 @@ export const stations: readonly Station[] = [
     words: 'Data',
     about: 'Bring items; see what they are, and what is missing.',
     Icon: ClipboardList,
-    Screen: lazy(() => import('../stations/data/data')),
+    ...screen(() => import('../stations/data/data')),
     isWide: false,
     owns: (place) => place.in === 'document' || place.in === 'items',
   },
@@ -36,7 +44,7 @@ export const stations: readonly Station[] = [
     words: 'Templates',
     about: 'Thread values to parts; watch the real rows change.',
     Icon: Rows3,
-    Screen: lazy(() => import('../stations/templates/templates')),
+    ...screen(() => import('../stations/templates/templates')),
     isWide: false,
     owns: (place) =>
       place.in === 'part' || (place.in === 'project' && place.path.startsWith('templates/')),
@@ -46,7 +54,7 @@ export const stations: readonly Station[] = [
     words: 'Choices',
     about: 'Which item gets which template.',
     Icon: Split,
-    Screen: lazy(() => import('../stations/choices/choices')),
+    ...screen(() => import('../stations/choices/choices')),
     isWide: false,
     owns: (place) =>
       place.in === 'choices' || (place.in === 'project' && place.path.startsWith('lists/')),
@@ -56,7 +64,7 @@ export const stations: readonly Station[] = [
     words: 'List',
     about: 'Rows or cells, gaps and edges.',
     Icon: LayoutList,
-    Screen: lazy(() => import('../stations/list/list')),
+    ...screen(() => import('../stations/list/list')),
     isWide: false,
     owns: () => false,
   },
@@ -65,7 +73,7 @@ export const stations: readonly Station[] = [
     words: 'Hand-off',
     about: 'Files that your app and your CI can use.',
     Icon: Send,
-    Screen: lazy(() => import('../stations/hand-off/hand-off')),
+    ...screen(() => import('../stations/hand-off/hand-off')),
     isWide: true,
     owns: () => false,
   },

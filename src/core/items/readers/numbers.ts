@@ -16,7 +16,9 @@ export class DigitKeeper {
   private example = '';
 
   parse(text: string): Json {
-    return JSON.parse(mayLoseDigits(text) ? this.quoteLongNumbers(text) : text);
+    const value: Json = JSON.parse(text);
+    // Only a text that is JSON as it stands: with quotes, a number could pass for a name.
+    return mayLoseDigits(text) ? JSON.parse(this.quoteLongNumbers(text)) : value;
   }
 
   findings(file: string) {

@@ -122,6 +122,18 @@ describe('encodings', () => {
     expect((await mustRead('x.json', bytes)).items).toEqual([{ name: 'Smörgås' }]);
   });
 
+  test.each([
+    ['UTF-8 with a mark', new TextEncoder().encode('\uFEFF[{"name":"Smörgås"}]')],
+    ['Windows-1252', Uint8Array.from('[{"name":"Smörgås"}]', (char) => char.charCodeAt(0))],
+  ])('%s, where the surroundings read text by themselves', async (_, bytes) => {
+    const document = {
+      ...documentOfBytes('x.json', bytes),
+      text: async () => new TextDecoder('utf-8', { ignoreBOM: true }).decode(bytes),
+    };
+    const result = await read(document, { file: 'x.json' }, { ...quietPorts, first: () => {} });
+    expect(result.ok && result.value.items).toEqual([{ name: 'Smörgås' }]);
+  });
+
   test('a guess is said', async () => {
     const { findings } = await mustRead(
       'x.csv',

@@ -1,8 +1,8 @@
 import { type Finding, failed, ok, type Result } from '../../base';
 import { itemFindings } from '../findings';
-import type { DocumentPort, Encoding, ItemsRead, ReadPorts, ReadTask } from './reader';
+import type { DocumentPort, ItemsRead, ReadPorts, ReadTask } from './reader';
 import { readerFor } from './registry';
-import { headText, looksBinary, sniffEncoding, sniffPicture, wholeText } from './text';
+import { headText, looksBinary, type Opened, sniffEncoding, sniffPicture, wholeText } from './text';
 
 const headBytes = 262_144;
 const largestHeadBytes = 4_194_304;
@@ -29,8 +29,11 @@ export async function read(
   const encoding = sniffEncoding(head);
   if (looksBinary(head, encoding)) return failed(itemFindings.fileIsBinary(task.file));
 
-  await showFirst(document, task, encoding, head, watch);
-  const { text, findings } = await textOf(document, task, encoding, watch);
+  // The whole is on its way while the first items are made of the head.
+  const quick = encoding === 'utf-8' ? document.text?.() : undefined;
+  const opened: Opened = { document, encoding, quick };
+  await showFirst(opened, task, head, watch);
+  const { text, findings } = await textOf(opened, task, watch);
   if (text.trim() === '') return failed(itemFindings.fileEmpty(task.file));
   const all = await readerFor(task.file, text.slice(0, headBytes)).all(text, task, watch);
   return all.ok ? ok({ ...all.value, findings: [...findings, ...all.value.findings] }) : all;
@@ -38,9 +41,8 @@ export async function read(
 
 /** Items from the head; it grows while it holds none. Short documents are read whole at once. */
 async function showFirst(
-  document: DocumentPort,
+  { document, encoding }: Opened,
   task: ReadTask,
-  encoding: Encoding,
   head: Uint8Array,
   watch: ReadWatch,
 ): Promise<void> {
@@ -55,13 +57,13 @@ async function showFirst(
 }
 
 async function textOf(
-  document: DocumentPort,
+  opened: Opened,
   task: ReadTask,
-  encoding: Encoding,
   ports: ReadPorts,
 ): Promise<{ text: string; findings: readonly Finding[] }> {
-  const text = await wholeText(document, encoding, ports);
+  const text = await wholeText(opened, ports);
   if (text !== undefined) return { text, findings: [] };
-  const guessed = await wholeText(document, 'windows-1252', ports);
+  const { document } = opened;
+  const guessed = await wholeText({ document, encoding: 'windows-1252', quick: undefined }, ports);
   return { text: guessed ?? '', findings: [itemFindings.encodingGuessed(task.file)] };
 }

@@ -57,16 +57,23 @@ export function headText(
   }
 }
 
+/** A document whose encoding is known. */
+export interface Opened {
+  readonly document: DocumentPort;
+  readonly encoding: Encoding;
+  /** All of it as UTF-8, already asked for. */
+  readonly quick: Promise<string> | undefined;
+}
+
 /** The whole text, decoded in turns; undefined if the bytes are not of that encoding. */
 export async function wholeText(
-  document: DocumentPort,
-  encoding: Encoding,
+  { document, encoding, quick }: Opened,
   ports: ReadPorts,
 ): Promise<string | undefined> {
-  if (encoding === 'utf-8' && document.text !== undefined) {
-    const text = await document.text();
-    // A file may hold the character itself; then only the strict way can tell.
-    if (!text.includes('\uFFFD')) return text.startsWith('\uFEFF') ? text.slice(1) : text;
+  const text = await quick;
+  // A file may hold U+FFFD itself; then only the strict way can tell.
+  if (text !== undefined && !text.includes('\uFFFD')) {
+    return text.startsWith('\uFEFF') ? text.slice(1) : text;
   }
   const decode = ports.decoder(encoding);
   const pieces: string[] = [];

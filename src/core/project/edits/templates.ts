@@ -1,6 +1,5 @@
 import { failed, freeId, ok } from '../../base';
 import {
-  type BindableProperty,
   type Binding,
   insertPart,
   type Part,
@@ -9,6 +8,7 @@ import {
   removePart,
   replacePart,
   type Side,
+  type SlotProperty,
   type StackPart,
   type Template,
 } from '../../templates';
@@ -19,7 +19,7 @@ import type { Edit } from './edit';
 export interface PropertyPlace {
   readonly template: string;
   readonly part: string;
-  readonly property: BindableProperty;
+  readonly property: SlotProperty;
 }
 
 /** Feeds a property of a part; `joins` names the typing that it belongs to. */

@@ -146,7 +146,7 @@ async function chooseNew(
   project: Project,
   onChoose: (template: string) => void,
 ): Promise<void> {
-  const items = await engine().items(type.source, { from: 0, to: 400 });
+  const items = await engine().itemsIn(type.source, { from: 0, to: 400 });
   const taken = project.templates.map((template) => template.id);
   const template = draftTemplate(type, items, taken);
   if (make(edits.addTemplate(template)) === undefined) onChoose(template.id);

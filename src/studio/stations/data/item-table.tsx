@@ -170,7 +170,7 @@ function useItems(source: string, range: Range, itemCount: number): Rows {
   useEffect(() => {
     let isLatest = true;
     void engine()
-      .items(source, range)
+      .itemsIn(source, range)
       .then((items) => isLatest && setRows(Object.assign(items.slice(), { from: range.from })));
     return () => {
       isLatest = false;

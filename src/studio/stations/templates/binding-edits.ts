@@ -1,10 +1,10 @@
 import { type Edit, edits } from '../../../core/project';
-import type { BindableProperty, Binding } from '../../../core/templates';
+import type { Binding, SlotProperty } from '../../../core/templates';
 
 interface Place {
   readonly template: string;
   readonly part: string;
-  readonly property: BindableProperty;
+  readonly property: SlotProperty;
 }
 
 /** Another expression in a binding; its stand-in stays. */

@@ -2,7 +2,7 @@ import { useEffect, useId, useState } from 'react';
 import { count, isRecord, ownValue } from '../../../core/base';
 import type { Item } from '../../../core/items';
 import { edits } from '../../../core/project';
-import type { BindableProperty, Binding } from '../../../core/templates';
+import type { Binding, SlotProperty } from '../../../core/templates';
 import { type Field, isShowable, makeExpression, pathText, shown } from '../../../core/values';
 import { ChoiceChips, Row } from '../../shared/controls';
 import { make } from '../../shared/editing';
@@ -12,7 +12,7 @@ import type { Selection } from './selection';
 
 interface BindingFieldProps {
   readonly selection: Selection;
-  readonly property: BindableProperty;
+  readonly property: SlotProperty;
   readonly binding: Binding;
 }
 
@@ -60,7 +60,7 @@ interface ValueFieldsProps {
   readonly place: {
     readonly template: string;
     readonly part: string;
-    readonly property: BindableProperty;
+    readonly property: SlotProperty;
   };
   readonly binding: Exclude<Binding, string>;
 }
