@@ -32,6 +32,8 @@ export async function keepItems(
   });
 }
 
+const chunksAtOnce = 10;
+
 /** All kept items of a source; `first` gets those of the first chunk as soon as they are there. */
 export async function keptItems(
   project: string,
@@ -41,22 +43,28 @@ export async function keptItems(
 ): Promise<readonly Item[]> {
   const kept = await database.sources.get([project, source]);
   if (kept === undefined) return [];
-  const items: Item[] = [];
-  for (let part = 0; part < kept.chunkCount; part += part === 0 ? 1 : chunksAtOnce) {
-    const until = Math.min(kept.chunkCount, part === 0 ? 1 : part + chunksAtOnce);
-    const chunks = await database.chunks
+  const chunksFrom = async (part: number): Promise<readonly KeptChunk[]> =>
+    database.chunks
       .where('[project+source+part]')
-      .between([project, source, part], [project, source, until], true, false)
+      .between([project, source, part], [project, source, part + (part === 0 ? 1 : chunksAtOnce)])
       .toArray();
+  const items: Item[] = [];
+  let next = chunksFrom(0);
+  for (let part = 0; part < kept.chunkCount; part += part === 0 ? 1 : chunksAtOnce) {
+    const chunks = await next;
+    // The database reads on while these are parsed.
+    next = chunksFrom(part === 0 ? 1 : part + chunksAtOnce);
     for (const chunk of chunks) {
-      const values: Json = JSON.parse(chunk.text);
-      if (!Array.isArray(values)) continue;
-      for (const value of values) if (isRecord(value)) items.push(value);
+      for (const item of parsed(chunk)) items.push(item);
       await pause();
     }
     if (part === 0 && kept.chunkCount > 1) first(items.slice());
   }
+  await next;
   return items;
 }
 
-const chunksAtOnce = 10;
+function parsed(chunk: KeptChunk): readonly Item[] {
+  const values: Json = JSON.parse(chunk.text);
+  return Array.isArray(values) ? values.filter(isRecord) : [];
+}
