@@ -40,10 +40,14 @@ export function Button({
 
 interface ChoiceChipsProps<T extends string> {
   readonly label: string;
-  readonly options: readonly { readonly value: T; readonly words: string }[];
+  /** A value that is a word already stands for itself. */
+  readonly options: readonly (T | { readonly value: T; readonly words: string })[];
   readonly chosen: T | undefined;
   readonly onChoose: (value: T) => void;
 }
+
+const inWords = <T extends string>(option: T | { readonly value: T; readonly words: string }) =>
+  typeof option === 'string' ? { value: option, words: option } : option;
 
 /** One of a few, all in sight. */
 export function ChoiceChips<T extends string>({
@@ -54,7 +58,7 @@ export function ChoiceChips<T extends string>({
 }: ChoiceChipsProps<T>) {
   return (
     <fieldset className="flex flex-wrap gap-1" aria-label={label}>
-      {options.map(({ value, words }) => (
+      {options.map(inWords).map(({ value, words }) => (
         <button
           key={value}
           type="button"

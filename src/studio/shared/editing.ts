@@ -3,8 +3,24 @@ import { handItem } from './at-hand';
 import { keepSoon } from './keep';
 import { engine, useSession, wantedRange } from './session';
 
-/** Makes an edit and shows it. Why it can't be made, if it can't. */
+/** Makes an edit and shows it. Why it can't be made, if it can't: that is said on the page, too. */
 export function make(edit: Edit): string | undefined {
+  const why = tryToMake(edit);
+  if (why !== undefined) {
+    useSession.setState({
+      notice: {
+        code: 'edit-refused',
+        severity: 'note',
+        place: { in: 'project', path: '' },
+        message: why,
+        hint: `“${edit.name}” was not done; all else is as it was.`,
+      },
+    });
+  }
+  return why;
+}
+
+function tryToMake(edit: Edit): string | undefined {
   const { history, reading } = useSession.getState();
   if (history === undefined) return 'No project is open.';
   if (reading !== undefined) return 'The items are still being read.';

@@ -23,10 +23,7 @@ export default function List() {
         <h1 className="font-semibold">{list.name}</h1>
         <ChoiceChips
           label="Arrangement"
-          options={[
-            { value: 'list', words: 'list' },
-            { value: 'grid', words: 'grid' },
-          ]}
+          options={['list', 'grid']}
           chosen={arrangement.kind}
           onChoose={(kind) => kind !== arrangement.kind && set(asKind(arrangement, kind))}
         />
@@ -71,10 +68,7 @@ export default function List() {
           <Row words="separators">
             <ChoiceChips
               label="Separators"
-              options={[
-                { value: 'between', words: 'between rows' },
-                { value: 'none', words: 'none' },
-              ]}
+              options={[{ value: 'between', words: 'between rows' }, 'none']}
               chosen={arrangement.separators ? 'between' : 'none'}
               onChoose={(value) => set({ ...arrangement, separators: value === 'between' })}
             />

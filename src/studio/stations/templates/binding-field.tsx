@@ -28,7 +28,7 @@ export function BindingField({ selection, property, binding }: BindingFieldProps
         <ChoiceChips
           label={`What ${property} comes from`}
           options={[
-            { value: 'value', words: 'value' },
+            'value',
             { value: 'words', words: property === 'picture' ? 'one picture' : 'fixed words' },
           ]}
           chosen={isFixed ? 'words' : 'value'}

@@ -62,7 +62,7 @@ function LabelLook({ part, restyle }: LookProps<LabelPart>) {
       <Row words="style">
         <ChoiceChips
           label="Style"
-          options={textStyleNames.map((value) => ({ value, words: value }))}
+          options={textStyleNames}
           chosen={part.style}
           onChoose={(style) => restyle(`Style ${style}`, { style })}
         />
@@ -73,11 +73,7 @@ function LabelLook({ part, restyle }: LookProps<LabelPart>) {
       <Row words="align">
         <ChoiceChips
           label="Align"
-          options={[
-            { value: 'start', words: 'start' },
-            { value: 'centre', words: 'centre' },
-            { value: 'end', words: 'end' },
-          ]}
+          options={['start', 'centre', 'end']}
           chosen={part.align ?? 'start'}
           onChoose={(align) => restyle(`Align ${align}`, { align })}
         />
@@ -111,11 +107,7 @@ function ImageLook({ part, restyle }: LookProps<ImagePart>) {
       <Row words="shape">
         <ChoiceChips
           label="Shape"
-          options={[
-            { value: 'square', words: 'square' },
-            { value: 'rounded', words: 'rounded' },
-            { value: 'circle', words: 'circle' },
-          ]}
+          options={['square', 'rounded', 'circle']}
           chosen={part.shape}
           onChoose={(shape) => restyle(`Shape ${shape}`, { shape })}
         />
@@ -123,10 +115,7 @@ function ImageLook({ part, restyle }: LookProps<ImagePart>) {
       <Row words="fit">
         <ChoiceChips
           label="Fit"
-          options={[
-            { value: 'cover', words: 'cover' },
-            { value: 'contain', words: 'contain' },
-          ]}
+          options={['cover', 'contain']}
           chosen={part.fit}
           onChoose={(fit) => restyle(`Fit ${fit}`, { fit })}
         />
@@ -142,10 +131,7 @@ function StackLook({ part, restyle }: LookProps<StackPart>) {
       <Row words="runs">
         <ChoiceChips
           label="Direction"
-          options={[
-            { value: 'across', words: 'across' },
-            { value: 'down', words: 'down' },
-          ]}
+          options={['across', 'down']}
           chosen={part.direction}
           onChoose={(direction) =>
             restyle(`Runs ${direction}`, {
@@ -217,11 +203,7 @@ function WidthField({
     <span className="flex flex-wrap items-center gap-1.5">
       <ChoiceChips
         label="Width"
-        options={[
-          { value: 'fit', words: 'fit' },
-          { value: 'share', words: 'share' },
-          { value: 'fixed', words: 'fixed' },
-        ]}
+        options={['fit', 'share', 'fixed']}
         chosen={kind}
         onChoose={(next) => next !== kind && onChange(sizes[next])}
       />
