@@ -1,10 +1,9 @@
 import { atOnce } from '../../src/core/base';
-import { type Item, infer, type TypeFound } from '../../src/core/items';
+import { type Item, infer } from '../../src/core/items';
 import {
   type Expression,
   explain,
-  type Field,
-  fieldNamed,
+  fieldsOfAll,
   makeExpression,
   plainText,
   typeOfResult,
@@ -51,17 +50,6 @@ async function expressions(
   if (text === undefined)
     throw new WrongUse('eval needs an expression, or --from FILE with one a line.');
   return [text];
-}
-
-/** The fields of all types together: whatever not every type requires may be missing. */
-function fieldsOfAll(types: readonly TypeFound[]): readonly Field[] {
-  const fields: Field[] = [];
-  for (const { missingCount: _, ...field } of types.flatMap((type) => type.fields)) {
-    if (fieldNamed(fields, field.name) !== undefined) continue;
-    const required = types.every((type) => fieldNamed(type.fields, field.name)?.required === true);
-    fields.push({ ...field, required });
-  }
-  return fields;
 }
 
 function asJson(

@@ -21,10 +21,6 @@ export class Pool {
     return this.madeCount;
   }
 
-  get count(): number {
-    return this.rowCount;
-  }
-
   /** `most`: how many rows may be there in all; free rows of other kinds go before that is passed. */
   take(kind: string, plan: RowPlan, most: number): PooledRow {
     const spare = this.free.get(kind)?.pop();

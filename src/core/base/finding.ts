@@ -24,8 +24,7 @@ export type Place =
       readonly property: string;
       readonly from: number;
       readonly to: number;
-    }
-  | { readonly in: 'choices'; readonly list: string };
+    };
 
 /** One press that puts it right: the text from `from` to `to` of the expression becomes `text`. */
 export interface Mend {
@@ -64,7 +63,5 @@ export function placeInWords(place: Place): string {
       return `column ${place.from + 1}`;
     case 'part':
       return `${place.template}, ${place.part}, ${place.property}`;
-    case 'choices':
-      return `choices of ${place.list}`;
   }
 }

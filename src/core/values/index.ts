@@ -10,7 +10,9 @@ export { type Expression, makeExpression } from './expression';
 export type { Span } from './findings';
 export {
   type Field,
+  fieldAtPath,
   fieldNamed,
+  fieldsOfAll,
   isShowable,
   type ScalarName,
   scalarNames,

@@ -31,3 +31,22 @@ export function isShowable(type: ValueType): boolean {
 export function fieldNamed(fields: readonly Field[], name: string): Field | undefined {
   return fields.find((field) => field.name === name);
 }
+
+/** The field that a path leads to, through records. */
+export function fieldAtPath(fields: readonly Field[], path: readonly string[]): Field | undefined {
+  const [first, ...rest] = path;
+  const field = first === undefined ? undefined : fieldNamed(fields, first);
+  if (field === undefined || rest.length === 0) return field;
+  return field.type === 'record' ? fieldAtPath(field.fields, rest) : undefined;
+}
+
+/** The fields of several types together, each once; required if every type requires it. */
+export function fieldsOfAll(types: readonly { readonly fields: readonly Field[] }[]): Field[] {
+  const all: Field[] = [];
+  for (const field of types.flatMap((type) => type.fields)) {
+    if (fieldNamed(all, field.name) !== undefined) continue;
+    const required = types.every((type) => fieldNamed(type.fields, field.name)?.required === true);
+    all.push({ ...field, required });
+  }
+  return all;
+}

@@ -56,8 +56,7 @@ export const stations: readonly Station[] = [
     Icon: Split,
     ...screen(() => import('../stations/choices/choices')),
     isWide: false,
-    owns: (place) =>
-      place.in === 'choices' || (place.in === 'project' && place.path.startsWith('lists/')),
+    owns: (place) => place.in === 'project' && place.path.startsWith('lists/'),
   },
   {
     name: 'list',

@@ -2,10 +2,11 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import Moon from 'lucide-react/icons/moon';
 import Sun from 'lucide-react/icons/sun';
 import Trash2 from 'lucide-react/icons/trash-2';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { count } from '../../core/base';
 import { dropProject, type KeptProject, keptProjects } from '../../keeping';
 import { Button } from '../shared/controls';
+import { FileButton } from '../shared/file-button';
 import { Mark } from '../shared/mark';
 import { bring, demoId } from '../shared/opening';
 import { go } from '../shared/route';
@@ -16,8 +17,6 @@ import { WayOfARow } from './way-of-a-row';
 /** Items first: nothing to sign, nothing to choose. */
 export function StartPage() {
   const [scheme, flipScheme] = useScheme();
-  const input = useRef<HTMLInputElement>(null);
-  const choose = () => input.current?.click();
   return (
     <div className="h-full overflow-auto">
       <header className="flex h-11 items-center gap-3 border-b border-rule px-4">
@@ -25,18 +24,7 @@ export function StartPage() {
         <b>Yarn Card</b>
         <span className="text-ash">rows that are right on every item</span>
         <span className="ms-auto flex gap-2">
-          <input
-            ref={input}
-            type="file"
-            className="hidden"
-            aria-label="A file of items or a project"
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              if (file !== undefined) void bring(file, file.name);
-              event.target.value = '';
-            }}
-          />
-          <Button onPress={choose}>Open a project file</Button>
+          <FileButton words="Open a project file" label="A file of items or a project" />
           <a
             className="inline-flex h-7 items-center rounded-md border border-rule bg-paper px-2.5 text-sm"
             href="/docs"
@@ -58,7 +46,7 @@ export function StartPage() {
           <p className="pb-4 text-ash">
             Everything stays in this browser and in the files that you save.
           </p>
-          <Paste onChooseFile={choose} />
+          <Paste />
           <Projects />
         </div>
         <WayOfARow />
@@ -69,7 +57,7 @@ export function StartPage() {
 
 const example = '[{ "name": "Merino lace, undyed", "price": 14.5, "maker": { "town": "Ousby" } }]';
 
-function Paste({ onChooseFile }: { readonly onChooseFile: () => void }) {
+function Paste() {
   const [text, setText] = useState('');
   const show = () => void bring(new Blob([text.trim() === '' ? example : text]), 'typed');
   return (
@@ -80,7 +68,7 @@ function Paste({ onChooseFile }: { readonly onChooseFile: () => void }) {
           <span className="text-ash">JSON, NDJSON, CSV, or a project</span>
         </p>
         <span className="ms-auto">
-          <Button onPress={onChooseFile}>Choose a file</Button>
+          <FileButton words="Choose a file" label="A file of items" />
         </span>
       </div>
       <textarea

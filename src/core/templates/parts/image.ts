@@ -13,7 +13,6 @@ export interface ImagePart {
 
 export const image = {
   part: 'image',
-  bindable: ['picture'],
   draft: (id: string, picture: Binding): ImagePart => ({
     part: 'image',
     id,

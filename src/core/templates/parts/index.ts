@@ -1,5 +1,5 @@
 /**
- * The parts that a template is made of: one file each with its shape, its draft and what can be
+ * The parts that a template is made of: one file each with its shape and its draft,
  * bound, and this list that names them all.
  */
 import { type ImagePart, image } from './image';

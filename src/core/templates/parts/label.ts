@@ -14,7 +14,6 @@ export interface LabelPart {
 
 export const label = {
   part: 'label',
-  bindable: ['text'],
   draft: (id: string, text: Binding, style: TextStyleName, width: Size = 'fit'): LabelPart => ({
     part: 'label',
     id,

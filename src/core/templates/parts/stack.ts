@@ -23,7 +23,6 @@ export interface StackPart {
 
 export const stack = {
   part: 'stack',
-  bindable: [],
   draft: (id: string, direction: StackPart['direction'], children: readonly Part[]): StackPart => ({
     part: 'stack',
     id,

@@ -1,10 +1,10 @@
-import { useMemo, useRef } from 'react';
+import { useMemo } from 'react';
 import { count } from '../../../core/base';
 import { edits, type ItemType, type Source } from '../../../core/project';
 import { typeInWords } from '../../../core/values';
-import { Button, Heading, MenuButton } from '../../shared/controls';
+import { Heading, MenuButton } from '../../shared/controls';
 import { make } from '../../shared/editing';
-import { bring } from '../../shared/opening';
+import { FileButton } from '../../shared/file-button';
 import { goWithin, useRoute } from '../../shared/route';
 import { useProject, useSession } from '../../shared/session';
 import { TypeMark } from '../../shared/typed';
@@ -31,7 +31,6 @@ export default function Data() {
 
 function SourceLine({ source }: { readonly source: Source }) {
   const itemCount = useSession((session) => session.view?.itemCount ?? 0);
-  const input = useRef<HTMLInputElement>(null);
   return (
     <div className="col-span-2 flex items-center gap-2 border-b border-rule px-3">
       <h1 className="font-semibold">{source.name}</h1>
@@ -42,22 +41,7 @@ function SourceLine({ source }: { readonly source: Source }) {
         {count(itemCount, 'item')}
       </span>
       <span className="ms-auto flex gap-2">
-        <input
-          ref={input}
-          type="file"
-          className="hidden"
-          aria-label="Items as a new project"
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            if (file !== undefined) void bring(file, file.name);
-          }}
-        />
-        <Button
-          onPress={() => input.current?.click()}
-          title="Dropping a file anywhere does the same"
-        >
-          Bring other items
-        </Button>
+        <FileButton words="Bring other items" label="Items as a new project" />
       </span>
     </div>
   );

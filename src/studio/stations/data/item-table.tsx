@@ -2,7 +2,7 @@ import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { isRecord, type Json, ownValue } from '../../../core/base';
 import type { Item } from '../../../core/items';
 import type { ItemType, Source } from '../../../core/project';
-import { type Field, fieldNamed, typeInWords } from '../../../core/values';
+import { type Field, fieldNamed, fieldsOfAll, typeInWords } from '../../../core/values';
 import type { Range } from '../../../engine';
 import { handItem } from '../../shared/at-hand';
 import { goWithin, useRoute } from '../../shared/route';
@@ -20,7 +20,7 @@ interface ItemTableProps {
 
 /** All items as they are; only the rows in sight are in the page. */
 export function ItemTable({ source, types }: ItemTableProps) {
-  const columns = useMemo(() => columnsOf(types), [types]);
+  const columns = useMemo(() => fieldsOfAll(types), [types]);
   const { view, atHand } = useSession();
   const { route } = useRoute();
   const field = route.page === 'project' ? route.field : undefined;
@@ -177,17 +177,6 @@ function useItems(source: string, range: Range, itemCount: number): Rows {
     };
   }, [source, range, itemCount]);
   return rows;
-}
-
-/** The fields of all types, each once; required if every type requires it. */
-function columnsOf(types: readonly ItemType[]): readonly Field[] {
-  const columns: Field[] = [];
-  for (const field of types.flatMap((type) => type.fields)) {
-    if (fieldNamed(columns, field.name) !== undefined) continue;
-    const required = types.every((type) => fieldNamed(type.fields, field.name)?.required === true);
-    columns.push({ ...field, required });
-  }
-  return columns;
 }
 
 function Spacer({ heightPx, columns }: { readonly heightPx: number; readonly columns: number }) {

@@ -1,12 +1,12 @@
 import Trash2 from 'lucide-react/icons/trash-2';
 import { type Edit, edits, freePartId } from '../../../core/project';
-import { likelyPart, type Part, partKinds, type Side, slotsOf } from '../../../core/templates';
-import { type Field, fieldNamed, isShowable, makeExpression, pathText } from '../../../core/values';
+import { likelyPart, type Part, partKinds, type Side } from '../../../core/templates';
+import { type Field, fieldAtPath, isShowable, pathText } from '../../../core/values';
 import { Button, MenuButton } from '../../shared/controls';
 import { make, whyNot } from '../../shared/editing';
 import { goWithin } from '../../shared/route';
 import { useSession } from '../../shared/session';
-import type { Selection } from './selection';
+import { pathsShown, type Selection } from './selection';
 
 /** New parts beside and under the selected one, fed by the next value that nothing shows yet. */
 export function InsertMenu({ selection }: { readonly selection: Selection }) {
@@ -68,7 +68,7 @@ export function insertPath(
   side: Side,
   path: readonly string[],
 ): void {
-  const field = fieldAt(selection.type?.fields ?? [], path);
+  const field = fieldAtPath(selection.type?.fields ?? [], path);
   if (field === undefined) return;
   const sample = useSession.getState().atHand?.value[field.name];
   const kind = likelyPart(field, typeof sample === 'string' ? sample : undefined);
@@ -113,18 +113,10 @@ function drafted(
   );
 }
 
-const pictureNames = /image|picture|photo|icon|avatar/i;
-
 /** The first showable field that no part reads yet; for an image, one whose name speaks of pictures. */
 function nextUnused(selection: Selection, kind: 'label' | 'image'): readonly string[] | undefined {
   const fields = selection.type?.fields ?? [];
-  const used = new Set(
-    slotsOf(selection.template.row).flatMap(({ binding }) =>
-      typeof binding === 'string'
-        ? []
-        : makeExpression(binding.expr, fields).paths.map((path) => path[0]),
-    ),
-  );
+  const used = new Set(pathsShown(selection).map((path) => path[0]));
   const { project } = selection;
   const source = project.sources.find((each) => each.id === selection.type?.source);
   const free = fields.filter((field) => isShowable(field) && !used.has(field.name));
@@ -132,17 +124,12 @@ function nextUnused(selection: Selection, kind: 'label' | 'image'): readonly str
     (field) => field.name !== source?.key && field.name !== source?.discriminator,
   );
   if (kind === 'image') {
-    const picture = free.find((field) => pictureNames.test(field.name));
+    const picture = free.find(isPicture);
     return picture === undefined ? undefined : [picture.name];
   }
-  const words = telling.filter((field) => !pictureNames.test(field.name));
+  const words = telling.filter((field) => !isPicture(field));
   const first = words[0] ?? free[0];
   return first === undefined ? undefined : [first.name];
 }
 
-function fieldAt(fields: readonly Field[], path: readonly string[]): Field | undefined {
-  const [first, ...rest] = path;
-  const field = first === undefined ? undefined : fieldNamed(fields, first);
-  if (field === undefined || rest.length === 0) return field;
-  return field.type === 'record' ? fieldAt(field.fields, rest) : undefined;
-}
+const isPicture = (field: Field): boolean => likelyPart(field, undefined) === 'image';

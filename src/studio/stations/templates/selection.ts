@@ -1,5 +1,6 @@
 import { type ItemType, type Project, withId } from '../../../core/project';
-import { type Part, partsOf, partWithId, type Template } from '../../../core/templates';
+import { type Part, partsOf, partWithId, slotsOf, type Template } from '../../../core/templates';
+import { makeExpression } from '../../../core/values';
 import { useRoute } from '../../shared/route';
 import { useProject, useSession } from '../../shared/session';
 
@@ -30,4 +31,12 @@ export function useSelection(): Selection | undefined {
     type: withId(project.types, template.type),
     part: selected ?? firstLabel ?? template.row,
   };
+}
+
+/** Every path into the item that some part of the template reads. */
+export function pathsShown({ template, type }: Selection): readonly (readonly string[])[] {
+  const fields = type?.fields ?? [];
+  return slotsOf(template.row).flatMap(({ binding }) =>
+    typeof binding === 'string' ? [] : makeExpression(binding.expr, fields).paths,
+  );
 }

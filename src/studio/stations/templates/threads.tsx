@@ -1,6 +1,6 @@
 import { type RefObject, useEffect, useState } from 'react';
 import { slotsOf } from '../../../core/templates';
-import { type Field, fieldNamed, makeExpression, type ValueType } from '../../../core/values';
+import { fieldAtPath, makeExpression, type ValueType } from '../../../core/values';
 import { markOf } from '../../shared/typed';
 import type { Selection } from './selection';
 
@@ -90,7 +90,7 @@ function measureThreads(room: HTMLElement, { template, type, part }: Selection):
     const { paths } = makeExpression(slot.binding.expr, fields);
     for (const [index, path] of paths.entries()) {
       const from = dotOf(room, path);
-      const valueType = typeAt(fields, path);
+      const valueType = fieldAtPath(fields, path);
       if (from === undefined || valueType === undefined) continue;
       const start = { x: from.x - origin.x, y: from.y - origin.y };
       const fromBelow = target.top + target.bottom > row.top + row.bottom + 2;
@@ -143,11 +143,4 @@ function curve(start: Point, end: Point, gate: Point): string {
   const toGate = `C${start.x + half} ${start.y} ${gate.x - half} ${gate.y} ${gate.x} ${gate.y}`;
   const run = (end.x - gate.x) * 0.6;
   return `M${start.x} ${start.y}${toGate}C${gate.x + run} ${gate.y} ${end.x} ${gate.y} ${end.x} ${end.y}`;
-}
-
-function typeAt(fields: readonly Field[], path: readonly string[]): ValueType | undefined {
-  const [first, ...rest] = path;
-  const field = first === undefined ? undefined : fieldNamed(fields, first);
-  if (field === undefined || rest.length === 0) return field;
-  return field.type === 'record' ? typeAt(field.fields, rest) : undefined;
 }

@@ -3,14 +3,14 @@ import ChevronRight from 'lucide-react/icons/chevron-right';
 import { useState } from 'react';
 import { isRecord, ownValue } from '../../../core/base';
 import type { Item } from '../../../core/items';
-import { bindingOf, slotsOf } from '../../../core/templates';
-import { type Field, makeExpression, pathText, shown } from '../../../core/values';
+import { bindingOf } from '../../../core/templates';
+import { type Field, pathText, shown } from '../../../core/values';
 import { Heading } from '../../shared/controls';
 import { make } from '../../shared/editing';
 import { useSession } from '../../shared/session';
 import { markOf, TypeMark } from '../../shared/typed';
 import { bindPath } from './binding-edits';
-import type { Selection } from './selection';
+import { pathsShown, type Selection } from './selection';
 
 /** Marks a value that is being dragged onto the bench. */
 export const pathType = 'application/x-yarn-card-path';
@@ -18,7 +18,7 @@ export const pathType = 'application/x-yarn-card-path';
 /** The values of the item at hand, by name; each can be dragged onto a part, or pressed for the selected one. */
 export function ValuesList({ selection }: { readonly selection: Selection }) {
   const item = useSession((session) => session.atHand?.value);
-  const used = usedPaths(selection);
+  const used = new Set(pathsShown(selection).map((path) => path.join('.')));
   const fields = selection.type?.fields ?? [];
   return (
     <section
@@ -138,13 +138,4 @@ function bindSelected(selection: Selection, path: readonly string[]): void {
   const before = bindingOf(part, property);
   if (before !== undefined)
     make(bindPath({ template: template.id, part: part.id, property }, pathText(path), before));
-}
-
-/** The paths that any part of the template reads. */
-function usedPaths({ template, type }: Selection): ReadonlySet<string> {
-  const fields = type?.fields ?? [];
-  const paths = slotsOf(template.row).flatMap(({ binding }) =>
-    typeof binding === 'string' ? [] : makeExpression(binding.expr, fields).paths,
-  );
-  return new Set(paths.map((path) => path.join('.')));
 }
