@@ -6,7 +6,9 @@ const port = Number(process.env['TEST_PORT'] ?? 4381);
 // Journeys run on the built application: only there the security policy is sent.
 export default defineConfig({
   testDir: 'tests/journeys',
-  timeout: 60_000,
+  // A busy machine is several times slower; nothing here is about time.
+  timeout: 180_000,
+  expect: { timeout: 30_000 },
   workers: 1,
   reporter: [['line'], ['json', { outputFile: '.cache/tests/journeys.json' }]],
   use: {

@@ -2,6 +2,8 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
+    // A busy machine is several times slower; nothing here is about time.
+    testTimeout: 60_000,
     include: [
       'src/**/*.test.ts',
       'cli/**/*.test.ts',

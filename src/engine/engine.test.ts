@@ -221,7 +221,7 @@ test('any project gives the same entries after it was saved and opened, for any 
         here.findings,
       ]);
     }),
-    { numRuns: 300 },
+    { numRuns: 100 },
   );
 });
 

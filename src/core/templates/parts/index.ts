@@ -1,6 +1,6 @@
 /**
  * The parts that a template is made of: one file each with its shape and its draft,
- * bound, and this list that names them all.
+ * and this list that names them all.
  */
 import { type ImagePart, image } from './image';
 import { type LabelPart, label } from './label';
