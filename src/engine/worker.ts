@@ -22,9 +22,12 @@ const withHeights = (view: View): View => transfer(view, [view.sequence.lineHeig
 
 /** Shows a version: the answer at once, what takes all items after it. */
 function shown(view: View): View {
-  void engine.survey().then((survey) => {
-    if (survey !== undefined) tell({ kind: 'survey', ...survey });
-  });
+  void turns()
+    .pause()
+    .then(() => engine.survey())
+    .then((survey) => {
+      if (survey !== undefined) tell({ kind: 'survey', ...survey });
+    });
   return withHeights(view);
 }
 

@@ -1,7 +1,7 @@
 import { cellWidth, type GridMeasures, lineAt, lineTops } from '../core/layout';
 import { columnsOf, type Entry, type RowPlan, type Sequence } from '../core/lists';
 import { EntryCache } from './entries';
-import { Pool, type PooledRow } from './pool';
+import { Pool, type PooledRow, place } from './pool';
 import { bindRow, type Pictures } from './row';
 import { Scroller } from './scroller';
 
@@ -77,8 +77,9 @@ export class ListView {
     this.resized.observe(host);
   }
 
-  /** Draws a version of the list. Rows keep their place; every one of them is bound anew. */
+  /** Draws a version of the list. A row stays with its item; every one of them is bound anew. */
   show(shown: Shown): void {
+    const before = this.takeRows();
     this.shown = shown;
     this.cache.clear();
     this.cache.put(shown.entriesFrom, shown.entries);
@@ -90,7 +91,7 @@ export class ListView {
     );
     this.tops = lineTops(shown.sequence.lineHeights, arrangement.edge, arrangement.gap);
     this.scroller.setContent(this.tops.at(-1) ?? 0);
-    for (const [index, row] of this.rows) this.release(index, row);
+    this.followItems(before);
     this.draw();
   }
 
@@ -185,14 +186,42 @@ export class ListView {
     this.fetch(range);
   }
 
-  /** Puts a row where an entry is, if the entry has come already. */
+  /** All rows in use, by the key of their item. */
+  private takeRows(): Map<string, PooledRow> {
+    const taken = new Map<string, PooledRow>();
+    for (const row of this.rows.values()) {
+      if (taken.has(row.key)) this.pool.give(row);
+      else taken.set(row.key, row);
+    }
+    this.rows.clear();
+    this.pictureless.clear();
+    return taken;
+  }
+
+  /** Rows go where their items are now: a press meant for a row finds it, and little is drawn anew. */
+  private followItems(before: Map<string, PooledRow>): void {
+    const { from, to } = this.range();
+    for (let index = from; index < to; index += 1) {
+      const entry = this.cache.get(index);
+      const row = entry === undefined ? undefined : before.get(entry.key);
+      if (entry === undefined || row === undefined || row.kind !== this.kinds[entry.plan]) continue;
+      before.delete(entry.key);
+      this.put(row, index, entry);
+    }
+    for (const row of before.values()) this.pool.give(row);
+  }
+
+  /** Gives an entry a row, if the entry has come already. */
   private fill(index: number, most: number): void {
     const entry = this.cache.get(index);
     const plan = entry === undefined ? undefined : this.shown?.plans[entry.plan];
     const kind = entry === undefined ? undefined : this.kinds[entry.plan];
     if (entry === undefined || plan === undefined || kind === undefined) return;
-    const row = this.pool.take(kind, plan, most);
-    row.entry = index;
+    this.put(this.pool.take(kind, plan, most), index, entry);
+  }
+
+  private put(row: PooledRow, index: number, entry: Entry): void {
+    row.key = entry.key;
     this.rows.set(index, row);
     bindRow(row, entry, this.isFast ? 'later' : this.ports.pictures);
     if (this.isFast) this.pictureless.add(index);
@@ -214,13 +243,7 @@ export class ListView {
     const width = cellWidth(this.widthPx, measuresOf(arrangement));
     const x = arrangement.edge + (index % columns) * (width + arrangement.gap);
     const y = this.scroller.place(this.tops[line] ?? 0);
-    const { style } = row.element;
-    style.transform = `translate(${x}px, ${y}px)`;
-    style.width = `${width}px`;
-    style.height = `${lineHeights[line] ?? 0}px`;
-    row.element.classList.toggle('yc-last', index === entryCount - 1);
-    row.element.setAttribute('aria-posinset', String(index + 1));
-    row.element.setAttribute('aria-setsize', String(entryCount));
+    place(row, { x, y, width, height: lineHeights[line] ?? 0, index, entryCount });
   }
 
   private mark(row: PooledRow, entry: Entry | undefined): void {

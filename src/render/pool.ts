@@ -1,10 +1,37 @@
 import type { RowPlan } from '../core/lists';
 import { createRow, type RowView } from './row';
 
-/** A row in the page: of one kind for its life, of one entry for a while. */
+/** Where a row stands, in px, and which of how many entries it shows. */
+export interface Place {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  readonly index: number;
+  readonly entryCount: number;
+}
+
+/** A row in the page: of one kind for its life, of one item for a while. */
 export interface PooledRow extends RowView {
   readonly kind: string;
-  entry: number;
+  /** Of the item that it shows. */
+  key: string;
+  placed: Place | undefined;
+}
+
+/** Puts a row in its place; only what differs is written. */
+export function place(row: PooledRow, now: Place): void {
+  const { element, placed: before } = row;
+  const { style } = element;
+  row.placed = now;
+  if (before?.x !== now.x || before.y !== now.y)
+    style.transform = `translate(${now.x}px, ${now.y}px)`;
+  if (before?.width !== now.width) style.width = `${now.width}px`;
+  if (before?.height !== now.height) style.height = `${now.height}px`;
+  if (before?.index === now.index && before.entryCount === now.entryCount) return;
+  element.classList.toggle('yc-last', now.index === now.entryCount - 1);
+  element.setAttribute('aria-posinset', String(now.index + 1));
+  element.setAttribute('aria-setsize', String(now.entryCount));
 }
 
 const sparesAKind = 2;
@@ -29,7 +56,7 @@ export class Pool {
       return spare;
     }
     if (this.rowCount >= most) this.dropOne(kind);
-    const row: PooledRow = { ...createRow(plan), kind, entry: -1 };
+    const row: PooledRow = { ...createRow(plan), kind, key: '', placed: undefined };
     row.element.setAttribute('role', 'listitem');
     this.parent.append(row.element);
     this.rowCount += 1;
@@ -38,7 +65,6 @@ export class Pool {
   }
 
   give(row: PooledRow): void {
-    row.entry = -1;
     const spares = this.free.get(row.kind) ?? [];
     spares.push(row);
     this.free.set(row.kind, spares);

@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { atStart, openKept } from '../shared/opening';
 import { useRoute } from '../shared/route';
+import { engine } from '../shared/session';
 import { StartPage } from '../start/start-page';
 import { DropAnywhere } from './drop-anywhere';
 import { useKeys } from './keys';
@@ -28,9 +29,10 @@ function LazyPalette() {
 
 const idleAfterMs = 1_500;
 
-/** Once the page is at rest, the code of what may be opened next. */
+/** Once the page is at rest, the engine and the code of what may be opened next. */
 function fetchAhead(): () => void {
   const waiting = setTimeout(() => {
+    engine();
     for (const load of [...stations.map((station) => station.load), loadPalette]) void load();
   }, idleAfterMs);
   return () => clearTimeout(waiting);

@@ -4,7 +4,7 @@ import type { DocumentPort, ItemsRead, ReadPorts, ReadTask } from './reader';
 import { readerFor } from './registry';
 import { headText, looksBinary, type Opened, sniffEncoding, sniffPicture, wholeText } from './text';
 
-const headBytes = 262_144;
+const headBytes = 65_536;
 const largestHeadBytes = 4_194_304;
 const largestBytes = 400_000_000;
 
