@@ -98,6 +98,14 @@ export const itemFindings = {
       'Bring a document with an array of objects somewhere in it.',
     ),
 
+  noSchema: (file: string) =>
+    error(
+      'no-schema',
+      inFile(file),
+      `No item type was found in the schema ${file}.`,
+      'It needs an object with properties, at its root, in $defs or in components.schemas.',
+    ),
+
   listEmpty: (file: string, at: string) =>
     error(
       'list-empty',

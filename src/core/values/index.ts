@@ -9,6 +9,7 @@ export { type Explained, explain, shown, type TraceStep } from './explain/explai
 export { type Expression, makeExpression } from './expression';
 export type { Span } from './findings';
 export {
+  type Decoding,
   type Field,
   fieldAtPath,
   fieldNamed,

@@ -1,5 +1,20 @@
-/** The names of types that have no inside. `unknown` is what no single type covers. */
-export type ScalarName = 'text' | 'number' | 'integer' | 'boolean' | 'unknown';
+/**
+ * The names of types that have no inside. Dates and their kin are ISO 8601 texts, colours CSS
+ * texts, images names or addresses. `unknown` is what no single type covers.
+ */
+export type ScalarName =
+  | 'text'
+  | 'number'
+  | 'integer'
+  | 'boolean'
+  | 'date'
+  | 'time'
+  | 'datetime'
+  | 'duration'
+  | 'colour'
+  | 'image'
+  | 'link'
+  | 'unknown';
 
 /** What a value is. The same shape stands in the project file. */
 export type ValueType =
@@ -7,14 +22,38 @@ export type ValueType =
   | { readonly type: 'record'; readonly fields: readonly Field[] }
   | { readonly type: 'list'; readonly of: ValueType };
 
+/** How a value as it was read becomes one of the field's type. */
+export type Decoding =
+  /** Text by a Unicode date pattern (UTS 35); `locale` for the names of months, English if not given. */
+  | { readonly pattern: string; readonly locale?: string }
+  /** A count since 1970, in UTC. */
+  | { readonly epoch: 'seconds' | 'milliseconds' }
+  /** The decimal sign of numbers that are texts; other signs between digits group them. */
+  | { readonly decimal: ',' | '.' }
+  /** Words that mean true and false, in any case. */
+  | { readonly yes: readonly string[]; readonly no: readonly string[] };
+
 /** A named value of an item or a record; `required`: every item has it. */
-export type Field = ValueType & { readonly name: string; readonly required: boolean };
+export type Field = ValueType & {
+  readonly name: string;
+  readonly required: boolean;
+  /** What the field is called where the items come from, if that is another name. */
+  readonly from?: string;
+  readonly decode?: Decoding;
+};
 
 export const scalarNames: readonly ScalarName[] = [
   'text',
   'number',
   'integer',
   'boolean',
+  'date',
+  'time',
+  'datetime',
+  'duration',
+  'colour',
+  'image',
+  'link',
   'unknown',
 ];
 

@@ -80,7 +80,13 @@ export function load(name: string, type: ResultType): Evaluate {
         const value = raw(item);
         return Array.isArray(value) ? value : undefined;
       };
-    default:
+    case 'unknown':
+    case 'either':
       return raw;
+    default:
+      return (item) => {
+        const value = raw(item);
+        return typeof value === 'string' ? value : undefined;
+      };
   }
 }

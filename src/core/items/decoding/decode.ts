@@ -1,0 +1,90 @@
+import { failed, type Json, ok, type Result } from '../../base';
+import type { Decoding, ScalarName } from '../../values';
+import { dateNames } from './names';
+import { datePattern, isoOfEpoch } from './pattern';
+
+/** A value as it was read, decoded; or why it can't be, in words that follow "is". */
+export type Decode = (raw: Json) => Result<Json, string>;
+
+/** A decoding made ready; the error says what is wrong with the decoding itself. */
+export function decoder(decoding: Decoding): Result<Decode, string> {
+  if ('pattern' in decoding) return byPattern(decoding.pattern, decoding.locale ?? 'en');
+  if ('epoch' in decoding) return ok(byEpoch(decoding.epoch === 'seconds' ? 1_000 : 1));
+  if ('decimal' in decoding) return ok(byDecimalSign(decoding.decimal));
+  return ok(byWords(decoding.yes, decoding.no));
+}
+
+/** The type that a decoding gives; undefined: its pattern can't be read. */
+export function typeDecoded(decoding: Decoding): ScalarName | undefined {
+  if ('pattern' in decoding) {
+    const pattern = datePattern(decoding.pattern, dateNames(decoding.locale ?? 'en'));
+    return pattern.ok ? pattern.value.gives : undefined;
+  }
+  if ('epoch' in decoding) return 'datetime';
+  return 'decimal' in decoding ? 'number' : 'boolean';
+}
+
+/** A decoding as people read it: `yyyy-MM-dd`, `seconds since 1970`. */
+export function decodingInWords(decoding: Decoding): string {
+  if ('pattern' in decoding) {
+    return decoding.locale === undefined
+      ? decoding.pattern
+      : `${decoding.pattern} (${decoding.locale})`;
+  }
+  if ('epoch' in decoding) return `${decoding.epoch} since 1970`;
+  if ('decimal' in decoding) return `decimal ${decoding.decimal === ',' ? 'comma' : 'point'}`;
+  return `${decoding.yes[0] ?? '?'} or ${decoding.no[0] ?? '?'}`;
+}
+
+function byPattern(pattern: string, locale: string): Result<Decode, string> {
+  const made = datePattern(pattern, dateNames(locale));
+  if (!made.ok) return made;
+  const { read } = made.value;
+  return ok((raw) =>
+    typeof raw === 'string' || typeof raw === 'number' ? read(String(raw)) : notPlain,
+  );
+}
+
+/** The years that `Date` can hold (ECMA-262, 21.4.1.1). */
+const mostMilliseconds = 8.64e15;
+
+function byEpoch(millisecondsEach: number): Decode {
+  return (raw) => {
+    const count = typeof raw === 'string' && /^-?\d+(?:\.\d+)?$/.test(raw) ? Number(raw) : raw;
+    if (typeof count !== 'number') return failed('not a number');
+    const milliseconds = count * millisecondsEach;
+    return Math.abs(milliseconds) <= mostMilliseconds
+      ? ok(isoOfEpoch(Math.round(milliseconds)))
+      : failed('beyond the years that a date can have');
+  };
+}
+
+function byDecimalSign(sign: ',' | '.'): Decode {
+  const point = sign === '.' ? '\\.' : ',';
+  const group = sign === '.' ? "[,' \u00a0\u202f]" : "[.' \u00a0\u202f]";
+  const number = new RegExp(`^[+-]?(?:\\d{1,3}(?:${group}\\d{3})+|\\d+)(?:${point}\\d+)?$`);
+  const groups = new RegExp(group, 'g');
+  return (raw) => {
+    if (typeof raw === 'number') return ok(raw);
+    if (typeof raw !== 'string') return notPlain;
+    const text = raw.trim().replace('\u2212', '-');
+    if (!number.test(text)) return failed('not a number');
+    const value = Number(text.replace(groups, '').replace(',', '.'));
+    return Number.isFinite(value) ? ok(value) : failed('too large for a number');
+  };
+}
+
+function byWords(yes: readonly string[], no: readonly string[]): Decode {
+  const meanings = new Map<string, boolean>([
+    ...no.map((word) => [word.toLowerCase(), false] as const),
+    ...yes.map((word) => [word.toLowerCase(), true] as const),
+  ]);
+  return (raw) => {
+    if (typeof raw === 'boolean') return ok(raw);
+    if (typeof raw !== 'string' && typeof raw !== 'number') return notPlain;
+    const meaning = meanings.get(String(raw).trim().toLowerCase());
+    return meaning === undefined ? failed('neither of the words') : ok(meaning);
+  };
+}
+
+const notPlain = failed('not a plain value');

@@ -1,0 +1,80 @@
+import { isRecord, type Json, ownValue } from '../../base';
+import type { Field, ValueType } from '../../values';
+import type { Item } from '../item';
+import { type Decode, decoder } from './decode';
+
+/** An item as it was read, as its type wants it: fields under their own names, values decoded. */
+export type Reshape = (item: Item) => Item;
+
+/** Undefined where items of the type stay as they were read. */
+export function reshaper(fields: readonly Field[]): Reshape | undefined {
+  const steps = fields.flatMap((field) => {
+    const read = fieldReader(field);
+    return read === undefined ? [] : [{ name: field.name, from: field.from ?? field.name, read }];
+  });
+  if (steps.length === 0) return undefined;
+  const byFrom = new Map(steps.map((step) => [step.from, step]));
+  // What a field takes over is its own, also where the item has that name already.
+  const taken = new Set(steps.map((step) => step.name));
+  return (item) => {
+    const entries: [string, Json][] = [];
+    for (const name of Object.keys(item)) {
+      const raw = item[name] ?? null;
+      const step = byFrom.get(name);
+      if (step === undefined) {
+        if (!taken.has(name)) entries.push([name, raw]);
+        continue;
+      }
+      const value = step.read(raw);
+      if (value !== undefined) entries.push([step.name, value]);
+    }
+    // Defines own keys, whatever they are called.
+    return Object.fromEntries(entries);
+  };
+}
+
+/** Why the decoding of a field gives no value for an item as it was read; undefined: it gives one. */
+export function whyNotDecoded(field: Field, item: Item): string | undefined {
+  if (field.decode === undefined) return undefined;
+  const raw = ownValue(item, field.from ?? field.name);
+  if (raw === undefined || raw === null) return undefined;
+  const made = decoder(field.decode);
+  if (!made.ok) return made.error;
+  const value = made.value(raw);
+  return value.ok ? undefined : `${JSON.stringify(raw)} is not ${article(field)}: ${value.error}`;
+}
+
+const article = ({ type }: ValueType): string =>
+  `${/^[aeiou]/.test(type) ? 'an' : 'a'} ${type === 'datetime' ? 'date and time' : type}`;
+
+type Read = (raw: Json) => Json | undefined;
+
+function fieldReader(field: Field): Read | undefined {
+  const inside = insideReader(field);
+  const decode = field.decode === undefined ? undefined : decodeOr(field.decode);
+  if (inside !== undefined || decode !== undefined) return inside ?? decode;
+  return field.from === undefined || field.from === field.name ? undefined : (raw) => raw;
+}
+
+function decodeOr(decoding: NonNullable<Field['decode']>): Read {
+  const made = decoder(decoding);
+  if (!made.ok) return () => undefined;
+  const decode: Decode = made.value;
+  return (raw) => {
+    if (raw === null) return null;
+    const value = decode(raw);
+    return value.ok ? value.value : undefined;
+  };
+}
+
+function insideReader(type: ValueType): Read | undefined {
+  if (type.type === 'record') {
+    const reshape = reshaper(type.fields);
+    return reshape && ((raw) => (isRecord(raw) ? reshape(raw) : raw));
+  }
+  if (type.type === 'list') {
+    const each = insideReader(type.of);
+    return each && ((raw) => (Array.isArray(raw) ? raw.map((one) => each(one) ?? null) : raw));
+  }
+  return undefined;
+}

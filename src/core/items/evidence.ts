@@ -1,0 +1,175 @@
+import { isRecord, type Json, ownValue, type Turns } from '../base';
+import type { ValueType } from '../values';
+import type { Item } from './item';
+
+/** How many values lie from `from` up to `to`; the last bin has its end, too. */
+export interface Bin {
+  readonly from: number;
+  readonly to: number;
+  readonly count: number;
+}
+
+/** A value at one end of all, and the first item that has it. */
+export interface Extreme {
+  readonly value: Json;
+  readonly item: number;
+}
+
+/** What is known of a field's values, over all items that were looked at. */
+export interface Evidence {
+  readonly itemCount: number;
+  readonly presentCount: number;
+  /** `null`, as against not there at all. */
+  readonly nullCount: number;
+  /** Empty texts and empty lists: there, but with nothing in them. */
+  readonly emptyCount: number;
+  readonly firstMissing: number;
+  readonly distinctCount: number;
+  /** False where there were too many values to tell all of them apart. */
+  readonly isDistinctExact: boolean;
+  /** The most frequent values, if any stands more than once. */
+  readonly frequent: readonly { readonly value: Json; readonly count: number }[];
+  /** What the bins and extremes measure: numbers, milliseconds of dates, lengths of texts and lists. */
+  readonly measure: 'number' | 'date' | 'chars' | 'elements' | undefined;
+  readonly smallest: Extreme | undefined;
+  readonly largest: Extreme | undefined;
+  readonly bins: readonly Bin[];
+}
+
+const itemsATurn = 5_000;
+const mostDistinct = 120_000;
+const mostFrequent = 8;
+const binCount = 16;
+
+/** Walks all items for one field; `path` goes through records. `kept`: only items that it lets through. */
+export function* gatherEvidence(
+  items: readonly Item[],
+  path: readonly string[],
+  type: ValueType,
+  kept: (position: number) => boolean = () => true,
+): Turns<Evidence> {
+  const counts = new Map<Json, number>();
+  const measures = new Float64Array(items.length);
+  const measure = measureOf(type);
+  const read = pathReader(path);
+  let measured = 0;
+  let itemCount = 0;
+  let presentCount = 0;
+  let nullCount = 0;
+  let emptyCount = 0;
+  let firstMissing = -1;
+  let isDistinctExact = true;
+  let smallest: { at: number; extreme: Extreme } | undefined;
+  let largest: { at: number; extreme: Extreme } | undefined;
+  for (let position = 0; position < items.length; position += 1) {
+    if (position % itemsATurn === itemsATurn - 1) yield position / items.length;
+    const item = items[position];
+    if (item === undefined || !kept(position)) continue;
+    itemCount += 1;
+    const value = read(item);
+    if (value === undefined || value === null) {
+      if (value === null) nullCount += 1;
+      if (firstMissing < 0) firstMissing = position;
+      continue;
+    }
+    presentCount += 1;
+    const isNested = typeof value === 'object';
+    if (value === '' || (Array.isArray(value) && value.length === 0)) emptyCount += 1;
+    const told = isNested ? JSON.stringify(value) : value;
+    const before = counts.get(told);
+    if (before !== undefined) counts.set(told, before + 1);
+    else if (counts.size < mostDistinct) counts.set(told, 1);
+    else isDistinctExact = false;
+    const at = measure === undefined ? Number.NaN : measured1(measure, value);
+    if (Number.isNaN(at)) continue;
+    measures[measured] = at;
+    measured += 1;
+    if (smallest === undefined || at < smallest.at)
+      smallest = { at, extreme: { value, item: position } };
+    if (largest === undefined || at > largest.at)
+      largest = { at, extreme: { value, item: position } };
+  }
+  return {
+    itemCount,
+    presentCount,
+    nullCount,
+    emptyCount,
+    firstMissing,
+    distinctCount: counts.size,
+    isDistinctExact,
+    frequent: frequentOf(counts),
+    measure,
+    smallest: smallest?.extreme,
+    largest: largest?.extreme,
+    bins: binsOf(measures.subarray(0, measured), smallest?.at ?? 0, largest?.at ?? 0),
+  };
+}
+
+function pathReader([first, ...rest]: readonly string[]): (item: Item) => Json | undefined {
+  if (first === undefined) return (item) => item;
+  if (rest.length === 0) return (item) => ownValue(item, first);
+  const inner = pathReader(rest);
+  return (item) => {
+    const record = ownValue(item, first);
+    return isRecord(record) ? inner(record) : undefined;
+  };
+}
+
+function measureOf({ type }: ValueType): Evidence['measure'] {
+  switch (type) {
+    case 'number':
+    case 'integer':
+      return 'number';
+    case 'date':
+    case 'datetime':
+      return 'date';
+    case 'list':
+      return 'elements';
+    case 'boolean':
+    case 'record':
+    case 'unknown':
+      return undefined;
+    default:
+      return 'chars';
+  }
+}
+
+function measured1(measure: NonNullable<Evidence['measure']>, value: Json): number {
+  if (measure === 'number') return typeof value === 'number' ? value : Number.NaN;
+  if (measure === 'elements') return Array.isArray(value) ? value.length : Number.NaN;
+  if (typeof value !== 'string') return measure === 'chars' ? String(value).length : Number.NaN;
+  return measure === 'chars' ? value.length : Date.parse(value);
+}
+
+function frequentOf(counts: ReadonlyMap<Json, number>): Evidence['frequent'] {
+  let most: { value: Json; count: number }[] = [];
+  let least = 1;
+  for (const [value, count] of counts) {
+    if (count <= least) continue;
+    most.push({ value, count });
+    if (most.length < 4 * mostFrequent) continue;
+    most = most.sort((a, b) => b.count - a.count).slice(0, mostFrequent);
+    least = most.at(-1)?.count ?? 1;
+  }
+  return most.sort((a, b) => b.count - a.count).slice(0, mostFrequent);
+}
+
+/** Equal bins between the ends; whole numbers get bins of whole widths. */
+function binsOf(measures: Float64Array, smallest: number, largest: number): Bin[] {
+  if (measures.length === 0) return [];
+  if (smallest === largest) return [{ from: smallest, to: largest, count: measures.length }];
+  const isWhole = largest - smallest < 1e9 && measures.every(Number.isInteger);
+  const span = isWhole ? largest - smallest + 1 : largest - smallest;
+  const width = isWhole ? Math.max(1, Math.ceil(span / binCount)) : span / binCount;
+  if (!Number.isFinite(width) || width <= 0) return [];
+  const counts = new Uint32Array(Math.min(binCount, Math.ceil(span / width)));
+  for (const at of measures) {
+    const bin = Math.min(counts.length - 1, Math.floor((at - smallest) / width));
+    counts[bin] = (counts[bin] ?? 0) + 1;
+  }
+  return [...counts].map((count, index) => ({
+    from: smallest + index * width,
+    to: smallest + (index + 1) * width - (isWhole ? 1 : 0),
+    count,
+  }));
+}
