@@ -1,10 +1,16 @@
 // The application into dist/, the command line into dist/cli/ with bin/yarncard to start it.
-import { chmodSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, copyFileSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureInstalled, root, runOrExit } from './setup.mjs';
 
 ensureInstalled();
 rmSync(join(root, 'dist'), { recursive: true, force: true });
+// The database's WebAssembly build is fetched by its worker when a database is first read.
+mkdirSync(join(root, 'public/sqlite'), { recursive: true });
+copyFileSync(
+  join(root, 'node_modules/sql.js/dist/sql-wasm.wasm'),
+  join(root, 'public/sqlite/sql-wasm.wasm'),
+);
 runOrExit('npx', ['--no-install', 'astro', 'build'], {
   env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' },
 });

@@ -18,7 +18,7 @@ export async function resolve(file: string, options: ResolveOptions): Promise<vo
   if (!read.ok) refuse(read.error);
   const { project, items, findings } = read.value;
   const engine = new Engine({ pause: async () => {} });
-  for (const [source, own] of items) engine.hold(source, own);
+  engine.holdFile(project, items);
   report(findings);
   const lists = options.list === undefined ? project.lists : [listNamed(project, options.list)];
   for (const list of lists) {

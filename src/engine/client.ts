@@ -1,9 +1,10 @@
 import { proxy, type Remote, wrap } from 'comlink';
-import type { EngineEvent, EngineProtocol } from './protocol';
+import type { DataProtocol, EngineEvent, EngineProtocol } from './protocol';
 
-export type EngineClient = Remote<EngineProtocol>;
+export type EngineClient = Remote<EngineProtocol & DataProtocol>;
 
-type WithListener = EngineProtocol & { listen(listener: (event: EngineEvent) => void): void };
+type WithListener = EngineProtocol &
+  DataProtocol & { listen(listener: (event: EngineEvent) => void): void };
 
 /** Starts the engine in a worker of its own. */
 export function startEngine(listener: (event: EngineEvent) => void): EngineClient {

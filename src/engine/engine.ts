@@ -1,5 +1,5 @@
 import { atOnce, type Finding, inTurns } from '../core/base';
-import { type Item, type ItemKeys, itemKeys, type UniqueKey } from '../core/items';
+import { type Item, type ItemKeys, itemKeys, type UniqueKey, whyNotDecoded } from '../core/items';
 import { partHeight } from '../core/layout';
 import {
   type Arranged,
@@ -13,23 +13,25 @@ import {
 import {
   brokenReferences,
   compileFor,
+  itemsIdOf,
   type Project,
   type Source,
   typeFinder,
   withId,
 } from '../core/project';
 import type { CompiledTemplate } from '../core/templates';
-import { explain } from '../core/values';
-import { HeldItems } from './held-items';
+import { explain, fieldNamed } from '../core/values';
+import { HeldSource } from './held-source';
 import type { ItemAtHand, Range, TemplateSurvey, Trace, View } from './protocol';
 import { surveyTemplates } from './survey';
+import { holdsWords } from './table';
 
 export interface EnginePorts {
   /** Lets others have their turn. */
   pause(): Promise<void>;
 }
 
-const noKeys = itemKeys([], undefined, '');
+const noKeys = itemKeys([], null, '');
 
 const nothing: Arranged = {
   items: new Int32Array(),
@@ -42,8 +44,8 @@ const nothing: Arranged = {
  * server and the command line each have their own.
  */
 export class Engine {
-  private project: Project | undefined;
-  private readonly sources = new Map<string, HeldItems>();
+  project: Project | undefined;
+  private readonly sources = new Map<string, HeldSource>();
   private templates: readonly CompiledTemplate[] = [];
   private planIds: readonly string[] = [];
   private plans: readonly RowPlan[] = [];
@@ -54,9 +56,27 @@ export class Engine {
 
   constructor(private readonly ports: EnginePorts) {}
 
-  /** Replaces all items of a source. */
-  hold(source: string, items: readonly Item[], unique?: UniqueKey): void {
-    this.sources.set(source, new HeldItems(items, unique));
+  /** Replaces all items of a source; `revision`: the change that they are after. */
+  hold(source: string, items: readonly Item[], unique?: UniqueKey, revision = 0): void {
+    this.sources.set(source, new HeldSource(items, unique, revision));
+  }
+
+  /** Takes up all items of a project file, sets and all. */
+  holdFile(project: Project, items: ReadonlyMap<string, readonly Item[]>): void {
+    for (const source of project.sources) {
+      this.hold(source.id, items.get(source.id) ?? []);
+      for (const set of source.sets ?? [])
+        this.held(source.id).addKept(set.id, items.get(itemsIdOf(source.id, set.id)) ?? []);
+    }
+  }
+
+  /** What is held of a source; an empty one for a source that has no items yet. */
+  held(source: string): HeldSource {
+    const known = this.sources.get(source);
+    if (known !== undefined) return known;
+    const empty = new HeldSource([]);
+    this.sources.set(source, empty);
+    return empty;
   }
 
   clear(): void {
@@ -64,19 +84,28 @@ export class Engine {
     this.project = undefined;
   }
 
+  /** The items of a source's set that is shown, as the project's types want them. */
   heldIn(source: string): readonly Item[] {
-    return this.sources.get(source)?.items ?? [];
+    const own = this.project === undefined ? undefined : withId(this.project.sources, source);
+    const held = this.sources.get(source)?.shown();
+    if (held === undefined) return [];
+    return own === undefined || this.project === undefined
+      ? held.raw
+      : held.items(this.project, own);
   }
 
+  /** All items as they were read, by source and set. */
   allItems(): ReadonlyMap<string, readonly Item[]> {
-    return new Map([...this.sources].map(([id, held]) => [id, held.items]));
+    return new Map(
+      [...this.sources].flatMap(([id, held]) =>
+        [...held.sets()].map(([set, items]) => [itemsIdOf(id, set), items] as const),
+      ),
+    );
   }
 
   /** Puts items into a source and arranges anew. */
   insertInto(source: string, at: number, added: readonly Item[]): void {
-    const held = this.sources.get(source);
-    if (held === undefined) this.hold(source, added);
-    else held.insert(at, added);
+    this.held(source).insert(at, added);
     this.version += 1;
     if (this.project !== undefined) this.arrangeList(this.project, this.list());
   }
@@ -85,6 +114,7 @@ export class Engine {
   update(project: Project, wanted: Range, listId?: string): View {
     this.version += 1;
     this.project = project;
+    for (const source of project.sources) this.held(source.id).goTo(source.revision ?? 0);
     const list =
       (listId === undefined ? undefined : withId(project.lists, listId)) ?? project.lists[0];
     this.listId = list?.id;
@@ -142,7 +172,7 @@ export class Engine {
     const items = this.shownItems();
     for (let step = 1; step <= items.length; step += 1) {
       const at = (after + step) % items.length;
-      if (JSON.stringify(items[at]).toLowerCase().includes(wanted)) return at;
+      if (holdsWords(items[at], wanted)) return at;
     }
     return -1;
   }
@@ -164,7 +194,20 @@ export class Engine {
       return { steps: [], text, standIn: false, missing };
     }
     const { steps, missing } = explain(checked, value);
-    return { steps, text, standIn: missing !== undefined && text !== undefined, missing };
+    const why = missing === undefined ? undefined : (this.undecoded(steps, item) ?? missing);
+    return { steps, text, standIn: missing !== undefined && text !== undefined, missing: why };
+  }
+
+  /** Why a value that is missing after decoding was not one before it. */
+  private undecoded(steps: Trace['steps'], position: number): string | undefined {
+    const source = this.source();
+    const project = this.project;
+    const raw = source && this.sources.get(source.id)?.shown().raw[position];
+    const at = steps.find((step) => step.missing !== undefined);
+    if (project === undefined || raw === undefined || at === undefined) return undefined;
+    const type = this.typeOf(this.shownItems()[position] ?? {});
+    const field = fieldNamed(withId(project.types, type ?? '')?.fields ?? [], at.label);
+    return field === undefined ? undefined : whyNotDecoded(field, raw);
   }
 
   /** Counts over all items, with turns for others; undefined if a newer version came meanwhile. */
@@ -192,6 +235,13 @@ export class Engine {
     return atOnce(surveyTemplates(this.templates, this.arranged, this.shownItems()));
   }
 
+  /** Shows another set of a source's items, without touching the project. */
+  showSet(source: string, set: string): void {
+    this.held(source).show(set);
+    this.version += 1;
+    if (this.project !== undefined) this.arrangeList(this.project, this.list());
+  }
+
   isCurrent(version: number): boolean {
     return version === this.version;
   }
@@ -207,6 +257,7 @@ export class Engine {
     const from = Math.max(0, Math.min(wanted.from, this.arranged.items.length - columns));
     return {
       version: this.version,
+      list: this.listId,
       sequence: {
         arrangement,
         entryCount: this.arranged.items.length,
@@ -234,10 +285,9 @@ export class Engine {
 
   private keys(): ItemKeys {
     const source = this.source();
-    const held = source === undefined ? undefined : this.sources.get(source.id);
-    return source === undefined || held === undefined
+    return source === undefined || this.project === undefined
       ? noKeys
-      : held.keys(source.key ?? undefined, source.name);
+      : this.held(source.id).shown().keys(this.project, source);
   }
 
   private compileTemplates(project: Project, list: List | undefined): void {
@@ -265,7 +315,7 @@ export class Engine {
       this.choiceCounts = [];
       return;
     }
-    const held = this.sources.get(source.id) ?? new HeldItems([], undefined);
+    const held = this.held(source.id).shown();
     const choose = chooser(list);
     const { types, indexes, counts } = held.types(project, source);
     // The last stands for items of no known type.
@@ -276,7 +326,7 @@ export class Engine {
     const heights = Float32Array.from(this.plans, (plan) => plan.heightPx);
     this.arranged = arrange(indexes, planOfType, heights, list.arrangement);
     const chosen = list.choices.map((choice) => counts[types.indexOf(choice.type)] ?? 0);
-    const others = held.items.length - chosen.reduce((sum, count) => sum + count, 0);
+    const others = held.raw.length - chosen.reduce((sum, count) => sum + count, 0);
     this.choiceCounts = [...chosen, others];
   }
 

@@ -1,5 +1,13 @@
-import { type Item, type ItemKeys, itemKeys, type UniqueKey, uniqueKeys } from '../core/items';
-import { type Project, type Source, typeFinder } from '../core/project';
+import {
+  type Item,
+  type ItemKeys,
+  itemKeys,
+  keyFields,
+  reshaper,
+  type UniqueKey,
+  uniqueKeys,
+} from '../core/items';
+import { type Project, rawDiscriminator, type Source, typeFinder, typesOf } from '../core/project';
 
 interface ItemTypes {
   /** What this was made from; another discriminator or type makes it anew. */
@@ -13,43 +21,78 @@ interface ItemTypes {
   indexesOf(items: readonly Item[]): Uint16Array;
 }
 
-/** A source's items with what is known of each: its key and its type. Both follow insertions. */
+interface Shaped {
+  readonly of: string;
+  readonly items: readonly Item[];
+}
+
+interface KeysKnown {
+  readonly items: readonly Item[];
+  readonly of: string;
+  readonly keys: ItemKeys;
+}
+
+/**
+ * The items of a set as they were read, with what follows from the project for each: its type, its
+ * values under the type's names and decoded, its key. All is made when it is first asked for.
+ */
 export class HeldItems {
   private known: ItemTypes | undefined;
-  private byField: { readonly field: string | undefined; readonly keys: ItemKeys } | undefined;
+  private shaped: Shaped | undefined;
+  private keysKnown: KeysKnown | undefined;
 
   /** `unique`: a field that was seen to tell all items apart, with its values; it is kept up to date. */
   constructor(
-    public items: readonly Item[],
+    public raw: readonly Item[],
     private unique: UniqueKey | undefined,
   ) {}
 
-  keys(field: string | undefined, source: string): ItemKeys {
-    if (this.byField === undefined || this.byField.field !== field) {
-      const isUnique = field !== undefined && field === this.unique?.field;
-      const keys = isUnique ? uniqueKeys(this.items, field) : itemKeys(this.items, field, source);
-      this.byField = { field, keys };
+  /** The items under the names that their types give, decoded; those as they were read where nothing changes. */
+  items(project: Project, source: Source): readonly Item[] {
+    const types = typesOf(project, source.id);
+    const reshapers = types.map((type) => reshaper(type.fields));
+    if (reshapers.every((reshape) => reshape === undefined)) return this.raw;
+    const of = JSON.stringify(types.map((type) => type.fields));
+    const { indexes, of: typesKnown } = this.types(project, source);
+    const id = of + typesKnown;
+    if (this.shaped?.of !== id) {
+      const items = this.raw.map((item, at) => reshapers[indexes[at] ?? -1]?.(item) ?? item);
+      this.shaped = { of: id, items };
     }
-    return this.byField.keys;
+    return this.shaped.items;
+  }
+
+  keys(project: Project, source: Source): ItemKeys {
+    const items = this.items(project, source);
+    const of = JSON.stringify(source.key);
+    if (this.keysKnown?.items !== items || this.keysKnown.of !== of) {
+      const [field = '', ...others] = keyFields(source.key);
+      const isUnique =
+        items === this.raw && others.length === 0 && field !== '' && field === this.unique?.field;
+      const keys = isUnique ? uniqueKeys(items, field) : itemKeys(items, source.key, source.name);
+      this.keysKnown = { items, of, keys };
+    }
+    return this.keysKnown.keys;
   }
 
   types(project: Project, source: Source): ItemTypes {
-    const own = project.types.filter((type) => type.source === source.id);
-    const of = JSON.stringify([source.discriminator, own.map((type) => [type.id, type.value])]);
+    const own = typesOf(project, source.id);
+    const discriminator = rawDiscriminator(project, source);
+    const of = JSON.stringify([discriminator, own.map((type) => [type.id, type.value])]);
     if (this.known?.of === of) return this.known;
     const types = own.map((type) => type.id);
-    const indexesOf = typeIndexer(project, source, types);
-    const indexes = indexesOf(this.items);
+    const indexesOf = typeIndexer(discriminator, typeFinder(project, source), types);
+    const indexes = indexesOf(this.raw);
     this.known = { of, types, indexes, counts: counted(indexes, types.length), indexesOf };
     return this.known;
   }
 
   insert(at: number, added: readonly Item[]): void {
     this.followKeys(added);
-    this.items = this.items.slice(0, at).concat(added, this.items.slice(at));
-    this.byField = undefined;
+    this.raw = this.raw.slice(0, at).concat(added, this.raw.slice(at));
+    this.shaped = undefined;
     if (this.known === undefined) return;
-    const indexes = new Uint16Array(this.items.length);
+    const indexes = new Uint16Array(this.raw.length);
     indexes.set(this.known.indexes.subarray(0, at));
     indexes.set(this.known.indexesOf(added), at);
     indexes.set(this.known.indexes.subarray(at), at + added.length);
@@ -75,13 +118,16 @@ function counted(indexes: Uint16Array, typeCount: number): number[] {
   return [...counts];
 }
 
-function typeIndexer(project: Project, source: Source, types: readonly string[]) {
-  const { discriminator } = source;
-  const typeOf = typeFinder(project, source);
+function typeIndexer(
+  discriminator: string | null,
+  typeOf: (value: unknown) => string | undefined,
+  types: readonly string[],
+) {
   const indexOf = (type: string | undefined) =>
     type === undefined ? types.length : types.indexOf(type);
   if (discriminator === null) {
-    return (items: readonly Item[]) => new Uint16Array(items.length).fill(indexOf(types[0]));
+    return (items: readonly Item[]) =>
+      new Uint16Array(items.length).fill(types.length === 0 ? 0 : indexOf(types[0]));
   }
   const byValue = new Map<unknown, number>();
   return (items: readonly Item[]) =>

@@ -3,16 +3,23 @@
  * In the browser it runs in a worker behind the protocol, reached through `client.ts` (which only
  * pages may load); the command line calls it directly.
  */
+export { type ItemChange, valueTyped } from './changes';
+export type { DecodingTrial, FieldAsked, ImportSummary, TableRows } from './data';
 export { strictDecoder } from './document';
 export { Engine } from './engine';
 export type {
   Brought,
+  BroughtSource,
+  Document,
   EngineEvent,
   EngineProtocol,
   ItemAtHand,
+  MakeTask,
   Range,
   SlotSurvey,
   TemplateSurvey,
   Trace,
   View,
 } from './protocol';
+export { sqliteFrom } from './sqlite';
+export { plainLook, type TableLook } from './table';

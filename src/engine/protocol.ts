@@ -1,8 +1,11 @@
 import type { Finding, Result } from '../core/base';
-import type { Item } from '../core/items';
+import type { Evidence, Item, ListPlace, Proposal, Rule, TypeFound } from '../core/items';
 import type { Entry, RowPlan, Sequence } from '../core/lists';
-import type { Project } from '../core/project';
-import type { TraceStep } from '../core/values';
+import type { Project, SourceDraft } from '../core/project';
+import type { Decoding, TraceStep } from '../core/values';
+import type { ItemChange } from './changes';
+import type { DecodingTrial, FieldAsked, ImportSummary, TableRows } from './data';
+import type { TableLook } from './table';
 
 /** Entries from `from` up to but without `to`. */
 export interface Range {
@@ -13,6 +16,8 @@ export interface Range {
 /** What drawing the list needs, as of one version of project and items. */
 export interface View {
   readonly version: number;
+  /** Id of the list that is shown. */
+  readonly list: string | undefined;
   readonly sequence: Sequence;
   readonly plans: readonly RowPlan[];
   readonly entries: readonly Entry[];
@@ -76,8 +81,19 @@ export type EngineEvent =
       readonly templates: readonly TemplateSurvey[];
     };
 
-/** A document to read: a file, or words that were pasted or typed. */
-export type Document = { readonly file: Blob; readonly name: string };
+/** A document to read: a file, words that were pasted or typed, or an address to fetch from. */
+export type Document =
+  | { readonly file: Blob; readonly name: string; readonly at?: string }
+  | { readonly address: string; readonly at?: string };
+
+/** Items for a set that are made up: so many, repeatable by the seed. */
+export interface MakeTask {
+  readonly source: string;
+  readonly set: string;
+  readonly count: number;
+  readonly seed: number;
+  readonly rules: Readonly<Record<string, Rule>>;
+}
 
 /** Everything that can be asked of the engine: the one map between the worker and its client. */
 export interface EngineProtocol {
@@ -90,11 +106,10 @@ export interface EngineProtocol {
   /** Takes up a kept project and reads its items from this browser. */
   open(id: string, project: Project, wanted: Range): Promise<View>;
   /** The project was edited: the wanted entries first, the rest after. */
-  update(project: Project, wanted: Range): Promise<View>;
+  update(project: Project, wanted: Range, list?: string): Promise<View>;
   entries(version: number, range: Range): Promise<readonly Entry[]>;
   /** Entries of items with a template of one's choice, whatever the list would choose. */
   tryTemplate(template: string, items: readonly number[]): Promise<readonly Entry[]>;
-  itemsIn(source: string, range: Range): Promise<readonly Item[]>;
   itemAtHand(item: number): Promise<ItemAtHand | undefined>;
   /** The next item from `after` on, in turn, that holds the words anywhere; -1: none. */
   find(words: string, after: number): Promise<number>;
@@ -106,4 +121,36 @@ export interface EngineProtocol {
   keepItems(id: string): Promise<string | undefined>;
   /** Puts the items of a JSON list into a source: a text crosses to the worker at no cost. */
   insertInto(source: string, at: number, list: string, wanted: Range): Promise<View>;
+}
+
+/** What the Data station asks: everything about the items themselves. */
+export interface DataProtocol {
+  /** Rows of the table as it is looked at. */
+  rows(source: string, look: TableLook, range: Range): Promise<TableRows>;
+  evidence(field: FieldAsked): Promise<Evidence | undefined>;
+  proposals(field: FieldAsked): Promise<readonly Proposal[]>;
+  tryDecoding(field: FieldAsked, decoding: Decoding): Promise<DecodingTrial>;
+  /** Reads a document as a source of the project that is open. */
+  bringSource(document: Document): Promise<Result<BroughtSource, Finding>>;
+  /** Takes up the items of a document for a source that is there. */
+  importAgain(source: string, document: Document): Promise<Result<ImportSummary, Finding>>;
+  /** The same document again, at another place in it; refused if it is not at hand any more. */
+  readAt(source: string, at: string): Promise<Result<BroughtSource, Finding>>;
+  /** Where else in its document a source's items could be. */
+  places(source: string): Promise<readonly ListPlace[]>;
+  /** The types that a field would tell apart; null: one type for all. */
+  foundBy(source: string, discriminator: string | null): Promise<readonly TypeFound[]>;
+  /** Changes items by hand; the number of the change. */
+  change(source: string, set: string, change: ItemChange): Promise<number>;
+  /** Makes items up; the number of the change, or why there is none. */
+  make(task: MakeTask): Promise<Result<number, string>>;
+  nasty(source: string, set: string): Promise<number>;
+  showSet(source: string, set: string, wanted: Range): Promise<View>;
+}
+
+/** A source that was read, ready to be added to the project. */
+export interface BroughtSource {
+  readonly draft: SourceDraft;
+  readonly findings: readonly Finding[];
+  readonly itemCount: number;
 }

@@ -1,7 +1,8 @@
 import { expose, transfer } from 'comlink';
-import { atOnce, type Finding, failed, inTurns, type Json, ok, type Result } from '../core/base';
-import { asItem, type Inference, type Item, infer, read } from '../core/items';
+import { atOnce, type Finding, type Json, ok, type Result } from '../core/base';
+import { asItem, type Inference, type Item, infer } from '../core/items';
 import {
+  itemsIdOf,
   looksLikeProject,
   makeProject,
   type Project,
@@ -9,13 +10,22 @@ import {
   writeProject,
 } from '../core/project';
 import { keepItems, keptItems, whyNotKept } from '../keeping';
-import { documentOf, strictDecoder } from './document';
 import { Engine } from './engine';
-import type { Brought, Document, EngineEvent, EngineProtocol, Range, View } from './protocol';
-import { Cancelled, turns } from './turns';
+import type {
+  Brought,
+  DataProtocol,
+  Document,
+  EngineEvent,
+  EngineProtocol,
+  Range,
+  View,
+} from './protocol';
+import { Reading } from './reading';
+import { turns } from './turns';
+import { dataProtocol } from './worker-data';
 
 let tell: (event: EngineEvent) => void = () => {};
-let reading = turns();
+const reading = new Reading((share) => tellProgress(share));
 const engine = new Engine({ pause: () => turns().pause() });
 
 const withHeights = (view: View): View => transfer(view, [view.sequence.lineHeights.buffer]);
@@ -31,23 +41,21 @@ function shown(view: View): View {
   return withHeights(view);
 }
 
-const protocol: EngineProtocol & { listen(listener: (event: EngineEvent) => void): void } = {
+const protocol: EngineProtocol &
+  DataProtocol & { listen(listener: (event: EngineEvent) => void): void } = {
   listen(listener) {
     tell = listener;
   },
 
+  ...dataProtocol(engine, reading, shown),
+
   async bring(document, wanted) {
-    reading.cancel();
-    reading = turns();
-    try {
-      const head = await document.file.slice(0, 200).text();
-      return looksLikeProject(head)
-        ? await bringProject(document, wanted)
-        : await bringItems(document, wanted, reading);
-    } catch (error) {
-      if (error instanceof Cancelled) return failed(cancelled(document.name));
-      throw error;
-    }
+    return reading.cancellable(document, async () => {
+      const head = 'file' in document ? await document.file.slice(0, 200).text() : '';
+      return 'file' in document && looksLikeProject(head)
+        ? bringProject(document.file, document.name, wanted)
+        : bringItems(document, wanted);
+    });
   },
 
   async cancel() {
@@ -57,18 +65,26 @@ const protocol: EngineProtocol & { listen(listener: (event: EngineEvent) => void
   async open(id, project, wanted) {
     engine.clear();
     for (const source of project.sources) {
+      const revision = source.revision ?? 0;
       const first = (items: readonly Item[]) => {
-        engine.hold(source.id, items);
+        engine.hold(source.id, items, undefined, revision);
+        if (source !== project.sources[0]) return;
         const view = engine.update(project, wanted);
         tell({ kind: 'first', brought: { project, findings: [], itemCount: items.length }, view });
       };
-      engine.hold(source.id, await keptItems(id, source.id, first, turns().pause));
+      const own = await keptItems(id, source.id, first, turns().pause);
+      engine.hold(source.id, own, undefined, revision);
+      for (const set of source.sets ?? []) {
+        const kept = itemsIdOf(source.id, set.id);
+        engine.held(source.id).addKept(set.id, await keptItems(id, kept, () => {}, turns().pause));
+      }
     }
+    reading.areKept(id, engine.allItems());
     return shown(engine.update(project, wanted));
   },
 
-  async update(project, wanted) {
-    return shown(engine.update(project, wanted));
+  async update(project, wanted, list) {
+    return shown(engine.update(project, wanted, list));
   },
 
   async entries(version, range) {
@@ -77,10 +93,6 @@ const protocol: EngineProtocol & { listen(listener: (event: EngineEvent) => void
 
   async tryTemplate(template, items) {
     return engine.tryTemplate(template, items);
-  },
-
-  async itemsIn(source, range) {
-    return engine.heldIn(source).slice(range.from, range.to);
   },
 
   async itemAtHand(item) {
@@ -105,9 +117,11 @@ const protocol: EngineProtocol & { listen(listener: (event: EngineEvent) => void
 
   async keepItems(id) {
     try {
-      for (const [source, items] of engine.allItems()) {
-        await keepItems(id, source, items, turns().pause);
+      const all = engine.allItems();
+      for (const [source, items] of all) {
+        if (!reading.isKept(id, source, items)) await keepItems(id, source, items, turns().pause);
       }
+      reading.areKept(id, all);
       return undefined;
     } catch (error) {
       return whyNotKept(error);
@@ -132,44 +146,26 @@ function tellProgress(share: number): void {
 
 type Answer = Result<{ brought: Brought; view: View }, Finding>;
 
-async function bringItems(
-  document: Document,
-  wanted: Range,
-  turn: ReturnType<typeof turns>,
-): Promise<Answer> {
-  const progress = (from: number, part: number) => (share: number) =>
-    tellProgress(from + part * share);
-  const source = documentOf(document.file, document.name);
-  const all = await read(
-    source,
-    { file: document.name, gathers: true },
-    {
-      decoder: strictDecoder,
-      pause: turn.pause,
-      progress: progress(0, 0.8),
-      first(first) {
-        const inference = atOnce(infer(first.items, document.name));
-        const project = makeProject(document.name, first, inference);
-        const view = take(project, first.items, inference, wanted);
-        tell({
-          kind: 'first',
-          brought: { project, findings: first.findings, itemCount: first.items.length },
-          view,
-        });
-      },
-    },
-  );
+async function bringItems(document: Document, wanted: Range): Promise<Answer> {
+  const all = await reading.items(document, (first, name) => {
+    const inference = atOnce(infer(first.items, name));
+    const project = makeProject(name, first, inference);
+    const view = take(project, first.items, inference, wanted);
+    tell({
+      kind: 'first',
+      brought: { project, findings: first.findings, itemCount: first.items.length },
+      view,
+    });
+  });
   if (!all.ok) return all;
-  const inference = await inTurns(
-    infer(all.value.items, document.name, all.value.gathered),
-    turn.pause,
-    progress(0.8, 0.2),
-  );
-  const project = makeProject(document.name, all.value, inference);
-  const view = take(project, all.value.items, inference, wanted);
-  const findings = [...all.value.findings, ...inference.findings];
+  const { read, name, inference } = all.value;
+  const project = makeProject(name, read, inference);
+  const view = take(project, read.items, inference, wanted);
+  const source = project.sources[0]?.id;
+  if (source !== undefined) reading.remember(source, document, read.places ?? []);
+  const findings = [...read.findings, ...inference.findings];
   return ok({
-    brought: { project, findings, itemCount: all.value.items.length },
+    brought: { project, findings, itemCount: read.items.length },
     view: shown(view),
   });
 }
@@ -180,22 +176,14 @@ function take(project: Project, items: readonly Item[], inference: Inference, wa
   return engine.update(project, wanted);
 }
 
-async function bringProject(document: Document, wanted: Range): Promise<Answer> {
-  const file = readProject(await document.file.text(), document.name);
+async function bringProject(blob: Blob, name: string, wanted: Range): Promise<Answer> {
+  const file = readProject(await blob.text(), name);
   if (!file.ok) return file;
   const { project, items, findings } = file.value;
   engine.clear();
-  for (const [source, own] of items) engine.hold(source, own);
+  engine.holdFile(project, items);
   const view = engine.update(project, wanted);
   return ok({ brought: { project, findings, itemCount: view.itemCount }, view: shown(view) });
 }
-
-const cancelled = (file: string): Finding => ({
-  code: 'reading-cancelled',
-  severity: 'note',
-  place: { in: 'document', file },
-  message: `Reading ${file} was cancelled.`,
-  hint: 'Nothing was changed.',
-});
 
 expose(protocol);

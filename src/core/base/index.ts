@@ -7,6 +7,7 @@ export { placeInWords } from './finding';
 export { freeId, slug } from './id';
 export type { Json, JsonRecord } from './json';
 export { isRecord, ownValue } from './json';
+export { type Random, seededRandom } from './random';
 export type { Result } from './result';
 export { failed, ok } from './result';
 export { nearest } from './spelling';

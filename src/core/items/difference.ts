@@ -111,7 +111,11 @@ function isSame(a: Json | undefined, b: Json | undefined): boolean {
 function contentOf(item: Item): string {
   return JSON.stringify(item, (_, value: Json) =>
     isRecord(value)
-      ? Object.fromEntries(Object.keys(value).sort().map((name) => [name, value[name] ?? null]))
+      ? Object.fromEntries(
+          Object.keys(value)
+            .sort()
+            .map((name) => [name, value[name] ?? null]),
+        )
       : value,
   );
 }

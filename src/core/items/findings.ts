@@ -7,7 +7,13 @@ export interface Position {
   readonly column: number;
 }
 
-const formatNames: Record<Format, string> = { json: 'JSON', ndjson: 'NDJSON', csv: 'CSV' };
+const formatNames: Record<Format, string> = {
+  json: 'JSON',
+  ndjson: 'NDJSON',
+  csv: 'CSV',
+  sqlite: 'SQLite',
+  typed: 'a typed list',
+};
 
 const inFile = (file: string, at?: Position): Place => ({ in: 'document', file, ...at });
 
@@ -96,6 +102,32 @@ export const itemFindings = {
       inFile(file),
       `No list of items was found in ${file}.`,
       'Bring a document with an array of objects somewhere in it.',
+    ),
+
+  noTable: (file: string) =>
+    error(
+      'no-table',
+      inFile(file),
+      `${file} is a database without tables.`,
+      'Bring one that has some.',
+    ),
+
+  noSuchTable: (file: string, table: string, tables: readonly string[]) =>
+    error(
+      'no-such-table',
+      inFile(file),
+      `There is no table "${table}" in ${file}.`,
+      tables.length === 0
+        ? 'It has no tables.'
+        : `Its tables are ${tables.slice(0, 12).join(', ')}. A SELECT can be written, too.`,
+    ),
+
+  sqliteFails: (file: string, wrong: string) =>
+    error(
+      'sqlite-fails',
+      inFile(file),
+      `${file} could not be read as an SQLite database: ${wrong}.`,
+      'It may be cut short or locked by a key; copy it again. In a SELECT, check its words.',
     ),
 
   noSchema: (file: string) =>

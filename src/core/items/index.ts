@@ -2,18 +2,57 @@
  * Items: read from documents, found in them, and known by inference over all of them. This room
  * knows nothing of projects, templates or rows; readers, the engine and the command line call it.
  */
+export {
+  daysIn,
+  decoder,
+  decodingInWords,
+  type Proposal,
+  proposeDecodings,
+  reshaper,
+  type Slip,
+  slipsIn,
+  typeDecoded,
+  whyNotDecoded,
+} from './decoding';
+export {
+  compareContent,
+  compareImport,
+  fieldsThatDiffer,
+  type ImportDifference,
+} from './difference';
+export { type Bin, type Evidence, type Extreme, gatherEvidence } from './evidence';
 export type { Position } from './findings';
+export {
+  type Generator,
+  type GeneratorTask,
+  itemGenerator,
+  nastyItems,
+  type Rule,
+} from './generate';
 export { type FieldFound, type Inference, infer, type TypeFound } from './infer';
-export { asItem, type Format, type Item } from './item';
+export { asItem, type Format, type Item, type Key, keyFields } from './item';
 export { type ItemKeys, itemKeys, type UniqueKey, uniqueKeys } from './key';
 export {
   type DocumentPort,
   type Encoding,
   type ItemsRead,
+  type ListPlace,
   type ReadPorts,
   type ReadTask,
   type ReadWatch,
   read,
   refusal,
+  type SqlitePort,
 } from './readers';
+export {
+  dataClasses,
+  declarations,
+  itemsSchema,
+  type Language,
+  languages,
+  looksLikeSchema,
+  readSchema,
+  type SchemaRead,
+  type TypeShape,
+} from './schema';
 export { likelyTitle } from './title';

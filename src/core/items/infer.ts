@@ -28,14 +28,16 @@ export interface Inference {
 
 /**
  * What the items are, from all of them. `source` is only for the findings' words. `gathered`: what
- * the reader has counted already, which serves if it foresaw what tells the types apart.
+ * the reader has counted already, which serves if it foresaw what tells the types apart. `chosen`:
+ * what a person said that tells them apart; null: nothing does.
  */
 export function* infer(
   items: readonly Item[],
   source: string,
   gathered?: Shapes,
+  chosen?: string | null,
 ): Turns<Inference> {
-  const discriminator = likelyDiscriminator(items);
+  const discriminator = chosen === undefined ? likelyDiscriminator(items) : (chosen ?? undefined);
   const isForeseen = gathered !== undefined && gathered.discriminator === discriminator;
   const { byValue } = isForeseen ? gathered : yield* shapesOf(items, discriminator);
   const types = [...byValue].map(([value, shape]) => ({

@@ -1,6 +1,6 @@
 import { type Finding, type Json, ownValue } from '../base';
 import { itemFindings } from './findings';
-import type { Item } from './item';
+import { type Item, type Key, keyFields } from './item';
 import type { ShapeStat } from './shape';
 
 const likelyNames = /^(?:_?id|key|uuid|guid|sku|code|ref|isbn|.*[ _-]id|.*[a-z]I[dD])$/;
@@ -30,7 +30,11 @@ export function findKey(items: readonly Item[], whole: ShapeStat, source: string
     if (values !== undefined) return { key: field, unique: { field, values }, findings: [] };
   }
   const meant = byName.find((name) => likelyNames.test(name));
-  return { key: meant, unique: undefined, findings: itemKeys(items, meant, source).findings };
+  return {
+    key: meant,
+    unique: undefined,
+    findings: itemKeys(items, meant ?? null, source).findings,
+  };
 }
 
 /** One text for each item that no other item has, and what is wrong with the key that gives them. */
@@ -45,24 +49,27 @@ export function uniqueKeys(items: readonly Item[], field: string): ItemKeys {
 }
 
 /**
- * Keys by any field, or by none: with `#2` and so on where they repeat, by position where there
- * is none. `source` is only for the findings' words.
+ * Keys by any field, by several or by none: with `#2` and so on where they repeat, by position
+ * where there is none. `source` is only for the findings' words.
  */
-export function itemKeys(
-  items: readonly Item[],
-  field: string | undefined,
-  source: string,
-): ItemKeys {
-  if (field === undefined) {
+export function itemKeys(items: readonly Item[], key: Key, source: string): ItemKeys {
+  const fields = keyFields(key);
+  if (fields.length === 0) {
     return { at: positionKey, findings: items.length > 1 ? [itemFindings.noKey(source)] : [] };
   }
+  const field = fields.join(', ');
+  const [first = ''] = fields;
+  const read =
+    fields.length === 1
+      ? (item: Item) => keyOf(item, first)
+      : (item: Item) => keyOfSeveral(item, fields);
   const seen = new Map<string, { readonly first: number; times: number }>();
   let repeat: { readonly key: string; readonly first: number; readonly second: number } | undefined;
   let repeatCount = 0;
   let missingCount = 0;
   let missingAt = -1;
   const keys = items.map((item, index) => {
-    const key = keyOf(item, field);
+    const key = read(item);
     if (key === undefined) {
       if (missingCount === 0) missingAt = index;
       missingCount += 1;
@@ -94,6 +101,12 @@ const positionKey = (item: number): string => `#${item + 1}`;
 
 const keyOf = (item: Item | undefined, field: string): string | undefined =>
   item === undefined ? undefined : keyText(ownValue(item, field));
+
+/** Undefined if one of the values is missing. */
+function keyOfSeveral(item: Item, fields: readonly string[]): string | undefined {
+  const parts = fields.map((field) => keyOf(item, field));
+  return parts.includes(undefined) ? undefined : parts.join(' · ');
+}
 
 const isKeyKind = (kinds: readonly string[]): boolean =>
   kinds.length === 1 && (kinds[0] === 'text' || kinds[0] === 'integer');

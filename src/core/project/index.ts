@@ -2,17 +2,30 @@
  * The project: its shape, its file read and written, the edits that change it and the history
  * that undoes them. The items are not in it; whoever holds both passes both.
  */
-export { type Edit, edits, freePartId } from './edits';
+export { type Edit, edits, type FieldPlace, freePartId } from './edits';
 export { type History, makeEdit, redo, startHistory, undo } from './history';
-export { draftTemplate, makeProject } from './make';
+export {
+  draftFromSchema,
+  draftSource,
+  draftTemplate,
+  makeProject,
+  type SourceDraft,
+} from './make';
 export { brokenReferences, compileFor } from './problems';
 export {
+  type ItemSet,
   type ItemType,
+  itemsIdOf,
+  type Origin,
+  ownSet,
   type Picture,
   type Project,
+  rawDiscriminator,
   type Source,
   typeFinder,
+  typesOf,
   withId,
 } from './project';
 export { looksLikeProject, type ProjectFile, readProject } from './read';
+export { type FieldUse, usesOfField } from './uses';
 export { fileNameOf, writeProject } from './write';

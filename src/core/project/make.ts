@@ -1,51 +1,112 @@
 import { freeId, slug } from '../base';
-import type { Inference, Item, ItemsRead } from '../items';
+import type { Inference, Item, ItemsRead, SchemaRead, TypeFound } from '../items';
 import { likelyTitle } from '../items';
+import type { List } from '../lists';
 import { draftRow, type Template } from '../templates';
-import type { Field } from '../values';
-import { formatVersion, type ItemType, type Project } from './project';
+import { formatVersion, type ItemType, type Project, type Source } from './project';
 
-/** A whole project for items that were just read: their types, the plainest template for each, a list. */
+/** A source with all that shows it: its types, the plainest template for each, a list. */
+export interface SourceDraft {
+  readonly source: Source;
+  readonly types: readonly ItemType[];
+  readonly templates: readonly Template[];
+  readonly list: List;
+}
+
+/** A whole project for items that were just read. */
 export function makeProject(
   file: string,
   read: Omit<ItemsRead, 'findings'>,
   inference: Inference,
 ): Project {
-  const name = nameOf(file, read.at);
-  const source = slug(name);
-  const types = itemTypes(inference, name, source);
-  const templates = types.map((type) =>
-    draftTemplate(type, itemsOf(type, read.items, inference), []),
-  );
+  const draft = draftSource(undefined, file, read, inference);
   return {
     yarncard: formatVersion,
-    name,
-    sources: [
-      {
-        id: source,
-        name,
-        from: { file, format: read.format, at: read.at },
-        key: inference.key ?? null,
-        discriminator: inference.discriminator ?? null,
-      },
-    ],
-    types,
-    templates,
-    lists: [
-      {
-        id: source,
-        name,
-        source,
-        choices: types.map((type, index) => ({
-          type: type.id,
-          template: templates[index]?.id ?? null,
-        })),
-        otherwise: templates[0]?.id ?? null,
-        arrangement: { kind: 'list', gap: 0, edge: 0, separators: true },
-      },
-    ],
+    name: draft.source.name,
+    sources: [draft.source],
+    types: draft.types,
+    templates: draft.templates,
+    lists: [draft.list],
     pictures: [],
   };
+}
+
+/** A source for items that were just read; its ids are free in the project. */
+export function draftSource(
+  project: Project | undefined,
+  file: string,
+  read: Omit<ItemsRead, 'findings'>,
+  inference: Inference,
+): SourceDraft {
+  const name = nameOf(file, read.at);
+  const id = freeId(slug(name), idsOf(project?.sources));
+  const source: Source = {
+    id,
+    name,
+    from: { file, format: read.format, at: read.at },
+    key: inference.key ?? null,
+    discriminator: inference.discriminator ?? null,
+  };
+  const types = itemTypes(project, source, inference.types);
+  return draftAround(project, source, types, (type) =>
+    itemsOf(type, read.items, source.discriminator),
+  );
+}
+
+/** A source whose types were written first; its items are typed in afterwards. */
+export function draftFromSchema(
+  project: Project | undefined,
+  file: string,
+  schema: SchemaRead,
+): SourceDraft {
+  const name = nameOf(file, '');
+  const id = freeId(slug(name), idsOf(project?.sources));
+  const { discriminator } = schema;
+  const source: Source = {
+    id,
+    name,
+    from: { file, format: 'typed', at: '' },
+    key: keyByName(schema),
+    discriminator,
+  };
+  const taken = [...idsOf(project?.types)];
+  const types = schema.types.map((shape): ItemType => {
+    const typeId = freeId(slug(shape.name), taken);
+    taken.push(typeId);
+    return { id: typeId, name: shape.name, source: id, value: shape.value, fields: shape.fields };
+  });
+  return draftAround(project, source, types, () => []);
+}
+
+function keyByName({ types }: SchemaRead): string | null {
+  const first = types[0]?.fields.find((field) => /^(?:id|key|code|sku)$/i.test(field.name));
+  return first?.required === true ? first.name : null;
+}
+
+function draftAround(
+  project: Project | undefined,
+  source: Source,
+  types: readonly ItemType[],
+  itemsOfType: (type: ItemType) => readonly Item[],
+): SourceDraft {
+  const taken = [...idsOf(project?.templates)];
+  const templates = types.map((type) => {
+    const template = draftTemplate(type, itemsOfType(type), taken);
+    taken.push(template.id);
+    return template;
+  });
+  const list: List = {
+    id: freeId(source.id, idsOf(project?.lists)),
+    name: source.name,
+    source: source.id,
+    choices: types.map((type, index) => ({
+      type: type.id,
+      template: templates[index]?.id ?? null,
+    })),
+    otherwise: templates[0]?.id ?? null,
+    arrangement: { kind: 'list', gap: 0, edge: 0, separators: true },
+  };
+  return { source, types, templates, list };
 }
 
 /** The plainest template for a type; `items` are some of its items, to see which field names them. */
@@ -63,38 +124,41 @@ export function draftTemplate(
   };
 }
 
-function itemTypes(inference: Inference, name: string, source: string): ItemType[] {
-  const taken: string[] = [];
-  return inference.types.map((found) => {
-    const typeName = found.value ?? singular(name);
-    const id = freeId(slug(typeName), taken);
+/** Item types as they were found, with ids that are free in the project. */
+export function itemTypes(
+  project: Project | undefined,
+  source: Source,
+  found: readonly TypeFound[],
+): ItemType[] {
+  const taken = [...idsOf(project?.types)];
+  return found.map((each) => {
+    const name = each.value ?? singular(source.name);
+    const id = freeId(slug(name), taken);
     taken.push(id);
-    return {
-      id,
-      name: typeName,
-      source,
-      value: found.value ?? null,
-      fields: found.fields.map(withoutEvidence),
-    };
+    const fields = each.fields.map(({ missingCount: _, ...field }) => field);
+    return { id, name, source: source.id, value: each.value ?? null, fields };
   });
 }
 
-function withoutEvidence({
-  missingCount: _,
-  ...field
-}: Field & { readonly missingCount: number }): Field {
-  return field;
-}
+const idsOf = (things: readonly { readonly id: string }[] = []): string[] =>
+  things.map((thing) => thing.id);
 
-function itemsOf(type: ItemType, items: readonly Item[], inference: Inference): readonly Item[] {
-  const { discriminator } = inference;
-  if (discriminator === undefined) return items;
-  return items.filter((item) => item[discriminator] === type.value);
+function itemsOf(
+  type: ItemType,
+  items: readonly Item[],
+  discriminator: string | null,
+): readonly Item[] {
+  return discriminator === null
+    ? items
+    : items.filter((item) => item[discriminator] === type.value);
 }
 
 /** The file's name, or the name of the list in it where the file says nothing. */
 function nameOf(file: string, at: string): string {
-  const base = file.replace(/^.*[\\/]/, '').replace(/\.[a-z0-9]{1,8}$/i, '');
+  const base = file
+    .replace(/[?#].*$/, '')
+    .replace(/^.*[\\/]/, '')
+    .replace(/(?:\.schema)?\.[a-z0-9]{1,8}$/i, '');
   const listName = /\.([A-Za-z_]\w*)\[\*\]$/.exec(at)?.[1];
   if (/^(?:pasted|typed|data|items|export|download|stdin|-)?$/i.test(base))
     return listName ?? 'items';

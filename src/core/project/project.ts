@@ -1,3 +1,4 @@
+import type { Format, Key } from '../items';
 import type { List } from '../lists';
 import type { Template } from '../templates';
 import type { Field } from '../values';
@@ -9,17 +10,34 @@ export const formatVersion = 1;
 export interface Source {
   readonly id: string;
   readonly name: string;
-  /** Where the items came from, last. */
-  readonly from: {
-    readonly file: string;
-    readonly format: 'json' | 'ndjson' | 'csv';
-    readonly at: string;
-  };
-  /** The field that tells items apart; null: their position does. */
-  readonly key: string | null;
+  /** Where the items came from, last: a file's name or an address, and where they are in it. */
+  readonly from: Origin;
+  readonly key: Key;
   /** The field whose value tells the item types apart; null: there is one type. */
   readonly discriminator: string | null;
+  /** Other items of the same shape, to show in the place of the source's own. */
+  readonly sets?: readonly ItemSet[];
+  /** Counts the changes to the items, so that undo finds those that were; not written to files. */
+  readonly revision?: number;
 }
+
+export interface Origin {
+  readonly file: string;
+  readonly format: Format;
+  readonly at: string;
+}
+
+export interface ItemSet {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** The set of a source that its own items are. */
+export const ownSet = '';
+
+/** One text for a source and one of its sets, where the two stand together. */
+export const itemsIdOf = (source: string, set: string): string =>
+  set === ownSet ? source : `${source}/${set}`;
 
 export interface ItemType {
   readonly id: string;
@@ -28,6 +46,8 @@ export interface ItemType {
   /** The discriminator's value for items of this type; null: all items of the source. */
   readonly value: string | null;
   readonly fields: readonly Field[];
+  /** Names, as the items have them, of fields that a person took out of the type. */
+  readonly leftOut?: readonly string[];
 }
 
 /** A picture of the project's own, named by image parts. */
@@ -59,6 +79,17 @@ export function withId<T extends { readonly id: string }>(
   id: string,
 ): T | undefined {
   return things.find((thing) => thing.id === id);
+}
+
+export const typesOf = (project: Project, source: string): readonly ItemType[] =>
+  project.types.filter((type) => type.source === source);
+
+/** What the discriminator is called in the items as they are read. */
+export function rawDiscriminator(project: Project, source: Source): string | null {
+  const name = source.discriminator;
+  if (name === null) return null;
+  const fields = typesOf(project, source.id).flatMap((type) => type.fields);
+  return fields.find((field) => field.name === name && field.from !== undefined)?.from ?? name;
 }
 
 /** For an item's discriminating value, the id of its type. */

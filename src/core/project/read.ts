@@ -2,10 +2,10 @@ import { ValidationError } from 'yup';
 import { type Finding, failed, isRecord, type Json, ok, ownValue, type Result } from '../base';
 import { asItem, type Item, refusal } from '../items';
 import { projectFindings } from './findings';
-import { formatVersion, type Project } from './project';
+import { formatVersion, itemsIdOf, ownSet, type Project } from './project';
 import { projectSchema } from './schema';
 
-/** A project with the items that its file holds, by source. */
+/** A project with the items that its file holds, by source and set (`itemsIdOf`). */
 export interface ProjectFile {
   readonly project: Project;
   readonly items: ReadonlyMap<string, readonly Item[]>;
@@ -62,7 +62,9 @@ function itemsBySource(kept: Json | undefined): Map<string, readonly Item[]> {
     if (!isRecord(each)) continue;
     const source = ownValue(each, 'source');
     const own = ownValue(each, 'items');
-    if (typeof source === 'string' && Array.isArray(own)) items.set(source, own.map(asItem));
+    const set = ownValue(each, 'set') ?? ownSet;
+    if (typeof source === 'string' && typeof set === 'string' && Array.isArray(own))
+      items.set(itemsIdOf(source, set), own.map(asItem));
   }
   return items;
 }

@@ -58,6 +58,8 @@ const fieldList = (): yup.Schema =>
         return yup.object({
           name: words(),
           required: yup.boolean().required(),
+          from: yup.string().max(10_000),
+          decode: decoding(),
           type: yup
             .string()
             .required()
@@ -69,6 +71,24 @@ const fieldList = (): yup.Schema =>
     )
     .required()
     .max(5_000);
+
+const decoding = () =>
+  yup.lazy((value: unknown) => {
+    if (value === undefined) return yup.mixed().optional();
+    if (propertyOf(value, 'pattern') !== undefined)
+      return yup.object({ pattern: words().max(200), locale: yup.string().max(40) }).required();
+    if (propertyOf(value, 'epoch') !== undefined)
+      return yup.object({ epoch: yup.string().required().oneOf(['seconds', 'milliseconds']) });
+    if (propertyOf(value, 'decimal') !== undefined)
+      return yup.object({ decimal: yup.string().required().oneOf([',', '.']) });
+    const listed = () => yup.array().of(words()).required().max(50);
+    return yup.object({ yes: listed(), no: listed() }).required();
+  });
+
+const key = () =>
+  yup.lazy((value: unknown) =>
+    Array.isArray(value) ? yup.array().of(words()).min(1).max(20) : words().nullable(),
+  );
 
 const binding = () =>
   yup.lazy((value: unknown) =>
@@ -161,12 +181,16 @@ export const projectSchema = yup.object({
       from: yup
         .object({
           file: words(),
-          format: yup.string().required().oneOf(['json', 'ndjson', 'csv']),
+          format: yup.string().required().oneOf(['json', 'ndjson', 'csv', 'sqlite', 'typed']),
           at: words(),
         })
         .required(),
-      key: words().nullable(),
+      key: key(),
       discriminator: words().nullable(),
+      sets: yup
+        .array()
+        .of(yup.object({ id: id(), name: words() }))
+        .max(200),
     }),
     'id',
   ),
@@ -177,6 +201,7 @@ export const projectSchema = yup.object({
       source: id(),
       value: words().nullable(),
       fields: fieldList(),
+      leftOut: yup.array().of(words()).max(5_000),
     }),
     'id',
   ),

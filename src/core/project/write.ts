@@ -1,5 +1,5 @@
 import type { Item } from '../items';
-import type { Project } from './project';
+import { itemsIdOf, ownSet, type Project, type Source } from './project';
 
 /**
  * The project file, piece by piece: two spaces, keys and arrays in the order that they have, the
@@ -9,19 +9,32 @@ export function* writeProject(
   project: Project,
   items: ReadonlyMap<string, readonly Item[]>,
 ): Generator<string, void> {
-  const head = JSON.stringify(project, null, 2);
+  const head = JSON.stringify({ ...project, sources: project.sources.map(asWritten) }, null, 2);
   yield head.slice(0, -2);
   yield ',\n  "items": [';
-  let isFirstSource = true;
-  for (const source of project.sources) {
-    const own = items.get(source.id);
+  let isFirst = true;
+  for (const { source, set } of setsOf(project)) {
+    const own = items.get(itemsIdOf(source, set));
     if (own === undefined) continue;
-    yield `${isFirstSource ? '' : ','}\n    {\n      "source": ${JSON.stringify(source.id)},\n      "items": [`;
-    isFirstSource = false;
+    const name = set === ownSet ? '' : `,\n      "set": ${JSON.stringify(set)}`;
+    yield `${isFirst ? '' : ','}\n    {\n      "source": ${JSON.stringify(source)}${name},\n      "items": [`;
+    isFirst = false;
     yield* itemLines(own);
     yield `${own.length === 0 ? '' : '\n      '}]\n    }`;
   }
-  yield `${isFirstSource ? '' : '\n  '}]\n}\n`;
+  yield `${isFirst ? '' : '\n  '}]\n}\n`;
+}
+
+/** Which change to the items a source stands at is of this session only. */
+function asWritten({ revision: _, ...source }: Source): Source {
+  return source;
+}
+
+function* setsOf(project: Project): Generator<{ source: string; set: string }, void> {
+  for (const source of project.sources) {
+    yield { source: source.id, set: ownSet };
+    for (const set of source.sets ?? []) yield { source: source.id, set: set.id };
+  }
 }
 
 const itemsAPiece = 1_000;

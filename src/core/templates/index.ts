@@ -20,6 +20,7 @@ export { insertPart, partIds, removePart, replacePart, type Side } from './rewri
 export { type TextStyle, type TextStyleName, textStyleNames, textStyles } from './styles';
 export {
   bindingOf,
+  mapBindings,
   partsOf,
   partWithId,
   type Slot,

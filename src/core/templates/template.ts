@@ -35,6 +35,18 @@ export function bindingOf(part: Part, property: SlotProperty): Binding | undefin
   return part.part === 'image' && property === 'picture' ? part.picture : undefined;
 }
 
+/** The part, and all parts inside it, with each binding changed. */
+export function mapBindings(part: Part, change: (binding: Binding) => Binding): Part {
+  switch (part.part) {
+    case 'label':
+      return { ...part, text: change(part.text) };
+    case 'image':
+      return { ...part, picture: change(part.picture) };
+    case 'stack':
+      return { ...part, children: part.children.map((child) => mapBindings(child, change)) };
+  }
+}
+
 export interface Slot {
   readonly part: string;
   readonly property: SlotProperty;

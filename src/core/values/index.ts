@@ -3,11 +3,12 @@
  * turned into a closure (compile) and, for one item, told step by step (explain). It knows
  * items only as JSON records; templates, checks and the command line call it.
  */
-export { type Checked, pathText, type ResultType, typeOfResult } from './check/check';
+export { type Checked, isPlainName, pathText, type ResultType, typeOfResult } from './check/check';
 export type { Evaluate } from './compile/compile';
 export { type Explained, explain, shown, type TraceStep } from './explain/explain';
 export { type Expression, makeExpression } from './expression';
 export type { Span } from './findings';
+export { renameStep } from './rename';
 export {
   type Decoding,
   type Field,

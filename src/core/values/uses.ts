@@ -17,7 +17,8 @@ export function pathsUsed(expr: Expr): readonly (readonly string[])[] {
   }
 }
 
-function pathOf(expr: Expr): string[] | undefined {
+/** The path that a name or a member reads; undefined: it reads from something else. */
+export function pathOf(expr: Expr): string[] | undefined {
   if (expr.kind === 'name') return expr.name === 'item' ? [] : [expr.name];
   if (expr.kind !== 'member') return undefined;
   const before = pathOf(expr.of);

@@ -1,5 +1,6 @@
 import { type Edit, type History, makeEdit, redo, undo } from '../../core/project';
 import { handItem } from './at-hand';
+import { currentNow } from './current';
 import { keepSoon } from './keep';
 import { engine, useSession, wantedRange } from './session';
 
@@ -56,7 +57,7 @@ function take(history: History): void {
   }));
   const { project } = history;
   void engine()
-    .update(project, wantedRange())
+    .update(project, wantedRange(), currentNow()?.list?.id)
     .then((view) => {
       if (useSession.getState().history?.project !== project) return;
       useSession.setState({ view });

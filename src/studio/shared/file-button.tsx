@@ -1,6 +1,6 @@
 import { useRef } from 'react';
+import { arrive } from './arrivals';
 import { Button } from './controls';
-import { bring } from './opening';
 
 interface FileButtonProps {
   readonly words: string;
@@ -20,7 +20,7 @@ export function FileButton({ words, label }: FileButtonProps) {
         aria-label={label}
         onChange={(event) => {
           const file = event.target.files?.[0];
-          if (file !== undefined) void bring(file, file.name);
+          if (file !== undefined) void arrive({ file, name: file.name });
           event.target.value = '';
         }}
       />

@@ -4,14 +4,6 @@ import { engine, useSession } from './session';
 const keepAfterMs = 300;
 const retryAfterMs = 10_000;
 let timer: ReturnType<typeof setTimeout> | undefined;
-/** The project whose items this browser holds: only then is its record worth anything. */
-let itemsKeptOf: string | undefined;
-
-/** The project was opened from this browser, items and all. */
-export function itemsAreKept(id: string): void {
-  itemsKeptOf = id;
-}
-
 /** Keeps the project shortly after its last edit. */
 export function keepSoon(): void {
   clearTimeout(timer);
@@ -31,7 +23,8 @@ export async function keepNow(): Promise<void> {
   timer = undefined;
   const { id, keeping } = useSession.getState();
   if (id === undefined || keeping.kind === 'looking') return;
-  const reason = (await keepItemsOf(id)) ?? (await keepRecord(id));
+  // The items first: without them the record is worth nothing.
+  const reason = (await engine().keepItems(id)) ?? (await keepRecord(id));
   if (useSession.getState().id !== id) return;
   if (reason === undefined) {
     if (timer === undefined) useSession.setState({ keeping: { kind: 'kept' } });
@@ -39,13 +32,6 @@ export async function keepNow(): Promise<void> {
   }
   useSession.setState({ keeping: { kind: 'failed', reason } });
   timer = setTimeout(() => void keepNow(), retryAfterMs);
-}
-
-async function keepItemsOf(id: string): Promise<string | undefined> {
-  if (itemsKeptOf === id) return undefined;
-  const reason = await engine().keepItems(id);
-  if (reason === undefined) itemsKeptOf = id;
-  return reason;
 }
 
 async function keepRecord(id: string): Promise<string | undefined> {

@@ -1,6 +1,6 @@
 import { freeId, slug } from '../../core/base';
 import { type Project, startHistory } from '../../core/project';
-import type { View } from '../../engine';
+import type { Document, View } from '../../engine';
 import {
   keptProject,
   keptProjects,
@@ -10,9 +10,14 @@ import {
   whyNotKept,
 } from '../../keeping';
 import { handItem } from './at-hand';
-import { itemsAreKept, keepNow, keepWaiting } from './keep';
+import { currentNow } from './current';
+import { keepNow, keepWaiting } from './keep';
 import { go, useRoute } from './route';
 import { engine, noSession, onFirstRows, useSession, wantedRange } from './session';
+
+/** What a document is called in messages. */
+export const documentName = (document: Document): string =>
+  'file' in document ? document.name : document.address;
 
 export const demoId = 'thrumwick';
 const demoFile = '/demo/thrumwick.yarncard.json';
@@ -29,19 +34,20 @@ function inTurn<T>(work: () => Promise<T>): Promise<T> {
 }
 
 /** Brings a document: items become a new project, a project file is opened. Either way it is shown and kept. */
-export function bring(file: Blob, name: string): Promise<void> {
-  return inTurn(() => bringNow(file, name));
+export function bring(document: Document): Promise<void> {
+  return inTurn(() => bringNow(document));
 }
 
-async function bringNow(file: Blob, name: string): Promise<void> {
+async function bringNow(document: Document): Promise<void> {
   await keepWaiting();
-  useSession.setState({ reading: { file: name, share: 0 }, notice: undefined });
+  const file = documentName(document);
+  useSession.setState({ reading: { file, share: 0 }, notice: undefined });
   let shownFirst: string | undefined;
   onFirstRows((project, view) => {
     shownFirst = newId(project);
     show(shownFirst, project, view);
   });
-  const brought = await engine().bring({ file, name }, { from: 0, to: 40 });
+  const brought = await engine().bring(document, { from: 0, to: 40 });
   if (!brought.ok) {
     useSession.setState({ reading: undefined, notice: brought.error });
     if (shownFirst !== undefined) leave(brought.error);
@@ -88,7 +94,6 @@ async function openKeptNow(id: string): Promise<void> {
     reading: undefined,
     keeping: { kind: 'kept' },
   });
-  itemsAreKept(id);
   await takeLock(id);
   await handItem(itemInAddress());
 }
@@ -176,7 +181,7 @@ async function takeLock(id: string): Promise<void> {
 }
 
 async function follow(id: string, project: Project): Promise<void> {
-  const view = await engine().update(project, wantedRange());
+  const view = await engine().update(project, wantedRange(), currentNow()?.list?.id);
   if (useSession.getState().id === id)
     useSession.setState({ history: startHistory(project), view });
 }

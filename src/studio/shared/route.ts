@@ -12,6 +12,7 @@ export type Route =
       readonly station: StationName;
       readonly template?: string | undefined;
       readonly part?: string | undefined;
+      readonly source?: string | undefined;
       readonly field?: string | undefined;
       readonly item?: number | undefined;
     };
@@ -29,6 +30,7 @@ function routeOf(address: URL): Route {
     station: isStation(station) ? station : 'templates',
     template: address.searchParams.get('template') ?? undefined,
     part: address.searchParams.get('part') ?? undefined,
+    source: address.searchParams.get('source') ?? undefined,
     field: address.searchParams.get('field') ?? undefined,
     item: Number.isInteger(item) && item > 0 ? item - 1 : undefined,
   };
@@ -39,6 +41,7 @@ function addressOf(route: Route): string {
   const query = new URLSearchParams();
   if (route.template !== undefined) query.set('template', route.template);
   if (route.part !== undefined) query.set('part', route.part);
+  if (route.source !== undefined) query.set('source', route.source);
   if (route.field !== undefined) query.set('field', route.field);
   if (route.item !== undefined) query.set('item', String(route.item + 1));
   const text = query.toString();

@@ -5,10 +5,17 @@ import { engine, useSession } from './session';
 export async function saveAsFile(): Promise<void> {
   const { history } = useSession.getState();
   if (history === undefined) return;
-  const blob = await engine().file(history.project);
+  saveBlob(fileNameOf(history.project), await engine().file(history.project));
+}
+
+export function saveText(name: string, text: string, type: string): void {
+  saveBlob(name, new Blob([text], { type }));
+}
+
+function saveBlob(name: string, blob: Blob): void {
   const link = document.createElement('a');
   link.href = URL.createObjectURL(blob);
-  link.download = fileNameOf(history.project);
+  link.download = name;
   link.click();
   setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
 }

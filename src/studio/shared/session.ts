@@ -1,7 +1,14 @@
 import { create } from 'zustand';
 import type { Finding } from '../../core/base';
 import type { History, Project } from '../../core/project';
-import type { ItemAtHand, Range, TemplateSurvey, View } from '../../engine';
+import type {
+  Document,
+  ImportSummary,
+  ItemAtHand,
+  Range,
+  TemplateSurvey,
+  View,
+} from '../../engine';
 import { type EngineClient, startEngine } from '../../engine/client';
 
 /** Whether this browser holds what is on screen. */
@@ -22,6 +29,12 @@ export interface Session {
   readonly reading: { readonly file: string; readonly share: number } | undefined;
   readonly notice: Finding | undefined;
   readonly atHand: ItemAtHand | undefined;
+  /** By source, the set that is shown in the place of its own items. */
+  readonly sets: Readonly<Record<string, string>>;
+  /** A document that came while a project was open: what becomes of it is asked. */
+  readonly arrived: Document | undefined;
+  /** What the last import of a source changed. */
+  readonly imported: { readonly source: string; readonly summary: ImportSummary } | undefined;
   /** The address names a project that this browser does not have. */
   readonly isNowhere: boolean;
 }
@@ -36,6 +49,9 @@ export const noSession: Omit<Session, 'survey'> = {
   reading: undefined,
   notice: undefined,
   atHand: undefined,
+  sets: {},
+  arrived: undefined,
+  imported: undefined,
   isNowhere: false,
 };
 

@@ -1,5 +1,6 @@
 import { edits } from '../../core/project';
 import { handItem } from '../shared/at-hand';
+import { currentNow } from '../shared/current';
 import { make, stepBack, stepForward } from '../shared/editing';
 import { go, goWithin } from '../shared/route';
 import { saveAsFile } from '../shared/save-file';
@@ -19,7 +20,7 @@ export interface Command {
 const item = () => useSession.getState().atHand?.item ?? 0;
 
 const arrange = (kind: 'list' | 'grid') => {
-  const list = useSession.getState().history?.project.lists[0];
+  const list = currentNow()?.list;
   if (list === undefined) return;
   const { gap, edge } = list.arrangement;
   make(

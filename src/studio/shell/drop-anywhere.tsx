@@ -1,5 +1,5 @@
 import { type DragEvent, type ReactNode, useEffect, useState } from 'react';
-import { bring } from '../shared/opening';
+import { arrive } from '../shared/arrivals';
 
 const holdsFiles = (event: DragEvent): boolean => event.dataTransfer.types.includes('Files');
 
@@ -12,8 +12,8 @@ export function DropAnywhere({ children }: { readonly children: ReactNode }) {
       if (target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement) return;
       const file = event.clipboardData?.files[0];
       const text = event.clipboardData?.getData('text') ?? '';
-      if (file !== undefined) void bring(file, file.name);
-      else if (text.trim() !== '') void bring(new Blob([text]), 'pasted');
+      if (file !== undefined) void arrive({ file, name: file.name });
+      else if (text.trim() !== '') void arrive({ file: new Blob([text]), name: 'pasted' });
     };
     document.addEventListener('paste', onPaste);
     return () => document.removeEventListener('paste', onPaste);
@@ -35,7 +35,7 @@ export function DropAnywhere({ children }: { readonly children: ReactNode }) {
         const file = event.dataTransfer.files[0];
         if (file === undefined) return;
         event.preventDefault();
-        void bring(file, file.name);
+        void arrive({ file, name: file.name });
       }}
     >
       {children}

@@ -2,6 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { ListView, type PoolReadout } from '../../render';
 import { handItem } from '../shared/at-hand';
 import { MenuButton } from '../shared/controls';
+import { useCurrent } from '../shared/current';
 import { picturesOf } from '../shared/pictures';
 import { go, useRoute } from '../shared/route';
 import { engine, setWantedRange, useProject, useSession } from '../shared/session';
@@ -10,9 +11,9 @@ import { devices, useWindow } from '../shared/window-settings';
 /** The real list on all items, in a frame as large as the device. */
 export function WindowPane() {
   const { device, scheme } = useWindow();
-  const project = useProject();
+  const list = useCurrent()?.list;
   const hasRows = useSession((session) => (session.view?.sequence.entryCount ?? 1) > 0);
-  const listName = project?.lists[0]?.name ?? '';
+  const listName = list?.name ?? '';
   return (
     <div className="flex h-full flex-col bg-chosen/50">
       <div className="flex min-h-10 flex-wrap items-center gap-1.5 border-b border-rule bg-wool px-3 py-1.5">

@@ -1,7 +1,10 @@
 import { type ComponentType, Suspense, startTransition, useEffect, useState } from 'react';
+import { handItem } from '../shared/at-hand';
 import { Button } from '../shared/controls';
+import { useCurrent } from '../shared/current';
 import { go, type StationName } from '../shared/route';
-import { useSession } from '../shared/session';
+import { engine, useSession, wantedRange } from '../shared/session';
+import { Arrival } from './arrival';
 import { Bar } from './bar';
 import { ItemBar } from './item-bar';
 import { Rail } from './rail';
@@ -12,12 +15,16 @@ import { WindowSide } from './window-side';
 export function Workbench({ station: name }: { readonly station: StationName }) {
   const isNowhere = useSession((session) => session.isNowhere);
   const isOpen = useSession((session) => session.history !== undefined);
+  useListInView();
   const station = stations.find((each) => each.name === name) ?? stations[0];
   if (isNowhere) return <Nowhere />;
   if (station === undefined) return null;
   return (
-    <div className="grid h-full grid-cols-[68px_1fr] grid-rows-[44px_minmax(0,1fr)_36px]">
+    <div className="grid h-full grid-cols-[68px_1fr] grid-rows-[44px_auto_minmax(0,1fr)_36px]">
       <Bar />
+      <div className="col-span-2">
+        <Arrival />
+      </div>
       <Rail current={station.name} />
       <div className="flex min-w-0">
         <main className="min-w-0 flex-1 overflow-hidden" aria-label={station.words}>
@@ -28,6 +35,21 @@ export function Workbench({ station: name }: { readonly station: StationName }) 
       <ItemBar />
     </div>
   );
+}
+
+/** The window shows the list of the source in the address. */
+function useListInView(): void {
+  const id = useCurrent()?.list?.id;
+  useEffect(() => {
+    const { history, view } = useSession.getState();
+    if (history === undefined || id === undefined || view === undefined || view.list === id) return;
+    void engine()
+      .update(history.project, wantedRange(), id)
+      .then((next) => {
+        useSession.setState({ view: next });
+        return handItem(0);
+      });
+  }, [id]);
 }
 
 /** The window's rows are drawn first; the station follows at once, without holding them up. */

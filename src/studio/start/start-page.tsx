@@ -59,7 +59,8 @@ const example = '[{ "name": "Merino lace, undyed", "price": 14.5, "maker": { "to
 
 function Paste() {
   const [text, setText] = useState('');
-  const show = () => void bring(new Blob([text.trim() === '' ? example : text]), 'typed');
+  const show = () =>
+    void bring({ file: new Blob([text.trim() === '' ? example : text]), name: 'typed' });
   return (
     <div className="rounded-md border border-dashed border-ash bg-paper px-6 py-5">
       <div className="flex items-center pb-3">

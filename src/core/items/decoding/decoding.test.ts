@@ -87,9 +87,12 @@ describe('dates by Unicode patterns', () => {
     expect(slipsIn(pattern)).toContainEqual(expect.objectContaining({ instead }));
   });
 
-  test.each(['yyyy-MM-dd', "d MMM yyyy 'at' h:mm a", 'HH:mm:ss.SSS'])('%s has no slip', (pattern) => {
-    expect(slipsIn(pattern)).toEqual([]);
-  });
+  test.each(['yyyy-MM-dd', "d MMM yyyy 'at' h:mm a", 'HH:mm:ss.SSS'])(
+    '%s has no slip',
+    (pattern) => {
+      expect(slipsIn(pattern)).toEqual([]);
+    },
+  );
 });
 
 test.each<[Decoding, Json, Json]>([
@@ -160,7 +163,13 @@ describe('items as their type wants them', () => {
         of: { type: 'record', fields: [text('n', { from: 'no' })] },
       },
     ]);
-    const item = { id: 1, name: 'Lace', title: 'old', maker: { since: '2.3.2026' }, lots: [{ no: 'a' }] };
+    const item = {
+      id: 1,
+      name: 'Lace',
+      title: 'old',
+      maker: { since: '2.3.2026' },
+      lots: [{ no: 'a' }],
+    };
     expect(reshape?.(item)).toEqual({
       id: 1,
       title: 'Lace',
@@ -170,16 +179,25 @@ describe('items as their type wants them', () => {
   });
 
   test('two fields can swap names', () => {
-    expect(reshaper([text('a', { from: 'b' }), text('b', { from: 'a' })])?.({ a: '1', b: '2' })).toEqual({
+    expect(
+      reshaper([text('a', { from: 'b' }), text('b', { from: 'a' })])?.({ a: '1', b: '2' }),
+    ).toEqual({
       a: '2',
       b: '1',
     });
   });
 
   test('what does not decode is missing, and says why', () => {
-    const field: Field = { name: 'on', type: 'date', required: true, decode: { pattern: 'yyyy-MM-dd' } };
+    const field: Field = {
+      name: 'on',
+      type: 'date',
+      required: true,
+      decode: { pattern: 'yyyy-MM-dd' },
+    };
     expect(reshaper([field])?.({ on: 'spring' })).toEqual({});
-    expect(whyNotDecoded(field, { on: 'spring' })).toBe('"spring" is not a date: “spring” does not fit there');
+    expect(whyNotDecoded(field, { on: 'spring' })).toBe(
+      '"spring" is not a date: “spring” does not fit there',
+    );
     expect(whyNotDecoded(field, { on: '2026-03-02' })).toBeUndefined();
   });
 

@@ -40,7 +40,9 @@ function part(
   options: Intl.DateTimeFormatOptions,
   type: 'month' | 'dayPeriod',
 ): string {
-  const parts = new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' }).formatToParts(date);
+  const parts = new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' }).formatToParts(
+    date,
+  );
   return parts.find((each) => each.type === type)?.value ?? '';
 }
 

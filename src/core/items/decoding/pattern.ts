@@ -107,7 +107,15 @@ function isoText(parts: Parts, gives: DatePattern['gives']): Result<string, stri
   const date = `${String(year).padStart(4, '0')}-${two(month)}-${two(day)}`;
   if (gives === 'date') return ok(date);
   if (parts.zoneMinutes === undefined) return ok(`${date}T${time}`);
-  const utc = Date.UTC(year, month - 1, day, hour, minute - parts.zoneMinutes, second, milliseconds);
+  const utc = Date.UTC(
+    year,
+    month - 1,
+    day,
+    hour,
+    minute - parts.zoneMinutes,
+    second,
+    milliseconds,
+  );
   return ok(isoOfEpoch(utc));
 }
 
@@ -181,7 +189,6 @@ const weekday: Step = (text, at) => {
 const shortYear = (year: number): number => (year < 50 ? 2000 + year : 1900 + year);
 
 function fieldStep(letter: string, length: number, names: DateNames): Step | undefined {
-  const least = length > 1 ? length : 1;
   switch (letter) {
     case 'y':
     case 'u':
@@ -194,21 +201,21 @@ function fieldStep(letter: string, length: number, names: DateNames): Step | und
     case 'L':
       return length > 2
         ? oneOf(names.months, (parts, index) => (parts.month = index + 1))
-        : digits(least, 2, (parts, value) => (parts.month = value));
+        : digits(length, 2, (parts, value) => (parts.month = value));
     case 'd':
-      return digits(least, 2, (parts, value) => (parts.day = value));
+      return digits(length, 2, (parts, value) => (parts.day = value));
     case 'H':
-      return digits(least, 2, (parts, value) => (parts.hour = value));
+      return digits(length, 2, (parts, value) => (parts.hour = value));
     case 'h':
-      return digits(least, 2, (parts, value) => (parts.hour12 = value % 12));
+      return digits(length, 2, (parts, value) => (parts.hour12 = value % 12));
     case 'k':
-      return digits(least, 2, (parts, value) => (parts.hour = value % 24));
+      return digits(length, 2, (parts, value) => (parts.hour = value % 24));
     case 'K':
-      return digits(least, 2, (parts, value) => (parts.hour12 = value));
+      return digits(length, 2, (parts, value) => (parts.hour12 = value));
     case 'm':
-      return digits(least, 2, (parts, value) => (parts.minute = value));
+      return digits(length, 2, (parts, value) => (parts.minute = value));
     case 's':
-      return digits(least, 2, (parts, value) => (parts.second = value));
+      return digits(length, 2, (parts, value) => (parts.second = value));
     case 'S':
       return digits(length, Math.max(9, length), (parts, value, count) => {
         parts.milliseconds = Math.floor(value / 10 ** (count - 3));

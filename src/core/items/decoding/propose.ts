@@ -35,7 +35,7 @@ const patterns = [
   'd. MMMM yyyy',
   'MMM d, yyyy',
   'EEE, d MMM yyyy',
-  "EEE, d MMM yyyy HH:mm:ss Z",
+  'EEE, d MMM yyyy HH:mm:ss Z',
   'dd.MM.yyyy HH:mm',
   'dd/MM/yyyy HH:mm',
   'M/d/yyyy h:mm a',
@@ -47,12 +47,27 @@ const localised = /MMM|EEE/;
 const locales = ['en', 'de', 'fr', 'es', 'it', 'nl', 'pt', 'sv'];
 
 const yesAndNo: readonly (readonly [readonly string[], readonly string[]])[] = [
-  [['yes', 'y'], ['no', 'n']],
-  [['true', 't'], ['false', 'f']],
+  [
+    ['yes', 'y'],
+    ['no', 'n'],
+  ],
+  [
+    ['true', 't'],
+    ['false', 'f'],
+  ],
   [['on'], ['off']],
-  [['ja', 'j'], ['nein', 'nee', 'n']],
-  [['oui', 'o'], ['non', 'n']],
-  [['sí', 'si', 's'], ['no', 'n']],
+  [
+    ['ja', 'j'],
+    ['nein', 'nee', 'n'],
+  ],
+  [
+    ['oui', 'o'],
+    ['non', 'n'],
+  ],
+  [
+    ['sí', 'si', 's'],
+    ['no', 'n'],
+  ],
 ];
 
 /** So many of all values must fit; the rest is then counted and listed. */

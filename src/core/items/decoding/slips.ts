@@ -23,8 +23,9 @@ export function slipsIn(pattern: string): Slip[] {
     slips.push({ message: 'm reads minutes, not months.', instead: swap('m', 'M') });
   }
   if (hasMonth && hasHour && !has('m') && /[HhKk]+[:.]?M/.test(pattern)) {
-    const instead = pattern.replace(/([HhKk]+[:.]?)(M+)/, (_, hour: string, month: string) =>
-      hour + 'm'.repeat(month.length),
+    const instead = pattern.replace(
+      /([HhKk]+[:.]?)(M+)/,
+      (_, hour: string, month: string) => hour + 'm'.repeat(month.length),
     );
     slips.push({ message: 'M reads months, not minutes.', instead });
   }
@@ -35,11 +36,15 @@ export function slipsIn(pattern: string): Slip[] {
     });
   }
   if (has('D')) {
-    slips.push({ message: 'D counts the days of the year, not of the month.', instead: swap('D', 'd') });
+    slips.push({
+      message: 'D counts the days of the year, not of the month.',
+      instead: swap('D', 'd'),
+    });
   }
   if ((has('h') || has('K')) && !(has('a') || has('b'))) {
     slips.push({
-      message: 'h counts to 12 and the pattern has no am or pm (a): afternoons would read as mornings.',
+      message:
+        'h counts to 12 and the pattern has no am or pm (a): afternoons would read as mornings.',
       instead: swap('[hK]', 'H'),
     });
   }

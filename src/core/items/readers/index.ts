@@ -6,4 +6,13 @@
 
 export { refusal } from './json';
 export { type ReadWatch, read } from './read';
-export type { DocumentPort, Encoding, ItemsRead, Reader, ReadPorts, ReadTask } from './reader';
+export type {
+  DocumentPort,
+  Encoding,
+  ItemsRead,
+  ListPlace,
+  Reader,
+  ReadPorts,
+  ReadTask,
+} from './reader';
+export type { SqlitePort } from './sqlite';

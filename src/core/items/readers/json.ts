@@ -21,6 +21,7 @@ import {
 } from '../json-scan';
 import { findJsonFault, positionAt } from '../json-strict';
 import { Shapes } from '../shape';
+import { namedItems } from './named-items';
 import { DigitKeeper } from './numbers';
 import { itemsAtPath } from './path';
 import type { ItemsRead, Reader, ReadTask } from './reader';
@@ -80,11 +81,15 @@ export const json: Reader = {
     const at = listPath(list.path);
     if (items.length === 0) return failed(itemFindings.listEmpty(task.file, at));
     const gathered = taken?.shapes;
+    const places = scan.lists
+      .filter((each) => each.holds === 'records' && each.elementCount > 0)
+      .map((each) => ({ at: listPath(each.path), count: each.elementCount }));
     return ok({
       format: 'json',
       at,
       items,
       findings: keeper.findings(task.file),
+      places,
       ...(gathered && { gathered }),
     });
   },
@@ -126,11 +131,19 @@ function isJsonAround(text: string, lists: readonly ListFound[], keeper: DigitKe
   }
 }
 
-/** A document that is one record is a list of one; anything else has no items. */
+/**
+ * A record whose values are records of a kind holds the items by their names; a document that is
+ * one record is a list of one; anything else has no items.
+ */
 function withoutList(text: string, task: ReadTask): Result<ItemsRead, Finding> {
   const keeper = new DigitKeeper();
   try {
     const root = keeper.parse(text);
+    const named = namedItems(root);
+    if (named !== undefined) {
+      const { at, items } = named;
+      return ok({ format: 'json', at, items, findings: keeper.findings(task.file) });
+    }
     if (isRecord(root) && Object.keys(root).length > 0) {
       return ok({ format: 'json', at: '$', items: [root], findings: keeper.findings(task.file) });
     }

@@ -1,27 +1,78 @@
-import { type Finding, failed, type Json, ok, type Result } from '../../base';
+import { type Finding, failed, isRecord, type Json, ok, type Result } from '../../base';
 import { itemFindings } from '../findings';
 import { asItem, type Item } from '../item';
+import { withName } from './named-items';
 
-/** The items that a JSONPath (RFC 9535) selects. A path to a list itself means its elements. */
+/**
+ * The items that a JSONPath (RFC 9535) selects. A path to a list itself means its elements; values
+ * of a record bring their names with them.
+ */
 export async function itemsAtPath(
   root: Json,
   at: string,
   file: string,
 ): Promise<Result<readonly Item[], Finding>> {
   const { JSONPathError, query } = await import('json-p3');
-  let values: readonly unknown[];
   try {
     // The package types a document as `unknown` values; ours came from JSON.parse.
-    values = query(at, root as never).values();
+    const nodes = [...query(at, root as never)] as unknown as readonly Node[];
+    const only = nodes.length === 1 ? nodes[0]?.value : undefined;
+    if (Array.isArray(only) && only.length > 0) return ok(only.map(asItem));
+    if (nodes.length === 0 || Array.isArray(only))
+      return failed(itemFindings.pathFindsNothing(file, at, howFar(root, at)));
+    const isNamed = /(?:\.\*|\[\s*\*\s*\])\s*$/.test(at);
+    return ok(nodes.map((node) => itemOf(node, isNamed)));
   } catch (error) {
     if (!(error instanceof JSONPathError)) throw error;
     return failed(itemFindings.pathInvalid(file, at, error.message));
   }
-  const found = values as readonly Json[];
-  const only = found.length === 1 ? found[0] : undefined;
-  const elements = Array.isArray(only) ? only : found;
-  if (elements.length === 0) {
-    return failed(itemFindings.pathFindsNothing(file, at, 'No value stands there.'));
+}
+
+interface Node {
+  readonly value: Json;
+  readonly location: readonly (string | number)[];
+}
+
+function itemOf({ value, location }: Node, isNamed: boolean): Item {
+  const name = location.at(-1);
+  return isNamed && typeof name === 'string' && isRecord(value)
+    ? withName(value, name)
+    : asItem(value);
+}
+
+const step =
+  /\.\*|\[\s*\*\s*\]|\.([\p{L}_][\p{L}\p{N}_]*)|\[\s*(?:'((?:[^'\\]|\\.)*)'|"((?:[^"\\]|\\.)*)"|(-?\d+))\s*\]/uy;
+
+/** How far a path of plain steps gets in the document, and what stands there. */
+function howFar(root: Json, at: string): string {
+  let value: Json = root;
+  step.lastIndex = at.indexOf('$') + 1;
+  let reached = at.slice(0, step.lastIndex);
+  for (let found = step.exec(at); found !== null; found = step.exec(at)) {
+    const [, dotted, single, double, index] = found;
+    const name = dotted ?? single ?? double;
+    const next: Json | undefined =
+      name !== undefined
+        ? isRecord(value) && Object.hasOwn(value, name)
+          ? value[name]
+          : undefined
+        : elementsOf(value)[index === undefined ? 0 : Number(index)];
+    if (next === undefined) break;
+    value = next;
+    reached = at.slice(0, step.lastIndex);
   }
-  return ok(elements.map(asItem));
+  return `It gets as far as ${reached}, where there is ${inWords(value)}.`;
+}
+
+const elementsOf = (value: Json): readonly Json[] =>
+  Array.isArray(value) ? value : isRecord(value) ? Object.values(value).map((v) => v ?? null) : [];
+
+function inWords(value: Json): string {
+  if (Array.isArray(value)) return `a list of ${value.length}`;
+  if (!isRecord(value)) return `the value ${JSON.stringify(value).slice(0, 40)}`;
+  const names = Object.keys(value);
+  const listed = names.slice(0, 8).join(', ');
+  return names.length === 0
+    ? 'an empty record'
+    : `a record with ${listed}${names.length > 8 ? ' …' : ''}`;
 }

@@ -2,6 +2,7 @@ import { type Finding, failed, ok, type Result } from '../../base';
 import { itemFindings } from '../findings';
 import type { DocumentPort, ItemsRead, ReadPorts, ReadTask } from './reader';
 import { readerFor } from './registry';
+import { looksLikeSqlite, readSqlite } from './sqlite';
 import { headText, looksBinary, type Opened, sniffEncoding, sniffPicture, wholeText } from './text';
 
 const headBytes = 65_536;
@@ -24,6 +25,8 @@ export async function read(
     return failed(itemFindings.fileTooLarge(task.file, document.sizeBytes, largestBytes));
   }
   const head = await document.bytes(0, Math.min(headBytes, document.sizeBytes));
+  if (looksLikeSqlite(head))
+    return readSqlite(await document.bytes(0, document.sizeBytes), task, watch);
   const picture = sniffPicture(head);
   if (picture !== undefined) return failed(itemFindings.fileIsPicture(task.file, picture));
   const encoding = sniffEncoding(head);

@@ -1,6 +1,7 @@
 import type { Finding, Result } from '../../base';
 import type { Format, Item } from '../item';
 import type { Shapes } from '../shape';
+import type { SqlitePort } from './sqlite';
 
 /** A document as bytes, wherever it stands: a dropped file, a file on disk, a pasted text. */
 export interface DocumentPort {
@@ -21,6 +22,8 @@ export interface ReadPorts {
   pause(): Promise<void>;
   /** From 0 to 1. */
   progress(share: number): void;
+  /** Where databases can be read. */
+  readonly sqlite?: SqlitePort;
 }
 
 export interface ItemsRead {
@@ -31,6 +34,14 @@ export interface ItemsRead {
   readonly findings: readonly Finding[];
   /** Counts for inference, if the task asked for them: items are quickest to look at just parsed. */
   readonly gathered?: Shapes;
+  /** Where else in the document items could be, with how many. */
+  readonly places?: readonly ListPlace[];
+}
+
+/** A list in a document: its JSONPath, or a table's name. */
+export interface ListPlace {
+  readonly at: string;
+  readonly count: number;
 }
 
 export interface ReadTask {

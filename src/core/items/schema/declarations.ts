@@ -59,7 +59,8 @@ function recordText(fields: readonly Field[], indent: string, constant?: Constan
 }
 
 function commentOn(field: Field): string {
-  const pattern = field.decode !== undefined && 'pattern' in field.decode ? field.decode.pattern : '';
+  const pattern =
+    field.decode !== undefined && 'pattern' in field.decode ? field.decode.pattern : '';
   if (pattern !== '') return `A ${field.type} as ${pattern}.`.replaceAll('*/', '*\u200b/');
   if (field.decode !== undefined || /date|time|duration/.test(field.type)) {
     return `A ${field.type}${field.decode === undefined ? ', ISO 8601' : ''}.`;

@@ -1,4 +1,13 @@
-import { type Finding, failed, isRecord, type Json, type JsonRecord, ok, ownValue, type Result } from '../../base';
+import {
+  type Finding,
+  failed,
+  isRecord,
+  type Json,
+  type JsonRecord,
+  ok,
+  ownValue,
+  type Result,
+} from '../../base';
 import type { Decoding, Field, ScalarName, ValueType } from '../../values';
 import { typeDecoded } from '../decoding';
 import { itemFindings } from '../findings';
@@ -143,11 +152,15 @@ class SchemaReader {
     const ref = ownValue(schema, '$ref');
     if (typeof ref === 'string' && !seen.includes(ref)) {
       const target = this.target(ref);
-      if (target !== undefined) return { ...this.resolved(target, [...seen, ref]), ...without(schema, '$ref') };
+      if (target !== undefined)
+        return { ...this.resolved(target, [...seen, ref]), ...without(schema, '$ref') };
     }
     const all = ownValue(schema, 'allOf');
     if (!Array.isArray(all)) return withoutNullChoice(schema, (each) => this.resolved(each, seen));
-    return all.filter(isRecord).map((each) => this.resolved(each, seen)).reduce(together, without(schema, 'allOf'));
+    return all
+      .filter(isRecord)
+      .map((each) => this.resolved(each, seen))
+      .reduce(together, without(schema, 'allOf'));
   }
 
   private target(ref: string): JsonRecord | undefined {
@@ -172,10 +185,15 @@ function keyOf(step: string): string {
 }
 
 /** `anyOf: [X, null]`, the other way to say that a value may be missing, as X with null. */
-function withoutNullChoice(schema: JsonRecord, resolve: (schema: JsonRecord) => JsonRecord): JsonRecord {
+function withoutNullChoice(
+  schema: JsonRecord,
+  resolve: (schema: JsonRecord) => JsonRecord,
+): JsonRecord {
   const choice = ownValue(schema, 'anyOf') ?? ownValue(schema, 'oneOf');
   if (!Array.isArray(choice)) return schema;
-  const [value, ...others] = choice.filter((each) => isRecord(each) && ownValue(each, 'type') !== 'null');
+  const [value, ...others] = choice.filter(
+    (each) => isRecord(each) && ownValue(each, 'type') !== 'null',
+  );
   if (others.length > 0 || !isRecord(value) || choice.length === 1) return schema;
   const resolved = resolve(value);
   return { ...resolved, type: [...typesOf(resolved), 'null'] };
@@ -201,7 +219,8 @@ function propertiesOf(schema: JsonRecord): JsonRecord {
   return isRecord(properties) ? properties : {};
 }
 
-const isObjectSchema = (schema: JsonRecord): boolean => Object.keys(propertiesOf(schema)).length > 0;
+const isObjectSchema = (schema: JsonRecord): boolean =>
+  Object.keys(propertiesOf(schema)).length > 0;
 
 const allowsNull = (schema: JsonRecord): boolean => {
   const type = ownValue(schema, 'type');
@@ -212,7 +231,8 @@ const allowsNull = (schema: JsonRecord): boolean => {
 function typesOf(schema: JsonRecord): string[] {
   const type = ownValue(schema, 'type');
   if (typeof type === 'string') return [type];
-  if (Array.isArray(type)) return type.filter((each) => typeof each === 'string' && each !== 'null') as string[];
+  if (Array.isArray(type))
+    return type.filter((each) => typeof each === 'string' && each !== 'null') as string[];
   const constant = ownValue(schema, 'const');
   const listed = ownValue(schema, 'enum');
   const values = constant !== undefined ? [constant] : Array.isArray(listed) ? listed : [];
@@ -242,14 +262,17 @@ function textType(schema: JsonRecord): ScalarName {
   if (media === 'text/css') return 'colour';
   if (typeof media === 'string' && media.startsWith('image/')) return 'image';
   const format = ownValue(schema, 'format');
-  return (typeof format === 'string' && Object.hasOwn(byFormat, format) && byFormat[format]) || 'text';
+  return (
+    (typeof format === 'string' && Object.hasOwn(byFormat, format) && byFormat[format]) || 'text'
+  );
 }
 
 function decodingOf(value: Json | undefined): Decoding | undefined {
   if (!isRecord(value)) return undefined;
   const pattern = ownValue(value, 'pattern');
   const locale = ownValue(value, 'locale');
-  if (typeof pattern === 'string') return { pattern, ...(typeof locale === 'string' && { locale }) };
+  if (typeof pattern === 'string')
+    return { pattern, ...(typeof locale === 'string' && { locale }) };
   const epoch = ownValue(value, 'epoch');
   if (epoch === 'seconds' || epoch === 'milliseconds') return { epoch };
   const decimal = ownValue(value, 'decimal');
@@ -293,4 +316,3 @@ const refName = (schema: JsonRecord): string | undefined => {
 
 const nameOf = (file: string): string =>
   file.replace(/^.*[\\/]/, '').replace(/(?:\.schema)?\.json$/i, '') || 'item';
-

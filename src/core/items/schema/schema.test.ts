@@ -7,7 +7,9 @@ import { type Field, scalarNames, type ValueType } from '../../values';
 import { infer } from '../infer';
 import { dataClasses, declarations, itemsSchema, readSchema, type TypeShape } from '.';
 
-const ajv = addFormats(new Ajv({ strict: true, allowUnionTypes: true, ownProperties: true, keywords: ['x-yarncard'] }));
+const ajv = addFormats(
+  new Ajv({ strict: true, allowUnionTypes: true, ownProperties: true, keywords: ['x-yarncard'] }),
+);
 
 const scalar = fc.constantFrom(...scalarNames).map((type) => ({ type }) as ValueType);
 const name = fc.oneof(
@@ -64,7 +66,10 @@ describe('JSON Schema', () => {
       { name: 'tool/small', value: 'tool', fields: [text('kind'), text('wood')] },
     ];
     const schema = JSON.parse(JSON.stringify(itemsSchema('stock', types, 'kind')));
-    expect(readSchema(schema, 's.json')).toEqual({ ok: true, value: { types, discriminator: 'kind' } });
+    expect(readSchema(schema, 's.json')).toEqual({
+      ok: true,
+      value: { types, discriminator: 'kind' },
+    });
     const isValid = ajv.compile(schema);
     expect(isValid({ kind: 'skein', fibre: 'wool' })).toBe(true);
     expect(isValid({ kind: 'tool', fibre: 'wool' })).toBe(false);
@@ -72,10 +77,18 @@ describe('JSON Schema', () => {
 
   test('names and decodings of our own come back, and the schema is of the items as they come', () => {
     const fields: Field[] = [
-      { name: 'dyed', from: 'dyed_on', type: 'date', required: true, decode: { pattern: 'd.M.yyyy' } },
+      {
+        name: 'dyed',
+        from: 'dyed_on',
+        type: 'date',
+        required: true,
+        decode: { pattern: 'd.M.yyyy' },
+      },
       { name: 'left', from: 'stock', type: 'integer', required: false },
     ];
-    const schema = JSON.parse(JSON.stringify(itemsSchema('s', [{ name: 's', value: null, fields }], null)));
+    const schema = JSON.parse(
+      JSON.stringify(itemsSchema('s', [{ name: 's', value: null, fields }], null)),
+    );
     expect(ajv.compile(schema)({ dyed_on: '2.3.2026', stock: null })).toBe(true);
     const read = readSchema(schema, 's.json');
     expect(read.ok && sameFields(read.value.types[0]?.fields ?? [])).toEqual(sameFields(fields));
@@ -86,10 +99,18 @@ describe('JSON Schema', () => {
       openapi: '3.1.0',
       components: {
         schemas: {
-          Maker: { type: 'object', required: ['name'], properties: { name: { type: 'string' }, of: { $ref: '#/components/schemas/Maker' } } },
+          Maker: {
+            type: 'object',
+            required: ['name'],
+            properties: { name: { type: 'string' }, of: { $ref: '#/components/schemas/Maker' } },
+          },
           Skein: {
             allOf: [
-              { type: 'object', required: ['id'], properties: { id: { type: 'string', format: 'uri' } } },
+              {
+                type: 'object',
+                required: ['id'],
+                properties: { id: { type: 'string', format: 'uri' } },
+              },
               {
                 properties: {
                   maker: { $ref: '#/components/schemas/Maker' },
@@ -117,17 +138,33 @@ describe('JSON Schema', () => {
   });
 
   test('a document without a type in it is said to be that', () => {
-    expect(readSchema({ a: 1 }, 'x.json')).toMatchObject({ ok: false, error: { code: 'no-schema' } });
+    expect(readSchema({ a: 1 }, 'x.json')).toMatchObject({
+      ok: false,
+      error: { code: 'no-schema' },
+    });
   });
 
   test('no JSON makes reading throw', () => {
-    const keyword = fc.constantFrom('properties', '$ref', 'type', 'allOf', 'anyOf', 'oneOf', 'items', '$defs', 'required', 'const');
+    const keyword = fc.constantFrom(
+      'properties',
+      '$ref',
+      'type',
+      'allOf',
+      'anyOf',
+      'oneOf',
+      'items',
+      '$defs',
+      'required',
+      'const',
+    );
     const odd = fc.letrec<{ node: Json }>((tie) => ({
       node: fc.oneof(
         { maxDepth: 4 },
         fc.constantFrom('#', '#/$defs/a', '#/properties/a', 'object', 'array', null, 3),
         fc.array(tie('node'), { maxLength: 3 }),
-        fc.dictionary(fc.oneof(keyword, fc.constant('a')), tie('node'), { maxKeys: 4 }).map((each) => each as JsonRecord),
+        fc
+          .dictionary(fc.oneof(keyword, fc.constant('a')), tie('node'), { maxKeys: 4 })
+          .map((each) => each as JsonRecord),
       ),
     })).node;
     fc.assert(fc.property(odd, (document) => void readSchema(document, 'x.json')));
@@ -140,12 +177,12 @@ interface Without {
 }
 
 /** Values that leave no doubt of their type: fractions for numbers, something in every list. */
-function valueOf(type: ValueType, without: Without): Json {
+function exampleOf(type: ValueType, without: Without): Json {
   switch (type.type) {
     case 'record':
       return itemOf(type.fields, without);
     case 'list':
-      return [valueOf(type.of, without), valueOf(type.of, { left: -1 })];
+      return [exampleOf(type.of, without), exampleOf(type.of, { left: -1 })];
     case 'integer':
       return 7;
     case 'number':
@@ -161,7 +198,7 @@ function itemOf(fields: readonly Field[], without: Without): JsonRecord {
   const entries: [string, Json][] = [];
   for (const field of fields) {
     if (!field.required && without.left-- === 0) continue;
-    entries.push([field.name, valueOf(field, without)]);
+    entries.push([field.name, exampleOf(field, without)]);
   }
   return Object.fromEntries(entries);
 }
@@ -178,7 +215,9 @@ function itemsOfType(fields: readonly Field[]): JsonRecord[] {
 }
 
 test('items made from a known type give that type back, and are valid against its schema', () => {
-  const known = fc.constantFrom('text', 'integer', 'number', 'boolean').map((type) => ({ type }) as ValueType);
+  const known = fc
+    .constantFrom('text', 'integer', 'number', 'boolean')
+    .map((type) => ({ type }) as ValueType);
   const nested = fc.letrec<{ type: ValueType }>((tie) => ({
     type: fc.oneof(
       { depthSize: 'small' },
@@ -193,8 +232,13 @@ test('items made from a known type give that type back, and are valid against it
       const { types } = atOnce(infer(items, 'x'));
       const found = types[0]?.fields.map(({ missingCount: _, ...field }) => field);
       expect(sameFields(found ?? [])).toEqual(sameFields(fields));
-      const isValid = ajv.compile(JSON.parse(JSON.stringify(itemsSchema('x', [{ name: 'x', value: null, fields }], null))));
-      for (const item of items) expect(isValid(JSON.parse(JSON.stringify(item))), JSON.stringify(isValid.errors)).toBe(true);
+      const isValid = ajv.compile(
+        JSON.parse(JSON.stringify(itemsSchema('x', [{ name: 'x', value: null, fields }], null))),
+      );
+      for (const item of items)
+        expect(isValid(JSON.parse(JSON.stringify(item))), JSON.stringify(isValid.errors)).toBe(
+          true,
+        );
     }),
     { numRuns: 60 },
   );
@@ -205,7 +249,12 @@ test('declarations in TypeScript', () => {
     { name: 'kind', type: 'text', required: true },
     { name: 'first name', type: 'text', required: false },
     { name: 'on', type: 'date', required: true, decode: { pattern: 'd.M.yyyy' } },
-    { name: 'lots', type: 'list', required: true, of: { type: 'record', fields: [{ name: 'n', type: 'integer', required: true }] } },
+    {
+      name: 'lots',
+      type: 'list',
+      required: true,
+      of: { type: 'record', fields: [{ name: 'n', type: 'integer', required: true }] },
+    },
   ];
   const types = [
     { name: 'skein', value: 'skein', fields },

@@ -90,7 +90,10 @@ function fieldSchema(field: Field): JsonRecord {
     },
   };
   const read = decode === undefined ? schemaOf(field) : beforeDecoding;
-  return { ...mayBeNull(read, decode === undefined && field.required), ...annotation } as JsonRecord;
+  return {
+    ...mayBeNull(read, decode === undefined && field.required),
+    ...annotation,
+  } as JsonRecord;
 }
 
 const beforeDecoding: JsonRecord = { type: ['string', 'number', 'boolean'] };

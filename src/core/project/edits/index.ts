@@ -1,14 +1,54 @@
 /** Every change that a person can make to a project: one function an edit, grouped by what it changes. */
-import { rename, setKey } from './general';
+import { rename } from './general';
 import { arrangeAs, choose } from './lists';
+import {
+  addSet,
+  addSource,
+  importAgain,
+  itemsChanged,
+  mergeTypes,
+  removeSet,
+  removeSource,
+  renameSource,
+  replaceSource,
+  setKey,
+  splitTypes,
+} from './sources';
 import { addTemplate, bind, freePartId, insert, remove, restyle } from './templates';
+import {
+  addField,
+  decodeField,
+  removeField,
+  renameField,
+  renameType,
+  requireField,
+  retypeField,
+} from './types';
 
 export type { Edit } from './edit';
+export type { FieldPlace } from './types';
 export { freePartId };
 
 export const edits = {
   rename,
   setKey,
+  renameSource,
+  addSource,
+  removeSource,
+  replaceSource,
+  itemsChanged,
+  addSet,
+  removeSet,
+  importAgain,
+  splitTypes,
+  mergeTypes,
+  addField,
+  renameField,
+  retypeField,
+  requireField,
+  decodeField,
+  removeField,
+  renameType,
   choose,
   arrangeAs,
   addTemplate,

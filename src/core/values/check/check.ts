@@ -195,7 +195,8 @@ const writable = (name: string | undefined): string | undefined =>
 const listed = (names: readonly string[]): string =>
   names.length === 0 ? 'none' : names.slice(0, 8).join(', ') + (names.length > 8 ? ' …' : '');
 
-const isPlainName = (name: string): boolean =>
+/** Whether a name can be written in an expression as it is, without quotes. */
+export const isPlainName = (name: string): boolean =>
   /^[\p{ID_Start}$_][\p{ID_Continue}$]*$/u.test(name) && !reserved.has(name);
 
 const reserved = new Set(

@@ -1,7 +1,9 @@
 import { useEffect, useState } from 'react';
 import type { Entry } from '../../../core/lists';
 import { draftTemplate, edits, type ItemType, type Project, withId } from '../../../core/project';
+import { plainLook } from '../../../engine';
 import { MenuButton, type MenuEntry } from '../../shared/controls';
+import { useCurrent } from '../../shared/current';
 import { make } from '../../shared/editing';
 import { goWithin } from '../../shared/route';
 import { RowPicture } from '../../shared/row-picture';
@@ -11,7 +13,7 @@ import { engine, useProject, useSession } from '../../shared/session';
 export default function Choices() {
   const project = useProject();
   const { view } = useSession();
-  const list = project?.lists[0];
+  const list = useCurrent()?.list;
   if (project === undefined || list === undefined) return null;
   const types = project.types.filter((type) => type.source === list.source);
   const chosen = (type: string) => list.choices.find((choice) => choice.type === type);
@@ -146,7 +148,8 @@ async function chooseNew(
   project: Project,
   onChoose: (template: string) => void,
 ): Promise<void> {
-  const items = await engine().itemsIn(type.source, { from: 0, to: 400 });
+  const { rows } = await engine().rows(type.source, plainLook, { from: 0, to: 400 });
+  const items = rows.map((row) => row.item);
   const taken = project.templates.map((template) => template.id);
   const template = draftTemplate(type, items, taken);
   if (make(edits.addTemplate(template)) === undefined) onChoose(template.id);

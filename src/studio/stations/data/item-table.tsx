@@ -1,13 +1,16 @@
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
-import { isRecord, type Json, ownValue } from '../../../core/base';
 import type { Item } from '../../../core/items';
-import type { ItemType, Source } from '../../../core/project';
-import { type Field, fieldNamed, fieldsOfAll, typeInWords } from '../../../core/values';
-import type { Range } from '../../../engine';
+import { edits, type ItemType, ownSet, type Source } from '../../../core/project';
+import { fieldAtPath, fieldsOfAll } from '../../../core/values';
+import type { Range, TableLook } from '../../../engine';
 import { handItem } from '../../shared/at-hand';
-import { goWithin, useRoute } from '../../shared/route';
+import { make } from '../../shared/editing';
 import { engine, useSession } from '../../shared/session';
-import { TypeMark } from '../../shared/typed';
+import { Cell } from './cell';
+import { ColumnHead } from './column-head';
+import { type Column, columnsFor, rangeAcross, valueIn, widthOf } from './columns';
+import { pasteBlock, typeInto } from './typing';
+import { useRows } from './use-rows';
 
 const rowPx = 26;
 const overscan = 5;
@@ -16,27 +19,36 @@ const highestPx = 12_000_000;
 interface ItemTableProps {
   readonly source: Source;
   readonly types: readonly ItemType[];
+  readonly look: TableLook;
+  readonly onLook: (look: TableLook) => void;
+  /** Whether the items can be changed here. */
+  readonly isTyped: boolean;
+  readonly set: string;
 }
 
 /** All items as they are; only the rows in sight are in the page. */
-export function ItemTable({ source, types }: ItemTableProps) {
-  const columns = useMemo(() => fieldsOfAll(types), [types]);
-  const { view, atHand } = useSession();
-  const { route } = useRoute();
-  const field = route.page === 'project' ? route.field : undefined;
-  const itemCount = view?.itemCount ?? 0;
+export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTableProps) {
+  const [open, setOpen] = useState<ReadonlySet<string>>(new Set());
+  const [hidden, setHidden] = useState<ReadonlySet<string>>(new Set());
+  const [own, setOwn] = useState<Readonly<Record<string, number>>>({});
+  const columns = useMemo(
+    () => columnsFor(fieldsOfAll(types), open, hidden),
+    [types, open, hidden],
+  );
+  const atHand = useSession((session) => session.atHand);
   const host = useRef<HTMLElement>(null);
   const [range, setRange] = useState<Range>({ from: 0, to: 24 });
-  const rows = useItems(source.id, range, itemCount);
-  const hasRows = rows.length > 0;
+  const shown = useRows(source.id, look, range);
+  const { count } = shown;
+  const hasRows = shown.rows.length > 0;
   // biome-ignore lint/correctness/useExhaustiveDependencies: the first rows settle the widths, not those scrolled to
-  const widths = useMemo(
-    () => columns.map((column) => widthOf(column, rows.slice(0, 30))),
-    [columns, hasRows],
-  );
+  const widths = useMemo(() => {
+    const sample = shown.rows.slice(0, 30).map((row) => row.item);
+    return columns.map((column) => own[column.id] ?? widthOf(column, sample));
+  }, [columns, hasRows, own]);
   const [across, setAcross] = useState<Range>({ from: 0, to: 8 });
   // Past what an element can be high, a px of the scroll bar stands for more than one.
-  const scale = Math.max(1, (itemCount * rowPx) / highestPx);
+  const scale = Math.max(1, (count * rowPx) / highestPx);
   const see = () => {
     const {
       scrollTop = 0,
@@ -45,7 +57,7 @@ export function ItemTable({ source, types }: ItemTableProps) {
       clientWidth = 700,
     } = host.current ?? {};
     const from = Math.max(0, Math.floor((scrollTop * scale) / rowPx) - overscan);
-    const to = Math.min(itemCount, from + Math.ceil(clientHeight / rowPx) + 2 * overscan);
+    const to = Math.min(count, from + Math.ceil(clientHeight / rowPx) + 2 * overscan);
     setRange((before) => (before.from === from && before.to === to ? before : { from, to }));
     const columnsSeen = rangeAcross(widths, scrollLeft, scrollLeft + clientWidth);
     setAcross((before) =>
@@ -53,7 +65,8 @@ export function ItemTable({ source, types }: ItemTableProps) {
     );
   };
   // biome-ignore lint/correctness/useExhaustiveDependencies: another count or other widths show other cells
-  useEffect(see, [itemCount, widths]);
+  useEffect(see, [count, widths]);
+  const typeAt = (item: Item) => typeOf(types, source, item);
   return (
     <section
       ref={host}
@@ -62,121 +75,90 @@ export function ItemTable({ source, types }: ItemTableProps) {
       aria-label="Items"
       className="min-h-0 overflow-auto"
       onScroll={see}
+      onPaste={(event) => {
+        if (!isTyped || event.target instanceof HTMLInputElement) return;
+        const text = event.clipboardData.getData('text');
+        event.preventDefault();
+        event.stopPropagation();
+        void pasteBlock({ source, set, columns, text, from: atHand?.item ?? 0 });
+      }}
     >
       <table
         className="table-fixed border-separate border-spacing-0 text-sm"
         style={{ width: widths.reduce((sum, width) => sum + width, 0) }}
-        aria-rowcount={itemCount + 1}
+        aria-rowcount={count + 1}
       >
         <colgroup>
           {columns.map((column, index) => (
-            <col key={column.name} style={{ width: widths[index] }} />
+            <col key={column.id} style={{ width: widths[index] }} />
           ))}
         </colgroup>
         <thead className="sticky top-0 z-10 bg-wool">
           <tr>
-            {columns.map((column) => (
-              <th
-                key={column.name}
-                scope="col"
-                className="border-b border-ink px-2 py-1 text-start align-top font-normal"
-              >
-                <button
-                  type="button"
-                  className="block w-full truncate text-start"
-                  aria-pressed={column.name === field}
-                  onClick={() =>
-                    goWithin({ field: column.name === field ? undefined : column.name }, 'replace')
-                  }
-                >
-                  <span
-                    className={column.name === field ? 'font-semibold text-woad' : 'font-semibold'}
-                  >
-                    {column.name}
-                  </span>
-                  <span className="flex items-center gap-1.5 text-ash">
-                    <TypeMark type={column} />
-                    {column.name === source.key ? 'key, ' : ''}
-                    {typeInWords(column)}
-                    {column.required ? '' : ', not in all'}
-                  </span>
-                </button>
-              </th>
+            {columns.map((column, index) => (
+              <ColumnHead
+                key={column.id}
+                {...{ column, source, look, onLook }}
+                isSeen={index >= across.from && index < across.to}
+                widthPx={widths[index] ?? 80}
+                onWidth={(px) => setOwn((before) => ({ ...before, [column.id]: px }))}
+                onHide={() => setHidden((before) => new Set(before).add(column.id))}
+                onOpen={() => setOpen((before) => new Set(before).add(column.id))}
+                onClose={
+                  column.path.length > 1
+                    ? () => setOpen((before) => without(before, column.path.slice(0, -1).join('.')))
+                    : undefined
+                }
+                onShowAll={hidden.size > 0 ? () => setHidden(new Set()) : undefined}
+              />
             ))}
           </tr>
         </thead>
         <tbody>
-          <Spacer heightPx={(rows.from * rowPx) / scale} columns={columns.length} />
-          {rows.map((item, offset) => {
-            const position = rows.from + offset;
-            const type = typeOf(types, source, item);
-            return (
-              <ItemRow
-                key={position}
-                {...{ item, position, columns, across, type }}
-                isAtHand={position === atHand?.item}
-              />
-            );
-          })}
+          <Spacer heightPx={(shown.from * rowPx) / scale} columns={columns.length} />
+          {shown.rows.map(({ item, position }, offset) => (
+            <ItemRow
+              key={position}
+              {...{ item, position, columns, across }}
+              row={shown.from + offset}
+              type={typeAt(item)}
+              isAtHand={position === atHand?.item}
+              typing={isTyped ? { source, set } : undefined}
+            />
+          ))}
           <Spacer
-            heightPx={(Math.max(0, itemCount - rows.from - rows.length) * rowPx) / scale}
+            heightPx={(Math.max(0, count - shown.from - shown.rows.length) * rowPx) / scale}
             columns={columns.length}
           />
         </tbody>
       </table>
+      {isTyped && (
+        <button
+          type="button"
+          className="px-3 py-1 text-sm text-woad underline"
+          onClick={() => void addItem(source, types, set)}
+        >
+          Add an item
+        </button>
+      )}
     </section>
   );
 }
 
-/** The columns that touch the stretch from `left` to `right`. */
-function rangeAcross(widths: readonly number[], left: number, right: number): Range {
-  let x = 0;
-  let from = 0;
-  let to = 0;
-  for (const [index, width] of widths.entries()) {
-    if (x + width <= left) from = index + 1;
-    if (x < right) to = index + 1;
-    x += width;
-  }
-  return { from, to };
+function without(of: ReadonlySet<string>, id: string): ReadonlySet<string> {
+  const left = new Set(of);
+  left.delete(id);
+  return left;
 }
 
-const charPx = 6.8;
-const mostChars = 30;
-
-/** By the first items, then fixed: a table that measures its cells lays out anew at every scroll. */
-function widthOf(column: Field, sample: readonly Item[]): number {
-  const chars = sample.map((item) => shownLength(ownValue(item, column.name)));
-  const head = Math.max(
-    column.name.length + 1,
-    typeInWords(column).length + (column.required ? 9 : 16),
-  );
-  return 20 + charPx * Math.max(head, ...chars.map((length) => Math.min(length, mostChars)));
-}
-
-function shownLength(value: Json | undefined): number {
-  if (value === undefined || value === null) return 'missing'.length;
-  return typeof value === 'object' ? nestedInWords(value).length : String(value).length;
-}
-
-type Rows = readonly Item[] & { readonly from: number };
-
-const noRows: Rows = Object.assign([], { from: 0 });
-
-/** The items of a range; those before stay until the next have come. */
-function useItems(source: string, range: Range, itemCount: number): Rows {
-  const [rows, setRows] = useState<Rows>(noRows);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another count means other items
-  useEffect(() => {
-    let isLatest = true;
-    void engine()
-      .itemsIn(source, range)
-      .then((items) => isLatest && setRows(Object.assign(items.slice(), { from: range.from })));
-    return () => {
-      isLatest = false;
-    };
-  }, [source, range, itemCount]);
-  return rows;
+async function addItem(source: Source, types: readonly ItemType[], set: string): Promise<void> {
+  const { discriminator } = source;
+  const value = types[0]?.value;
+  const item = discriminator !== null && value != null ? { [discriminator]: value } : {};
+  const at = useSession.getState().view?.itemCount ?? 0;
+  const revision = await engine().change(source.id, set, { kind: 'add', at, items: [item] });
+  make(edits.itemsChanged(source.id, revision, 'Add an item'));
+  if (set === ownSet) void handItem(at);
 }
 
 function Spacer({ heightPx, columns }: { readonly heightPx: number; readonly columns: number }) {
@@ -201,58 +183,34 @@ function typeOf(
 interface ItemRowProps {
   readonly item: Item;
   readonly position: number;
-  readonly columns: readonly Field[];
+  readonly row: number;
+  readonly columns: readonly Column[];
   /** The columns in sight; the others are one empty cell on either side. */
   readonly across: Range;
   readonly type: ItemType | undefined;
   readonly isAtHand: boolean;
+  readonly typing: { readonly source: Source; readonly set: string } | undefined;
 }
 
-const ItemRow = memo(({ item, position, columns, across, type, isAtHand }: ItemRowProps) => (
-  <tr
-    aria-rowindex={position + 2}
-    className={`h-[26px] cursor-default ${isAtHand ? 'bg-chosen' : 'hover:bg-paper'}`}
-    onClick={() => void handItem(position)}
-  >
-    {across.from > 0 && <td colSpan={across.from} className="border-b border-rule" />}
-    {columns.slice(across.from, across.to).map((column) => {
-      // Only a field of the item's own type can be missing.
-      const isOwn = type === undefined || fieldNamed(type.fields, column.name) !== undefined;
-      return <Cell key={column.name} value={ownValue(item, column.name)} isOwn={isOwn} />;
-    })}
-    {across.to < columns.length && (
-      <td colSpan={columns.length - across.to} className="border-b border-rule" />
-    )}
-  </tr>
-));
-
-function Cell({ value, isOwn }: { readonly value: Json | undefined; readonly isOwn: boolean }) {
-  const look = 'truncate border-b border-rule px-2';
-  if (value === undefined && !isOwn) return <td className={look} />;
-  if (value === undefined || value === null)
-    return <td className={`${look} text-madder italic`}>missing</td>;
-  if (value === '') return <td className={`${look} text-ash italic`}>empty</td>;
-  if (typeof value === 'number')
-    return <td className={`${look} text-end tabular-nums`}>{value}</td>;
-  if (typeof value === 'string') {
-    return (
-      <td className={look} dir="auto">
-        {value.slice(0, 200)}
-      </td>
-    );
-  }
-  if (typeof value === 'boolean') return <td className={look}>{String(value)}</td>;
-  return <td className={`${look} text-ash`}>{nestedInWords(value)}</td>;
-}
-
-function nestedInWords(value: Json): string {
-  if (Array.isArray(value)) return `${value.length} in list`;
-  if (!isRecord(value)) return '';
-  const inside = Object.entries(value).slice(0, 3);
-  return inside
-    .map(
-      ([name, each]) =>
-        `${name}: ${typeof each === 'object' && each !== null ? '…' : String(each)}`,
-    )
-    .join(', ');
-}
+const ItemRow = memo(
+  ({ item, position, row, columns, across, type, isAtHand, typing }: ItemRowProps) => (
+    <tr
+      aria-rowindex={row + 2}
+      className={`h-[26px] cursor-default ${isAtHand ? 'bg-chosen' : 'hover:bg-paper'}`}
+      onClick={() => void handItem(position)}
+    >
+      {across.from > 0 && <td colSpan={across.from} className="border-b border-rule" />}
+      {columns.slice(across.from, across.to).map((column) => (
+        <Cell
+          key={column.id}
+          value={valueIn(item, column.path)}
+          isOwn={type === undefined || fieldAtPath(type.fields, column.path) !== undefined}
+          onType={typing && ((text) => void typeInto({ ...typing, column, position, text, type }))}
+        />
+      ))}
+      {across.to < columns.length && (
+        <td colSpan={columns.length - across.to} className="border-b border-rule" />
+      )}
+    </tr>
+  ),
+);

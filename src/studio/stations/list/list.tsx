@@ -2,6 +2,7 @@ import { cellSum } from '../../../core/layout';
 import type { Arrangement } from '../../../core/lists';
 import { edits } from '../../../core/project';
 import { ChoiceChips, NumberField, Row } from '../../shared/controls';
+import { useCurrent } from '../../shared/current';
 import { make } from '../../shared/editing';
 import { useProject, useSession } from '../../shared/session';
 import { useWindow } from '../../shared/window-settings';
@@ -12,7 +13,7 @@ export default function List() {
   const project = useProject();
   const { view } = useSession();
   const { device } = useWindow();
-  const list = project?.lists[0];
+  const list = useCurrent()?.list;
   if (project === undefined || list === undefined) return null;
   const { arrangement } = list;
   const set = (next: Arrangement) => make(edits.arrangeAs(list.id, next));

@@ -1,0 +1,83 @@
+import { type Finding, failed, type Json, ok, type Result } from '../../base';
+import { itemFindings } from '../findings';
+import type { Item } from '../item';
+import type { ItemsRead, ReadPorts, ReadTask } from './reader';
+
+/** An SQLite database that was opened; `query` throws with SQLite's own words. */
+export interface SqliteDatabase {
+  query(select: string): { readonly columns: readonly string[]; readonly rows: SqliteRows };
+  close(): void;
+}
+
+type SqliteRows = readonly (readonly (number | string | bigint | Uint8Array | null)[])[];
+
+/** Opens the bytes of a database; throws where they are none. */
+export type SqlitePort = (bytes: Uint8Array) => Promise<SqliteDatabase>;
+
+/** The first 16 bytes of every SQLite 3 file. Source: SQLite file format, 1.3. */
+const magic = 'SQLite format 3\0';
+
+export function looksLikeSqlite(head: Uint8Array): boolean {
+  return [...magic].every((char, at) => head[at] === char.charCodeAt(0));
+}
+
+/** Rows of a table or of a `SELECT` (in `task.at`); without one, of the table with the most rows. */
+export async function readSqlite(
+  bytes: Uint8Array,
+  task: ReadTask,
+  ports: ReadPorts,
+): Promise<Result<ItemsRead, Finding>> {
+  if (ports.sqlite === undefined) return failed(itemFindings.fileIsBinary(task.file));
+  let database: SqliteDatabase | undefined;
+  try {
+    database = await ports.sqlite(bytes);
+    const tables = tablesOf(database);
+    const at = task.at ?? tables[0]?.at;
+    if (at === undefined) return failed(itemFindings.noTable(task.file));
+    const isSelect = /^\s*(?:select|with)\b/i.test(at);
+    if (!isSelect && !tables.some((table) => table.at === at))
+      return failed(
+        itemFindings.noSuchTable(
+          task.file,
+          at,
+          tables.map((table) => table.at),
+        ),
+      );
+    const { columns, rows } = database.query(isSelect ? at : `SELECT * FROM ${quoted(at)}`);
+    if (rows.length === 0) return failed(itemFindings.listEmpty(task.file, at));
+    const items = rows.map((row) => itemOf(columns, row));
+    return ok({ format: 'sqlite', at, items, findings: [], places: tables });
+  } catch (error) {
+    const wrong = error instanceof Error ? error.message : String(error);
+    return failed(itemFindings.sqliteFails(task.file, wrong));
+  } finally {
+    database?.close();
+  }
+}
+
+function tablesOf(database: SqliteDatabase) {
+  const { rows } = database.query(
+    "SELECT name FROM sqlite_schema WHERE type IN ('table', 'view') AND name NOT LIKE 'sqlite\\_%' ESCAPE '\\'",
+  );
+  return rows
+    .map(([name]) => String(name))
+    .map((at) => ({ at, count: countOf(database, at) }))
+    .sort((a, b) => b.count - a.count);
+}
+
+const countOf = (database: SqliteDatabase, table: string): number =>
+  Number(database.query(`SELECT count(*) FROM ${quoted(table)}`).rows[0]?.[0] ?? 0);
+
+const quoted = (name: string): string => `"${name.replaceAll('"', '""')}"`;
+
+function itemOf(columns: readonly string[], row: SqliteRows[number]): Item {
+  return Object.fromEntries(columns.map((name, at) => [name, jsonOf(row[at] ?? null)]));
+}
+
+/** Whole numbers that a double can't hold stay texts with every digit; bytes are told by their number. */
+function jsonOf(value: SqliteRows[number][number]): Json {
+  if (value instanceof Uint8Array) return `${value.length} bytes`;
+  if (typeof value !== 'bigint') return value;
+  const number = Number(value);
+  return Number.isSafeInteger(number) ? number : String(value);
+}

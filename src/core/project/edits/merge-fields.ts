@@ -1,0 +1,55 @@
+import type { FieldFound } from '../../items';
+import type { Field, ValueType } from '../../values';
+import type { ItemType } from '../project';
+
+/**
+ * The fields of a type after its items came again: new ones join, ones that are gone may be
+ * missing, and types widen where the values no longer fit.
+ */
+export function mergedFields(type: ItemType, found: readonly FieldFound[]): readonly Field[] {
+  const byName = new Map(found.map((field) => [field.name, field]));
+  const kept = type.fields.map((field) => {
+    const raw = field.from ?? field.name;
+    const now = byName.get(raw);
+    byName.delete(raw);
+    return now === undefined ? { ...field, required: false } : merged(field, now);
+  });
+  const leftOut = new Set(type.leftOut);
+  const added = [...byName.values()]
+    .filter((field) => !leftOut.has(field.name))
+    .map(({ missingCount: _, ...field }): Field => field);
+  return [...kept, ...added];
+}
+
+function merged(field: Field, now: FieldFound): Field {
+  const required = field.required && now.required;
+  if (field.decode !== undefined || fits(field, now)) {
+    return field.type === 'record' && now.type === 'record'
+      ? { ...field, required, fields: insideMerged(field.fields, now.fields) }
+      : { ...field, required };
+  }
+  const { missingCount: _, ...type } = now;
+  return {
+    ...type,
+    name: field.name,
+    required,
+    ...(field.from !== undefined && { from: field.from }),
+  };
+}
+
+function insideMerged(fields: readonly Field[], now: readonly Field[]): readonly Field[] {
+  const inside = { id: '', name: '', source: '', value: null, fields };
+  return mergedFields(
+    inside,
+    now.map((field) => ({ ...field, missingCount: 0 })),
+  );
+}
+
+/** Whether values of the type that was found can be read as the one that is known. */
+function fits(known: ValueType, now: ValueType): boolean {
+  if (known.type === now.type)
+    return known.type !== 'list' || now.type !== 'list' || fits(known.of, now.of);
+  if (now.type === 'unknown' || known.type === 'unknown') return true;
+  if (known.type === 'number') return now.type === 'integer';
+  return now.type === 'text' && !['integer', 'boolean', 'record', 'list'].includes(known.type);
+}

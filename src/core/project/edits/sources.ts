@@ -1,0 +1,266 @@
+import { failed, freeId, ok } from '../../base';
+import type { Key, TypeFound } from '../../items';
+import type { Template } from '../../templates';
+import { type Field, fieldsOfAll } from '../../values';
+import { draftTemplate, itemTypes, type SourceDraft } from '../make';
+import { type ItemType, type Origin, type Project, type Source, typesOf, withId } from '../project';
+import type { Edit } from './edit';
+import { mergedFields } from './merge-fields';
+
+/** The field or fields that tell a source's items apart; null: their position. */
+export function setKey(source: string, key: Key): Edit {
+  const words =
+    key === null ? 'No key' : `Key is ${typeof key === 'string' ? key : key.join(', ')}`;
+  return editSource(words, source, (old) => ({ ...old, key }));
+}
+
+export function renameSource(source: string, wish: string): Edit {
+  const name = wish.trim();
+  return {
+    name: `Name the source ${name}`,
+    apply(project) {
+      if (name === '') return failed('A source needs a name.');
+      const renamed = editSource('', source, (old) => ({ ...old, name })).apply(project);
+      if (!renamed.ok) return renamed;
+      const lists = renamed.value.lists.map((list) =>
+        list.source === source && list.id === source ? { ...list, name } : list,
+      );
+      return ok({ ...renamed.value, lists });
+    },
+  };
+}
+
+export function addSource({ source, types, templates, list }: SourceDraft): Edit {
+  return {
+    name: `Add source ${source.name}`,
+    apply: (project) =>
+      ok({
+        ...project,
+        sources: [...project.sources, source],
+        types: [...project.types, ...types],
+        templates: [...project.templates, ...templates],
+        lists: [...project.lists, list],
+      }),
+  };
+}
+
+/** Another source in the place of one, with all that shows it. */
+export function replaceSource(id: string, draft: SourceDraft): Edit {
+  return {
+    name: `Read ${id} at ${draft.source.from.at}`,
+    apply(project) {
+      const added = addSource(draft).apply(project);
+      return added.ok ? removeSource(id).apply(added.value) : added;
+    },
+  };
+}
+
+/** A source with its types, their templates and the lists that show it. */
+export function removeSource(id: string): Edit {
+  return {
+    name: `Remove source ${id}`,
+    apply(project) {
+      if (project.sources.length < 2) return failed('A project needs a source.');
+      const types = new Set(typesOf(project, id).map((type) => type.id));
+      return ok({
+        ...project,
+        sources: project.sources.filter((source) => source.id !== id),
+        types: project.types.filter((type) => !types.has(type.id)),
+        templates: project.templates.filter((template) => !types.has(template.type)),
+        lists: project.lists.filter((list) => list.source !== id),
+      });
+    },
+  };
+}
+
+/** The items of a source changed: by hand, by being made, by a set that was added. */
+export function itemsChanged(source: string, revision: number, name: string): Edit {
+  return editSource(name, source, (old) => ({ ...old, revision }));
+}
+
+/** Other items of the same shape beside the source's own. */
+export function addSet(source: string, set: string, name: string, revision: number): Edit {
+  return editSource(`Add set ${name}`, source, (old) => {
+    const others = (old.sets ?? []).filter((each) => each.id !== set);
+    return { ...old, revision, sets: [...others, { id: set, name }] };
+  });
+}
+
+export function removeSet(source: string, set: string): Edit {
+  return editSource('Remove set', source, (old) => {
+    const { sets = [], ...rest } = old;
+    const left = sets.filter((each) => each.id !== set);
+    return left.length === 0 ? rest : { ...rest, sets: left };
+  });
+}
+
+export interface Imported {
+  readonly revision: number;
+  readonly from: Origin;
+  readonly found: readonly TypeFound[];
+}
+
+/** Items came again: what is known of the types grows with them, what a person decided stays. */
+export function importAgain(id: string, { revision, from, found }: Imported): Edit {
+  return {
+    name: `Import ${id} again`,
+    apply(project) {
+      const source = withId(project.sources, id);
+      if (source === undefined) return failed(`There is no source "${id}".`);
+      const sources = project.sources.map((each) =>
+        each.id === id ? { ...each, revision, from } : each,
+      );
+      const types = project.types.map((type) => {
+        if (type.source !== id) return type;
+        const now = found.find((each) => (each.value ?? null) === type.value);
+        return { ...type, fields: mergedFields(type, now?.fields ?? []) };
+      });
+      const known = new Set(typesOf(project, id).map((type) => type.value));
+      const fresh = found.filter((each) => !known.has(each.value ?? null));
+      return ok(withNewTypes({ ...project, sources, types }, source, fresh));
+    },
+  };
+}
+
+function withNewTypes(project: Project, source: Source, found: readonly TypeFound[]): Project {
+  if (found.length === 0) return project;
+  const types = itemTypes(project, source, found);
+  const taken = project.templates.map((template) => template.id);
+  const templates = types.map((type) => draftTemplate(type, [], taken));
+  return {
+    ...project,
+    types: [...project.types, ...types],
+    templates: [...project.templates, ...templates],
+    lists: project.lists.map((list) => {
+      if (list.source !== source.id) return list;
+      const added = types.map((type, at) => ({
+        type: type.id,
+        template: templates[at]?.id ?? null,
+      }));
+      return { ...list, choices: [...list.choices, ...added] };
+    }),
+  };
+}
+
+/** One type becomes several, told apart by a field; each gets the templates that the one had. */
+export function splitTypes(id: string, field: string, found: readonly TypeFound[]): Edit {
+  return {
+    name: `Tell types apart by ${field}`,
+    apply(project) {
+      const source = withId(project.sources, id);
+      const before = typesOf(project, id);
+      const [old] = before;
+      if (source === undefined || old === undefined) return failed(`There is no source "${id}".`);
+      if (before.length > 1) return failed('The types are told apart already. Merge them first.');
+      if (found.length < 2) return failed(`${field} does not tell several types apart.`);
+      const others = project.types.filter((type) => type.source !== id);
+      const types = itemTypes({ ...project, types: others }, source, found).map((type) => ({
+        ...type,
+        fields: known(type.fields, old.fields),
+        ...(old.leftOut !== undefined && { leftOut: old.leftOut }),
+      }));
+      return ok(
+        splitProject({ ...project, types: [...others, ...types] }, source, old, types, field),
+      );
+    },
+  };
+}
+
+/** Fields of a part of the items, as a person had them for all. */
+const known = (found: readonly Field[], old: readonly Field[]): readonly Field[] =>
+  found.flatMap((field) => {
+    const before = old.find((each) => (each.from ?? each.name) === field.name);
+    return before === undefined ? [] : [{ ...before, required: field.required }];
+  });
+
+function splitProject(
+  project: Project,
+  source: Source,
+  old: ItemType,
+  types: readonly ItemType[],
+  field: string,
+): Project {
+  const own = project.templates.filter((template) => template.type === old.id);
+  const taken = project.templates.map((template) => template.id);
+  const copies = new Map<string, readonly Template[]>();
+  for (const type of types) {
+    const made = own.map((template) => {
+      const copyId = freeId(`${type.id}-${template.name}`, taken);
+      taken.push(copyId);
+      return { ...template, id: copyId, type: type.id };
+    });
+    copies.set(type.id, made);
+  }
+  const copyOf = (type: string, template: string | null) => {
+    const at = own.findIndex((each) => each.id === template);
+    return copies.get(type)?.[at]?.id ?? null;
+  };
+  return {
+    ...project,
+    sources: project.sources.map((each) =>
+      each.id === source.id ? { ...each, discriminator: field } : each,
+    ),
+    templates: [
+      ...project.templates.filter((template) => template.type !== old.id),
+      ...[...copies.values()].flat(),
+    ],
+    lists: project.lists.map((list) => {
+      if (list.source !== source.id) return list;
+      const before =
+        list.choices.find((choice) => choice.type === old.id)?.template ?? list.otherwise;
+      const choices = types.map((type) => ({
+        type: type.id,
+        template: copyOf(type.id, before),
+      }));
+      return { ...list, choices, otherwise: choices[0]?.template ?? null };
+    }),
+  };
+}
+
+/** All types of a source become one that has the fields of all. */
+export function mergeTypes(id: string): Edit {
+  return {
+    name: 'Merge the types',
+    apply(project) {
+      const source = withId(project.sources, id);
+      const [first, ...others] = typesOf(project, id);
+      if (source === undefined || first === undefined) return failed(`There is no source "${id}".`);
+      if (others.length === 0) return failed('There is one type only.');
+      const all = [first, ...others];
+      const ids = new Set(all.map((type) => type.id));
+      const merged: ItemType = { ...first, value: null, fields: fieldsOfAll(all) };
+      return ok({
+        ...project,
+        sources: project.sources.map((each) =>
+          each.id === id ? { ...each, discriminator: null } : each,
+        ),
+        types: project.types.flatMap((type) => {
+          if (type.id === first.id) return [merged];
+          return ids.has(type.id) ? [] : [type];
+        }),
+        templates: project.templates.map((template) =>
+          ids.has(template.type) ? { ...template, type: first.id } : template,
+        ),
+        lists: project.lists.map((list) => {
+          if (list.source !== id) return list;
+          const template =
+            list.choices.find((choice) => choice.type === first.id)?.template ?? null;
+          return { ...list, choices: [{ type: first.id, template }] };
+        }),
+      });
+    },
+  };
+}
+
+function editSource(name: string, id: string, change: (source: Source) => Source): Edit {
+  return {
+    name,
+    apply(project) {
+      if (withId(project.sources, id) === undefined) return failed(`There is no source "${id}".`);
+      return ok({
+        ...project,
+        sources: project.sources.map((each) => (each.id === id ? change(each) : each)),
+      });
+    },
+  };
+}

@@ -1,0 +1,216 @@
+import { failed, ok, type Result } from '../../base';
+import { type Key, keyFields, typeDecoded } from '../../items';
+import { type Decoding, type Field, fieldAtPath, fieldNamed, type ScalarName } from '../../values';
+import { type ItemType, type Project, type Source, typesOf, withId } from '../project';
+import { renamedInTemplates } from '../uses';
+import type { Edit } from './edit';
+
+/** A field of a type, through records. */
+export interface FieldPlace {
+  readonly type: string;
+  readonly path: readonly string[];
+}
+
+const lastOf = (path: readonly string[]): string => path.at(-1) ?? '';
+const inWords = (path: readonly string[]): string => path.join('.');
+
+/**
+ * The field under another name, in every type of its source that has it, and in all that reads
+ * it. The items keep the name that they came with.
+ */
+export function renameField({ type: id, path }: FieldPlace, wish: string): Edit {
+  const name = wish.trim();
+  return {
+    name: `Name ${inWords(path)} ${name}`,
+    apply(project) {
+      const type = withId(project.types, id);
+      const source = type === undefined ? undefined : withId(project.sources, type.source);
+      if (type === undefined || source === undefined) return failed(`There is no type "${id}".`);
+      if (name === '') return failed('A field needs a name.');
+      if (name === lastOf(path)) return ok(project);
+      const types = typesOf(project, source.id).filter(
+        (each) => fieldAtPath(each.fields, path) !== undefined,
+      );
+      const beside = [...path.slice(0, -1), name];
+      const taken = types.find((each) => fieldAtPath(each.fields, beside) !== undefined);
+      if (taken !== undefined) return failed(`${taken.name} has a field ${name} already.`);
+      const templates = renamedInTemplates(project, types, path, name);
+      const renamed = (field: Field): Field => renamedField(field, name);
+      const next = withTypes(project, types, (each) => changeField(each, path, renamed));
+      const sources =
+        path.length === 1
+          ? next.sources.map((each) =>
+              each.id === source.id ? renamedSource(each, lastOf(path), name) : each,
+            )
+          : next.sources;
+      return ok({ ...next, templates, sources });
+    },
+  };
+}
+
+/** Back under the name that the items have, `from` is not needed. */
+function renamedField(field: Field, name: string): Field {
+  const from = field.from ?? field.name;
+  const { from: _, name: __, ...rest } = field;
+  return from === name ? ({ name, ...rest } as Field) : ({ name, from, ...rest } as Field);
+}
+
+function renamedSource(source: Source, before: string, name: string): Source {
+  const renamed = (field: string) => (field === before ? name : field);
+  const key: Key =
+    source.key === null
+      ? null
+      : typeof source.key === 'string'
+        ? renamed(source.key)
+        : source.key.map(renamed);
+  return {
+    ...source,
+    key,
+    discriminator: source.discriminator === null ? null : renamed(source.discriminator),
+  };
+}
+
+/** Another type for a field, without changing how it is read. */
+export function retypeField(place: FieldPlace, type: ScalarName): Edit {
+  return editField(place, `${inWords(place.path)} is ${type}`, (field) => {
+    const { name, required, from } = field;
+    return { type, name, required, ...(from !== undefined && { from }) };
+  });
+}
+
+export function requireField(place: FieldPlace, required: boolean): Edit {
+  const what = required ? 'is in every item' : 'may be missing';
+  return editField(place, `${inWords(place.path)} ${what}`, (field) => ({ ...field, required }));
+}
+
+/** How the values of a field are read; null: as they stand. `joins` names the typing it belongs to. */
+export function decodeField(place: FieldPlace, decoding: Decoding | null, joins?: string): Edit {
+  const name = `Read ${inWords(place.path)} ${decoding === null ? 'as it stands' : 'as a value'}`;
+  const edit = editField(place, name, (field, found) => {
+    const { name: own, required, from } = field;
+    const kept = { name: own, required, ...(from !== undefined && { from }) };
+    if (decoding === null) return { type: found === 'number' ? 'number' : 'text', ...kept };
+    const type = typeDecoded(decoding);
+    return type === undefined ? undefined : { type, ...kept, decode: decoding };
+  });
+  return joins === undefined ? edit : { ...edit, joins };
+}
+
+/** Takes a field out of the type; what reads it becomes a finding. */
+export function removeField({ type: id, path }: FieldPlace): Edit {
+  return {
+    name: `Leave ${inWords(path)} out`,
+    apply(project) {
+      const type = withId(project.types, id);
+      const field = type === undefined ? undefined : fieldAtPath(type.fields, path);
+      const source = type === undefined ? undefined : withId(project.sources, type.source);
+      if (type === undefined || field === undefined) return failed(missing(id, path));
+      if (path.length === 1 && source?.discriminator === field.name)
+        return failed(`${field.name} tells the types apart. Merge the types first.`);
+      if (path.length === 1 && source !== undefined && keyFields(source.key).includes(field.name))
+        return failed(`${field.name} is the key. Choose another key first.`);
+      const raw = field.from ?? field.name;
+      const leftOut = path.length === 1 ? [...(type.leftOut ?? []), raw] : type.leftOut;
+      const changed = changeField(type, path, () => undefined);
+      return ok(
+        withTypes(project, [type], () => ({
+          ...changed,
+          ...(leftOut !== undefined && { leftOut }),
+        })),
+      );
+    },
+  };
+}
+
+/** A field written by hand: for items that are typed in. */
+export function addField(id: string, wish: string, type: ScalarName): Edit {
+  const name = wish.trim();
+  return {
+    name: `Add field ${name}`,
+    apply(project) {
+      const old = withId(project.types, id);
+      if (old === undefined) return failed(`There is no type "${id}".`);
+      if (name === '') return failed('A field needs a name.');
+      if (fieldNamed(old.fields, name) !== undefined)
+        return failed(`${old.name} has a field ${name} already.`);
+      const field: Field = { name, required: false, type };
+      const leftOut = old.leftOut?.filter((each) => each !== name);
+      return ok(
+        withTypes(project, [old], (each) => ({
+          ...each,
+          fields: [...each.fields, field],
+          ...(leftOut !== undefined && { leftOut }),
+        })),
+      );
+    },
+  };
+}
+
+export function renameType(id: string, wish: string): Edit {
+  const name = wish.trim();
+  return {
+    name: `Name the type ${name}`,
+    apply(project): Result<Project, string> {
+      const type = withId(project.types, id);
+      if (type === undefined) return failed(`There is no type "${id}".`);
+      if (name === '') return failed('A type needs a name.');
+      return ok(withTypes(project, [type], (each) => ({ ...each, name })));
+    },
+  };
+}
+
+function editField(
+  { type: id, path }: FieldPlace,
+  name: string,
+  change: (field: Field, type: Field['type']) => Field | undefined,
+): Edit {
+  return {
+    name,
+    apply(project) {
+      const type = withId(project.types, id);
+      const field = type === undefined ? undefined : fieldAtPath(type.fields, path);
+      if (type === undefined || field === undefined) return failed(missing(id, path));
+      const changed = change(field, field.type);
+      if (changed === undefined) return failed('That pattern cannot be read.');
+      return ok(withTypes(project, [type], (each) => changeField(each, path, () => changed)));
+    },
+  };
+}
+
+const missing = (type: string, path: readonly string[]): string =>
+  `The type "${type}" has no field ${inWords(path)}.`;
+
+function withTypes(
+  project: Project,
+  types: readonly ItemType[],
+  change: (type: ItemType) => ItemType,
+): Project {
+  const ids = new Set(types.map((type) => type.id));
+  return {
+    ...project,
+    types: project.types.map((type) => (ids.has(type.id) ? change(type) : type)),
+  };
+}
+
+const changeField = (
+  type: ItemType,
+  path: readonly string[],
+  change: (field: Field) => Field | undefined,
+): ItemType => ({ ...type, fields: changeIn(type.fields, path, change) });
+
+function changeIn(
+  fields: readonly Field[],
+  [first, ...rest]: readonly string[],
+  change: (field: Field) => Field | undefined,
+): readonly Field[] {
+  return fields.flatMap((field) => {
+    if (field.name !== first) return [field];
+    if (rest.length > 0) {
+      return field.type === 'record'
+        ? [{ ...field, fields: changeIn(field.fields, rest, change) }]
+        : [field];
+    }
+    const changed = change(field);
+    return changed === undefined ? [] : [changed];
+  });
+}

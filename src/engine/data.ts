@@ -1,0 +1,316 @@
+import {
+  atOnce,
+  count,
+  type Finding,
+  failed,
+  inTurns,
+  type Json,
+  ok,
+  type Result,
+} from '../core/base';
+import {
+  compareContent,
+  compareImport,
+  decoder,
+  type Evidence,
+  type GeneratorTask,
+  gatherEvidence,
+  type ImportDifference,
+  type Inference,
+  type Item,
+  type ItemsRead,
+  infer,
+  itemGenerator,
+  keyFields,
+  nastyItems,
+  type Proposal,
+  proposeDecodings,
+  type Slip,
+  slipsIn,
+  type TypeFound,
+  typeDecoded,
+} from '../core/items';
+import { type Origin, ownSet, type Project, type Source, typesOf, withId } from '../core/project';
+import { type Decoding, type Field, fieldAtPath, type ValueType } from '../core/values';
+import { changedItems, type ItemChange } from './changes';
+import type { Engine } from './engine';
+import { HeldItems } from './held-items';
+import { type TableLook, tableOrder, valueAt } from './table';
+
+/** A field of a source, of one type or of all that have it. */
+export interface FieldAsked {
+  readonly source: string;
+  readonly type: string | undefined;
+  readonly path: readonly string[];
+}
+
+export interface TableRows {
+  /** How many rows the look shows. */
+  readonly count: number;
+  readonly rows: readonly { readonly position: number; readonly item: Item }[];
+}
+
+/** A decoding tried on the values that are there. */
+export interface DecodingTrial {
+  /** Why the decoding itself can't be used. */
+  readonly wrong: string | undefined;
+  readonly gives: string | undefined;
+  readonly slips: readonly Slip[];
+  readonly samples: readonly { readonly raw: Json; readonly value?: Json; readonly why?: string }[];
+  readonly triedCount: number;
+  readonly failCount: number;
+  /** The first that fail, each with its item. */
+  readonly fails: readonly { readonly item: number; readonly raw: Json; readonly why: string }[];
+}
+
+/** What importing a source again changed. */
+export interface ImportSummary {
+  /** The number of the change; undefined: nothing changed. */
+  readonly revision: number | undefined;
+  readonly from: Origin;
+  readonly found: readonly TypeFound[];
+  readonly addedCount: number;
+  readonly changedCount: number;
+  readonly removedCount: number;
+  readonly unchangedCount: number;
+  readonly isReordered: boolean;
+  /** A few of each, by key. */
+  readonly added: readonly string[];
+  readonly changed: readonly { readonly key: string; readonly fields: readonly string[] }[];
+  readonly removed: readonly string[];
+  readonly findings: readonly Finding[];
+}
+
+const sampleCount = 5;
+const mostListed = 100;
+
+/** What the Data station asks and does: everything about the items themselves. */
+export class EngineData {
+  private order: { items: readonly Item[]; look: string; positions: Int32Array } | undefined;
+
+  constructor(private readonly engine: Engine) {}
+
+  rows(source: string, look: TableLook, range: { from: number; to: number }): TableRows {
+    const items = this.engine.heldIn(source);
+    const id = JSON.stringify(look);
+    if (this.order?.items !== items || this.order.look !== id)
+      this.order = { items, look: id, positions: tableOrder(items, look) };
+    const { positions } = this.order;
+    const rows = Array.from(positions.subarray(range.from, range.to), (position) => ({
+      position,
+      item: items[position] ?? {},
+    }));
+    return { count: positions.length, rows };
+  }
+
+  async evidence(asked: FieldAsked, pause: () => Promise<void>): Promise<Evidence | undefined> {
+    const found = this.fieldOf(asked);
+    if (found === undefined) return undefined;
+    const { field, isOfType } = found;
+    return inTurns(
+      gatherEvidence(this.engine.heldIn(asked.source), asked.path, field, isOfType),
+      pause,
+    );
+  }
+
+  proposals(asked: FieldAsked): readonly Proposal[] {
+    const name = asked.path.at(-1) ?? '';
+    return proposeDecodings(
+      name,
+      [...this.rawValues(asked)].slice(0, 2_000).map(({ raw }) => raw),
+    );
+  }
+
+  tryDecoding(asked: FieldAsked, decoding: Decoding): DecodingTrial {
+    const slips = 'pattern' in decoding ? slipsIn(decoding.pattern) : [];
+    const made = decoder(decoding);
+    const empty = { samples: [], triedCount: 0, failCount: 0, fails: [], slips };
+    if (!made.ok) return { ...empty, wrong: made.error, gives: undefined };
+    const samples: { raw: Json; value?: Json; why?: string }[] = [];
+    const fails: { item: number; raw: Json; why: string }[] = [];
+    let triedCount = 0;
+    let failCount = 0;
+    const seen = new Set<Json>();
+    for (const { raw, item } of this.rawValues(asked)) {
+      triedCount += 1;
+      const value = made.value(raw);
+      if (!value.ok) {
+        failCount += 1;
+        if (fails.length < mostListed) fails.push({ item, raw, why: value.error });
+      } else if (samples.length < sampleCount && !seen.has(raw)) {
+        seen.add(raw);
+        samples.push({ raw, value: value.value });
+      }
+    }
+    return {
+      wrong: undefined,
+      gives: typeDecoded(decoding),
+      samples,
+      triedCount,
+      failCount,
+      fails,
+      slips,
+    };
+  }
+
+  /** Takes up items that came again for a source, matched by its key. */
+  importAgain(source: Source, file: string, read: ItemsRead, inference: Inference): ImportSummary {
+    const project = this.projectNow();
+    const held = this.engine.held(source.id);
+    const before = held.set(ownSet);
+    const after = new HeldItems(read.items, inference.unique);
+    const keysOfBoth = {
+      before: before.keys(project, source),
+      after: after.keys(project, source),
+    };
+    const difference =
+      source.key === null
+        ? compareContent(before.raw, after.raw)
+        : compareImport(
+            { items: before.raw, keys: keysOfBoth.before },
+            { items: after.raw, keys: keysOfBoth.after },
+          );
+    const isSame =
+      difference.added.length + difference.changed.length + difference.removed.length === 0 &&
+      !difference.isReordered;
+    return {
+      revision: isSame ? undefined : held.change(ownSet, difference.items),
+      from: { file, format: read.format, at: read.at },
+      found: inference.types,
+      ...summed(difference, keysOfBoth),
+      findings: [...read.findings, ...keysOfBoth.after.findings],
+    };
+  }
+
+  /** The types of a source if a field told them apart. */
+  foundBy(source: string, discriminator: string | null): readonly TypeFound[] {
+    const items = this.engine.held(source).set(ownSet).raw;
+    return atOnce(infer(items, source, undefined, discriminator)).types;
+  }
+
+  change(source: string, set: string, change: ItemChange): number {
+    const held = this.engine.held(source);
+    return held.change(set, changedItems(held.set(set).raw, change));
+  }
+
+  /** Makes items like those that are there and puts them into a set. */
+  async make(
+    source: Source,
+    set: string,
+    count: number,
+    task: Pick<GeneratorTask, 'seed' | 'rules'>,
+    pause: (share: number) => Promise<void>,
+  ): Promise<Result<number, string>> {
+    const held = this.engine.held(source.id);
+    const like = held.set(ownSet).raw;
+    if (like.length === 0) return failed('There are no items yet to make others like.');
+    const project = this.projectNow();
+    const next = itemGenerator(like, {
+      ...task,
+      key: keyFields(source.key).map((name) => rawName(project, source, name)),
+      discriminator:
+        source.discriminator === null ? null : rawName(project, source, source.discriminator),
+    });
+    const items: Item[] = [];
+    while (items.length < count) {
+      items.push(next());
+      if (items.length % 2_000 === 0) await pause(items.length / count);
+    }
+    return ok(held.change(set, items));
+  }
+
+  /** The nasty set: for each type a few items that are hard to show. */
+  nasty(source: Source, set: string): number {
+    const project = this.projectNow();
+    const held = this.engine.held(source.id);
+    const own = held.set(ownSet);
+    const { types, indexes } = own.types(project, source);
+    const items = nastyItems(
+      typesOf(project, source.id),
+      (type) => {
+        const at = types.findIndex((id) => withId(project.types, id)?.value === type.value);
+        return own.raw[indexes.indexOf(at)] ?? {};
+      },
+      { key: keyFields(source.key), discriminator: source.discriminator },
+    );
+    return held.change(set, items);
+  }
+
+  /** Values of a field as they were read, with the item that each is of; nothing for missing ones. */
+  private *rawValues(asked: FieldAsked): Generator<{ raw: Json; item: number }, void> {
+    const found = this.fieldOf(asked);
+    if (found === undefined) return;
+    const { raw } = this.engine.held(asked.source).shown();
+    const path = found.rawPath;
+    for (let item = 0; item < raw.length; item += 1) {
+      const value = found.isOfType(item) ? valueAt(raw[item] ?? {}, path) : undefined;
+      if (value !== undefined && value !== null) yield { raw: value, item };
+    }
+  }
+
+  private fieldOf({ source, type, path }: FieldAsked) {
+    const project = this.projectNow();
+    const own = withId(project.sources, source);
+    if (own === undefined) return undefined;
+    const types = typesOf(project, source);
+    const owners = types.filter(
+      (each) =>
+        (type === undefined || each.id === type) && fieldAtPath(each.fields, path) !== undefined,
+    );
+    const field: ValueType | undefined = owners[0] && fieldAtPath(owners[0].fields, path);
+    if (field === undefined) return undefined;
+    const indexes = this.engine.held(source).shown().types(project, own).indexes;
+    const wanted = new Set(owners.map((each) => types.indexOf(each)));
+    return {
+      field,
+      rawPath: rawPathOf(owners[0]?.fields ?? [], path),
+      isOfType: (position: number) => wanted.has(indexes[position] ?? -1),
+    };
+  }
+
+  private projectNow(): Project {
+    const { project } = this.engine;
+    if (project === undefined) throw new Error('The engine has no project.');
+    return project;
+  }
+}
+
+function summed(
+  difference: ImportDifference,
+  keys: Record<'before' | 'after', { at(item: number): string }>,
+) {
+  const { added, changed, removed, unchangedCount, isReordered } = difference;
+  return {
+    addedCount: added.length,
+    changedCount: changed.length,
+    removedCount: removed.length,
+    unchangedCount,
+    isReordered,
+    added: added.slice(0, mostListed).map((at) => keys.after.at(at)),
+    changed: changed
+      .slice(0, mostListed)
+      .map(({ after, fields }) => ({ key: keys.after.at(after), fields })),
+    removed: removed.slice(0, mostListed).map((at) => keys.before.at(at)),
+  };
+}
+
+/** What importing again did, in a line. */
+export function importInWords(summary: ImportSummary): string {
+  if (summary.revision === undefined)
+    return `Nothing changed: ${count(summary.unchangedCount, 'item')} as before. Nothing was written.`;
+  return `${summary.addedCount} added, ${summary.changedCount} changed, ${summary.removedCount} removed, ${summary.unchangedCount} unchanged`;
+}
+
+const rawName = (project: Project, source: Source, name: string): string =>
+  typesOf(project, source.id)
+    .flatMap((type) => type.fields)
+    .find((field) => field.name === name)?.from ?? name;
+
+/** A path in the names that the items have as they are read. */
+export function rawPathOf(fields: readonly Field[], path: readonly string[]): readonly string[] {
+  const [first, ...rest] = path;
+  const field = fields.find((each) => each.name === first);
+  if (first === undefined || field === undefined) return path;
+  const inside = field.type === 'record' ? field.fields : [];
+  return [field.from ?? field.name, ...rawPathOf(inside, rest)];
+}

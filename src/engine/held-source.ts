@@ -1,0 +1,82 @@
+import type { Item, UniqueKey } from '../core/items';
+import { ownSet } from '../core/project';
+import { HeldItems } from './held-items';
+
+/** The items of every set, as they were after one change. Items that did not change are shared. */
+type Sets = ReadonlyMap<string, readonly Item[]>;
+
+/** So many items may stand in earlier changes, all together: what undo can go back to. */
+const mostRemembered = 20_000_000;
+
+/** A source's items: its sets, and how they were before each change, for undo. */
+export class HeldSource {
+  private readonly revisions = new Map<number, Sets>();
+  private readonly held = new Map<string, HeldItems>();
+  private revision: number;
+  private shownSet = ownSet;
+
+  constructor(items: readonly Item[], unique?: UniqueKey, revision = 0) {
+    this.revision = revision;
+    this.revisions.set(revision, new Map([[ownSet, items]]));
+    this.held.set(ownSet, new HeldItems(items, unique));
+  }
+
+  /** The set that is shown. */
+  shown(): HeldItems {
+    return this.set(this.shownSet);
+  }
+
+  set(set: string): HeldItems {
+    const items = this.sets().get(set) ?? this.sets().get(ownSet) ?? [];
+    const known = this.held.get(set);
+    if (known?.raw === items) return known;
+    const held = new HeldItems(items, undefined);
+    this.held.set(set, held);
+    return held;
+  }
+
+  sets(): Sets {
+    return this.revisions.get(this.revision) ?? new Map();
+  }
+
+  show(set: string): void {
+    this.shownSet = set;
+  }
+
+  /** Adds the items of a set that were kept beside the source's own; no change of its own. */
+  addKept(set: string, items: readonly Item[]): void {
+    this.revisions.set(this.revision, new Map([...this.sets(), [set, items]]));
+  }
+
+  /** Other items for a set. Gives the number of the change, by which it is found again. */
+  change(set: string, items: readonly Item[]): number {
+    const next = Math.max(...this.revisions.keys()) + 1;
+    this.revisions.set(next, new Map([...this.sets(), [set, items]]));
+    this.revision = next;
+    this.forgetOldest();
+    return next;
+  }
+
+  /** Goes to a change, one that was undone or one that is made again; stays where it is forgotten. */
+  goTo(revision: number): void {
+    if (this.revisions.has(revision)) this.revision = revision;
+  }
+
+  /** Live items: they join what is there, and undo does not take them back. */
+  insert(at: number, added: readonly Item[]): void {
+    const own = this.set(ownSet);
+    own.insert(at, added);
+    this.revisions.set(this.revision, new Map([...this.sets(), [ownSet, own.raw]]));
+  }
+
+  private forgetOldest(): void {
+    const sizeOf = (sets: Sets) => [...sets.values()].reduce((sum, set) => sum + set.length, 0);
+    let size = [...this.revisions.values()].reduce((sum, sets) => sum + sizeOf(sets), 0);
+    for (const [revision, sets] of this.revisions) {
+      if (size <= mostRemembered || this.revisions.size <= 2) return;
+      if (revision === this.revision) continue;
+      this.revisions.delete(revision);
+      size -= sizeOf(sets);
+    }
+  }
+}

@@ -1,0 +1,135 @@
+import { type Finding, failed, inTurns, ok, type Result } from '../core/base';
+import {
+  type Inference,
+  type Item,
+  type ItemsRead,
+  infer,
+  type ListPlace,
+  read,
+} from '../core/items';
+import { documentOf, strictDecoder } from './document';
+import { fetchDocument } from './fetch-document';
+import type { Document } from './protocol';
+import { sqliteFrom } from './sqlite';
+import { Cancelled, turns } from './turns';
+
+/** Items that were read, and what they are. */
+export interface ItemsKnown {
+  readonly read: ItemsRead;
+  readonly name: string;
+  readonly inference: Inference;
+}
+
+const wasm = '/sqlite/sql-wasm.wasm';
+
+/** What the worker reads: one document at a time, which can be cancelled; and what it still has of them. */
+export class Reading {
+  private turn = turns();
+  private fetching = new AbortController();
+  private readonly documents = new Map<string, Document>();
+  private readonly found = new Map<string, readonly ListPlace[]>();
+  private kept: { readonly project: string; readonly items: ReadonlyMap<string, readonly Item[]> } =
+    {
+      project: '',
+      items: new Map(),
+    };
+
+  constructor(private readonly progress: (share: number) => void) {}
+
+  cancel(): void {
+    this.turn.cancel();
+    this.fetching.abort();
+  }
+
+  /** Work on a document; what was being read before is given up. */
+  async cancellable<T>(
+    document: Document,
+    work: () => Promise<Result<T, Finding>>,
+  ): Promise<Result<T, Finding>> {
+    this.cancel();
+    this.turn = turns();
+    this.fetching = new AbortController();
+    const { signal } = this.fetching;
+    try {
+      return await work();
+    } catch (error) {
+      if (error instanceof Cancelled || signal.aborted) return failed(cancelled(nameOf(document)));
+      throw error;
+    }
+  }
+
+  /** A turn for others in the midst of work that can be cancelled. */
+  async turnWith(share: number): Promise<void> {
+    this.progress(share);
+    await this.turn.pause();
+  }
+
+  /** All items of a document, from wherever it is, and what they are. */
+  async items(
+    document: Document,
+    first: (read: ItemsRead, name: string) => void,
+  ): Promise<Result<ItemsKnown, Finding>> {
+    const { pause } = this.turn;
+    const part = (from: number, share: number) => (done: number) =>
+      this.progress(from + share * done);
+    const fetched =
+      'file' in document
+        ? ok({ ...document, findings: [] })
+        : await fetchDocument(document.address, this.fetching.signal, part(0, 0.5));
+    if (!fetched.ok) return fetched;
+    const { file, name, findings } = fetched.value;
+    const all = await read(
+      documentOf(file, name),
+      { file: name, gathers: true, at: document.at },
+      {
+        decoder: strictDecoder,
+        pause,
+        progress: part(0, 0.8),
+        first: (head) => first(head, name),
+        sqlite: sqliteFrom(wasm),
+      },
+    );
+    if (!all.ok) return all;
+    const known = all.value;
+    const inference = await inTurns(
+      infer(known.items, name, known.gathered),
+      pause,
+      part(0.8, 0.2),
+    );
+    return ok({ read: { ...known, findings: [...findings, ...known.findings] }, name, inference });
+  }
+
+  /** The document that a source came from, for looking at another place in it. */
+  remember(source: string, document: Document, places: readonly ListPlace[]): void {
+    this.documents.set(source, document);
+    if (places.length > 0) this.found.set(source, places);
+  }
+
+  document(source: string): Document | undefined {
+    return this.documents.get(source);
+  }
+
+  places(source: string): readonly ListPlace[] {
+    return this.found.get(source) ?? [];
+  }
+
+  /** Which items this browser keeps already: those are not written again. */
+  areKept(project: string, items: ReadonlyMap<string, readonly Item[]>): void {
+    this.kept = { project, items };
+  }
+
+  isKept(project: string, id: string, items: readonly Item[]): boolean {
+    return this.kept.project === project && this.kept.items.get(id) === items;
+  }
+}
+
+const nameOf = (document: Document): string =>
+  'file' in document ? document.name : document.address;
+
+const cancelled = (file: string): Finding => ({
+  code: 'reading-cancelled',
+  severity: 'note',
+  place: { in: 'document', file },
+  message: `Reading ${file} was cancelled.`,
+  hint: 'Nothing was changed.',
+});

@@ -1,0 +1,108 @@
+import { type Finding, failed, ok, type Result } from '../core/base';
+import { draftSource, type Source, withId } from '../core/project';
+import { EngineData } from './data';
+import type { Engine } from './engine';
+import type { BroughtSource, DataProtocol, Document, View } from './protocol';
+import type { Reading } from './reading';
+import { turns } from './turns';
+
+/** The worker's answers to what the Data station asks. */
+export function dataProtocol(
+  engine: Engine,
+  reading: Reading,
+  shown: (view: View) => View,
+): DataProtocol {
+  const data = new EngineData(engine);
+  const pause = () => turns().pause();
+
+  const sourceOf = (id: string): Source => {
+    const source = engine.project === undefined ? undefined : withId(engine.project.sources, id);
+    if (source === undefined) throw new Error(`The project has no source "${id}".`);
+    return source;
+  };
+
+  async function bringSource(document: Document): Promise<Result<BroughtSource, Finding>> {
+    const all = await reading.items(document, () => {});
+    if (!all.ok) return all;
+    const { read, name, inference } = all.value;
+    const draft = draftSource(engine.project, name, read, inference);
+    engine.hold(draft.source.id, read.items, inference.unique);
+    reading.remember(draft.source.id, document, read.places ?? []);
+    return ok({
+      draft,
+      findings: [...read.findings, ...inference.findings],
+      itemCount: read.items.length,
+    });
+  }
+
+  return {
+    async rows(source, look, range) {
+      return data.rows(source, look, range);
+    },
+
+    async evidence(field) {
+      return data.evidence(field, pause);
+    },
+
+    async proposals(field) {
+      return data.proposals(field);
+    },
+
+    async tryDecoding(field, decoding) {
+      return data.tryDecoding(field, decoding);
+    },
+
+    bringSource: (document) => reading.cancellable(document, () => bringSource(document)),
+
+    importAgain: (id, document) =>
+      reading.cancellable(document, async () => {
+        const source = sourceOf(id);
+        const all = await reading.items(document, () => {});
+        if (!all.ok) return all;
+        reading.remember(id, document, all.value.read.places ?? []);
+        return ok(data.importAgain(source, all.value.name, all.value.read, all.value.inference));
+      }),
+
+    async readAt(id, at) {
+      const document = reading.document(id);
+      if (document === undefined) return failed(notAtHand(sourceOf(id)));
+      const elsewhere = { ...document, at };
+      return reading.cancellable(elsewhere, () => bringSource(elsewhere));
+    },
+
+    async places(source) {
+      return reading.places(source);
+    },
+
+    async foundBy(source, discriminator) {
+      return data.foundBy(source, discriminator);
+    },
+
+    async change(source, set, change) {
+      return data.change(source, set, change);
+    },
+
+    async make({ source, set, count, seed, rules }) {
+      return data.make(sourceOf(source), set, count, { seed, rules }, (share) =>
+        reading.turnWith(share),
+      );
+    },
+
+    async nasty(source, set) {
+      return data.nasty(sourceOf(source), set);
+    },
+
+    async showSet(source, set, wanted) {
+      engine.showSet(source, set);
+      return shown(engine.view(wanted));
+    },
+  };
+}
+
+const notAtHand = (source: Source): Finding => ({
+  code: 'document-gone',
+  severity: 'note',
+  place: { in: 'document', file: source.from.file },
+  message: `${source.from.file} is not at hand any more: this browser keeps its items, not the file.`,
+  hint: 'Bring the file again to look at another place in it.',
+});

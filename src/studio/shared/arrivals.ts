@@ -1,0 +1,103 @@
+import { type Finding, isRecord, type Result } from '../../core/base';
+import { looksLikeSchema, readSchema } from '../../core/items';
+import { draftFromSchema, edits, looksLikeProject } from '../../core/project';
+import type { BroughtSource, Document } from '../../engine';
+import { handItem } from './at-hand';
+import { currentNow } from './current';
+import { make } from './editing';
+import { bring, documentName } from './opening';
+import { goWithin } from './route';
+import { engine, useSession, wantedRange } from './session';
+
+/**
+ * Something was dropped, chosen or pasted. On the start page it is opened; with a project open,
+ * a person says what becomes of it, and a project file is opened all the same.
+ */
+export async function arrive(document: Document): Promise<void> {
+  const isOpen = currentNow() !== undefined;
+  const isProject =
+    'file' in document && looksLikeProject(await document.file.slice(0, 200).text());
+  if (isOpen && !isProject) useSession.setState({ arrived: document, notice: undefined });
+  else await bring(document);
+}
+
+/** The document becomes a source of the project that is open; a schema becomes types to type items for. */
+export async function addAsSource(document: Document): Promise<void> {
+  useSession.setState({ arrived: undefined });
+  if (await addFromSchema(document)) return;
+  const brought = await reading(document, () => engine().bringSource(document));
+  if (brought !== undefined) takeSource(brought, edits.addSource(brought.draft));
+}
+
+function takeSource(
+  { draft, findings }: BroughtSource,
+  edit: ReturnType<typeof edits.addSource>,
+): void {
+  if (make(edit) !== undefined) return;
+  useSession.setState({ readFindings: findings });
+  goWithin({ station: 'data', source: draft.source.id, field: undefined, item: 0 });
+}
+
+async function addFromSchema(document: Document): Promise<boolean> {
+  const { history } = useSession.getState();
+  if (history === undefined || !('file' in document) || document.file.size > 5_000_000)
+    return false;
+  const schema = await schemaIn(document.file, document.name);
+  if (schema === undefined) return false;
+  if (!schema.ok) {
+    useSession.setState({ notice: schema.error });
+    return true;
+  }
+  const draft = draftFromSchema(history.project, document.name, schema.value);
+  takeSource({ draft, findings: [], itemCount: 0 }, edits.addSource(draft));
+  return true;
+}
+
+async function schemaIn(file: Blob, name: string) {
+  const head = await file.slice(0, 400).text();
+  if (!/^\s*\{/.test(head)) return undefined;
+  try {
+    const document = JSON.parse(await file.text());
+    return isRecord(document) && looksLikeSchema(document) ? readSchema(document, name) : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+/** The items of the document take the place of a source's, matched by its key. */
+export async function importInto(source: string, document: Document): Promise<void> {
+  useSession.setState({ arrived: undefined });
+  const summary = await reading(document, () => engine().importAgain(source, document));
+  if (summary === undefined) return;
+  useSession.setState({ imported: { source, summary }, readFindings: summary.findings });
+  const { revision, from, found } = summary;
+  if (revision !== undefined) make(edits.importAgain(source, { revision, from, found }));
+  goWithin({ station: 'data', source });
+}
+
+/** The same document at another place in it: the source is made anew. */
+export async function readAt(source: string, at: string): Promise<void> {
+  const brought = await reading(undefined, () => engine().readAt(source, at));
+  if (brought !== undefined) takeSource(brought, edits.replaceSource(source, brought.draft));
+}
+
+/** Shows another set of a source, in every station. */
+export async function showSet(source: string, set: string): Promise<void> {
+  useSession.setState(({ sets }) => ({ sets: { ...sets, [source]: set } }));
+  const view = await engine().showSet(source, set, wantedRange());
+  useSession.setState({ view });
+  await handItem(0);
+}
+
+/** Runs a reading that says how far it is; what went wrong is said on the page. */
+async function reading<T>(
+  document: Document | undefined,
+  work: () => Promise<Result<T, Finding>>,
+): Promise<T | undefined> {
+  const file = document === undefined ? 'the document' : documentName(document);
+  useSession.setState({ reading: { file, share: 0 }, notice: undefined });
+  const result = await work().finally(() => useSession.setState({ reading: undefined }));
+  if (result.ok) return result.value;
+  useSession.setState({ notice: result.error });
+  return undefined;
+}

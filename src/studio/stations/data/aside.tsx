@@ -1,0 +1,235 @@
+import { useState } from 'react';
+import { count } from '../../../core/base';
+import { keyFields } from '../../../core/items';
+import { edits, type ItemType, ownSet } from '../../../core/project';
+import { fieldNamed } from '../../../core/values';
+import { addAsSource, arrive, showSet } from '../../shared/arrivals';
+import { Button, Heading, MenuButton } from '../../shared/controls';
+import type { Current } from '../../shared/current';
+import { make } from '../../shared/editing';
+import { goWithin } from '../../shared/route';
+import { engine, useSession } from '../../shared/session';
+
+/** Sources, then the types of the chosen one, its sets and its key. */
+export function Aside({ current }: { readonly current: Current }) {
+  const { project, source, types, set } = current;
+  const itemCount = useSession((session) => session.view?.itemCount ?? 0);
+  return (
+    <aside className="overflow-auto border-r border-rule px-3 py-2">
+      <Heading>Sources</Heading>
+      <ul>
+        {project.sources.map((each) => (
+          <Line
+            key={each.id}
+            words={each.name}
+            isChosen={each.id === source.id}
+            about={each.id === source.id ? String(itemCount) : ''}
+            onPress={() =>
+              goWithin({ source: each.id, field: undefined, item: 0, template: undefined })
+            }
+          />
+        ))}
+      </ul>
+      <AddSource />
+      <Heading>Item types</Heading>
+      <ul>
+        {types.map((type) => (
+          <li key={type.id} className="flex justify-between py-0.5">
+            {type.name} <span className="text-ash">{count(type.fields.length, 'field')}</span>
+          </li>
+        ))}
+      </ul>
+      <ToldApart current={current} />
+      <Heading>Sets of {source.name}</Heading>
+      <ul>
+        {[{ id: ownSet, name: 'its own' }, ...(source.sets ?? [])].map((each) => (
+          <Line
+            key={each.id}
+            words={each.name}
+            isChosen={each.id === set}
+            about=""
+            onPress={() => void showSet(source.id, each.id)}
+          />
+        ))}
+      </ul>
+      <Heading>Key</Heading>
+      <KeyMenu current={current} />
+      {source.key === null && (
+        <p className="pt-1 text-sm text-ash">
+          Without a key a changed item counts as a new one when items come again.
+        </p>
+      )}
+    </aside>
+  );
+}
+
+interface LineProps {
+  readonly words: string;
+  readonly about: string;
+  readonly isChosen: boolean;
+  readonly onPress: () => void;
+}
+
+function Line({ words, about, isChosen, onPress }: LineProps) {
+  return (
+    <li className="-mx-3">
+      <button
+        type="button"
+        aria-current={isChosen ? 'true' : undefined}
+        className={`flex w-full justify-between gap-2 px-3 py-0.5 text-start ${isChosen ? 'bg-chosen font-semibold' : 'hover:bg-paper'}`}
+        onClick={onPress}
+      >
+        <span className="truncate">{words}</span>
+        <span className="font-normal text-ash tabular-nums">{about}</span>
+      </button>
+    </li>
+  );
+}
+
+/** Another source: typed here, from an address, or dropped and pasted anywhere. */
+function AddSource() {
+  const [isOpen, setOpen] = useState(false);
+  const [text, setText] = useState('');
+  const isAddress = /^https?:\/\/\S+$/.test(text.trim());
+  if (!isOpen) {
+    return (
+      <button
+        type="button"
+        className="pb-2 text-sm text-woad underline"
+        onClick={() => setOpen(true)}
+      >
+        Paste, drop or type more
+      </button>
+    );
+  }
+  const add = () => {
+    setOpen(false);
+    setText('');
+    if (isAddress) void arrive({ address: text.trim() });
+    else void addAsSource({ file: new Blob([text]), name: 'typed' });
+  };
+  return (
+    <div className="pb-2">
+      <textarea
+        // biome-ignore lint/a11y/noAutofocus: it was just asked for
+        autoFocus
+        aria-label="Items, or an address to fetch them from"
+        className="h-24 w-full rounded-md border border-rule bg-paper p-1.5 font-mono text-xs"
+        placeholder={'[{ "name": "…" }], rows of CSV, a JSON Schema, or https://…'}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') setOpen(false);
+          if (event.key === 'Enter' && (event.ctrlKey || event.metaKey) && text.trim() !== '')
+            add();
+        }}
+      />
+      <span className="flex gap-1.5">
+        <Button isMain isDisabled={text.trim() === ''} onPress={add}>
+          {isAddress ? 'Fetch' : 'Add'}
+        </Button>
+        <Button onPress={() => setOpen(false)}>Leave</Button>
+      </span>
+    </div>
+  );
+}
+
+/** What tells the types apart: split by a field, or merged into one. */
+function ToldApart({ current }: { readonly current: Current }) {
+  const { source, types } = current;
+  if (types.length > 1) {
+    return (
+      <div className="pb-2">
+        {source.discriminator !== null && (
+          <p className="text-sm text-ash">
+            told apart by <b className="text-ink">{source.discriminator}</b>
+          </p>
+        )}
+        <Button onPress={() => make(edits.mergeTypes(source.id))}>Merge into one</Button>
+      </div>
+    );
+  }
+  const fields = (types[0]?.fields ?? []).filter(
+    (field) => field.type === 'text' && field.required,
+  );
+  if (fields.length === 0) return null;
+  return (
+    <div className="pb-2">
+      <MenuButton
+        label="Tell types apart"
+        words="Split by a field"
+        entries={fields.map((field) => ({
+          words: field.name,
+          onChoose: () => void splitBy(source.id, field.name),
+        }))}
+      />
+    </div>
+  );
+}
+
+const mostTypes = 40;
+
+async function splitBy(source: string, field: string): Promise<void> {
+  const found = await engine().foundBy(source, field);
+  if (found.length > mostTypes) {
+    useSession.setState({
+      notice: {
+        code: 'too-many-types',
+        severity: 'note',
+        place: { in: 'items', source, field },
+        message: `${field} has ${found.length} values: too many to be types.`,
+        hint: 'Choose a field with few values, such as a kind.',
+      },
+    });
+    return;
+  }
+  make(edits.splitTypes(source, field, found));
+}
+
+/** The fields that tell items apart: one, several, or none. */
+function KeyMenu({ current }: { readonly current: Current }) {
+  const { source, types } = current;
+  const chosen = keyFields(source.key);
+  const set = (fields: readonly string[]) => {
+    const [first, ...others] = fields;
+    const key = first === undefined ? null : others.length === 0 ? first : fields;
+    make(edits.setKey(source.id, key));
+  };
+  return (
+    <MenuButton
+      label="Key"
+      words={chosen.length === 0 ? 'position' : chosen.join(' · ')}
+      entries={[
+        {
+          words: 'position',
+          hint: 'no key',
+          isChosen: chosen.length === 0,
+          onChoose: () => set([]),
+        },
+        ...possibleKeys(types).map((name) => ({
+          words: name,
+          isChosen: chosen.length === 1 && chosen[0] === name,
+          onChoose: () => set([name]),
+        })),
+        ...(chosen.length === 0
+          ? []
+          : possibleKeys(types)
+              .filter((name) => !chosen.includes(name))
+              .map((name) => ({
+                words: `${chosen.join(' · ')} · ${name}`,
+                hint: 'together',
+                onChoose: () => set([...chosen, name]),
+              }))),
+      ]}
+    />
+  );
+}
+
+/** Fields that every item has and that can tell items apart. */
+function possibleKeys(types: readonly ItemType[]): string[] {
+  const [first, ...rest] = types;
+  return (first?.fields ?? [])
+    .filter((field) => field.required && /^(?:text|integer|date|datetime)$/.test(field.type))
+    .map((field) => field.name)
+    .filter((name) => rest.every((type) => fieldNamed(type.fields, name)?.required === true));
+}

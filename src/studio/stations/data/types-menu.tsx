@@ -1,0 +1,68 @@
+import {
+  dataClasses,
+  declarations,
+  itemsSchema,
+  type Language,
+  languages,
+} from '../../../core/items';
+import { MenuButton } from '../../shared/controls';
+import type { Current } from '../../shared/current';
+import { saveText } from '../../shared/save-file';
+
+/** The item types for others: a schema, declarations, data classes. */
+export function TypesMenu({ current }: { readonly current: Current }) {
+  const { source, types } = current;
+  const own = [source.name, types, source.discriminator] as const;
+  const classes = (language: Language) => async () => {
+    const text = await dataClasses(language, ...own);
+    saveText(`${source.id}.${extensions[language]}`, text, 'text/plain');
+  };
+  return (
+    <MenuButton
+      label="Types as"
+      words="Types as"
+      entries={[
+        {
+          words: 'JSON Schema',
+          hint: '2020-12',
+          onChoose: () =>
+            saveText(
+              `${source.id}.schema.json`,
+              `${JSON.stringify(itemsSchema(...own), null, 2)}\n`,
+              'application/schema+json',
+            ),
+        },
+        {
+          words: 'TypeScript',
+          onChoose: () => saveText(`${source.id}.d.ts`, declarations(...own), 'text/plain'),
+        },
+        ...languageNames.map((language) => ({
+          words: languages[language],
+          onChoose: () => void classes(language)(),
+        })),
+      ]}
+    />
+  );
+}
+
+const extensions: Readonly<Record<Language, string>> = {
+  kotlin: 'kt',
+  swift: 'swift',
+  java: 'java',
+  csharp: 'cs',
+  dart: 'dart',
+  python: 'py',
+  go: 'go',
+  rust: 'rs',
+};
+
+const languageNames: readonly Language[] = [
+  'kotlin',
+  'swift',
+  'java',
+  'csharp',
+  'dart',
+  'python',
+  'go',
+  'rust',
+];

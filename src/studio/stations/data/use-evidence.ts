@@ -1,0 +1,48 @@
+import { useEffect, useState } from 'react';
+import type { Evidence } from '../../../core/items';
+import type { ItemType, Source } from '../../../core/project';
+import type { Field } from '../../../core/values';
+import { engine, useSession } from '../../shared/session';
+
+/** One after the other: each walks all items. */
+let turn: Promise<unknown> = Promise.resolve();
+
+interface Asked {
+  readonly source: Source;
+  readonly type: ItemType | undefined;
+  readonly path: readonly string[];
+  readonly field: Field | undefined;
+}
+
+/** What is known of a field over all items; undefined until it is. What is not in sight is not asked for. */
+export function useEvidence(
+  { source, type, path, field }: Asked,
+  isSeen: boolean,
+): Evidence | undefined {
+  const sets = useSession((session) => session.sets);
+  const isReading = useSession((session) => session.reading !== undefined);
+  const id = JSON.stringify([
+    source.id,
+    source.revision,
+    source.discriminator,
+    sets[source.id],
+    type?.id,
+    path,
+    field,
+  ]);
+  const [known, setKnown] = useState<{ readonly id: string; readonly evidence: Evidence }>();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the id says all of it
+  useEffect(() => {
+    if (!isSeen || isReading || known?.id === id) return;
+    let isLatest = true;
+    turn = turn.then(async () => {
+      if (!isLatest) return;
+      const evidence = await engine().evidence({ source: source.id, type: type?.id, path });
+      if (isLatest && evidence !== undefined) setKnown({ id, evidence });
+    });
+    return () => {
+      isLatest = false;
+    };
+  }, [id, isSeen, isReading]);
+  return known?.id === id ? known.evidence : undefined;
+}
