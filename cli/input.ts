@@ -1,7 +1,8 @@
 import { readFile } from 'node:fs/promises';
+import { createRequire } from 'node:module';
 import { basename } from 'node:path';
 import { type DocumentPort, type ItemsRead, read } from '../src/core/items';
-import { strictDecoder } from '../src/engine';
+import { sqliteFrom, strictDecoder } from '../src/engine';
 import { refuse, WrongUse } from './output';
 
 export interface InputFile {
@@ -29,6 +30,10 @@ export async function inputFile(file: string): Promise<InputFile> {
   }
 }
 
+/** SQLite's WebAssembly build, beside the packages that were installed. */
+const sqliteWasm = (): string =>
+  createRequire(import.meta.url).resolve('sql.js/dist/sql-wasm.wasm');
+
 /** The items of a document, found as the application finds them. */
 export async function readItems(file: string, at: string | undefined): Promise<ItemsRead> {
   const { name, bytes } = await inputFile(file);
@@ -45,6 +50,7 @@ export async function readItems(file: string, at: string | undefined): Promise<I
       pause: async () => {},
       progress: () => {},
       first: () => {},
+      sqlite: (database) => sqliteFrom(sqliteWasm())(database),
     },
   );
   return all.ok ? all.value : refuse(all.error);

@@ -13,10 +13,11 @@ const program = new Command('yarncard')
 program
   .command('items')
   .description('the items as they are read, one JSON value a line')
-  .argument('[file]', 'JSON, NDJSON or CSV; - reads standard input', '-')
-  .option('--at <jsonpath>', 'where the items are in the document (RFC 9535)')
+  .argument('[file]', 'JSON, NDJSON, CSV or SQLite; - reads standard input', '-')
+  .option('--at <place>', 'where the items are: a JSONPath (RFC 9535), a table or a SELECT')
+  .option('--decoded', 'dates, numbers and the like that the values settle, as such')
   .option('--json', 'the same: items are JSON already')
-  .action(async (file: string, options: { at?: string }) => {
+  .action(async (file: string, options: { at?: string; decoded?: boolean }) => {
     const { items } = await import('./commands/items');
     await items(file, options);
   });
@@ -24,10 +25,15 @@ program
 program
   .command('infer')
   .description('where the items are, and the item types with evidence')
-  .argument('[files...]', 'JSON, NDJSON or CSV; - reads standard input', ['-'])
+  .argument('[files...]', 'JSON, NDJSON, CSV or SQLite; - reads standard input', ['-'])
   .option('--at <jsonpath>', 'where the items are in the document (RFC 9535)')
   .option('--json', 'one JSON value a file')
-  .action(async (files: string[], options: { at?: string; json?: boolean }) => {
+  .option('--schema', 'as JSON Schema 2020-12')
+  .option(
+    '--types <language>',
+    'as declarations: ts, kotlin, swift, java, csharp, dart, python, go, rust',
+  )
+  .action(async (files: string[], options) => {
     const { inferTypes } = await import('./commands/infer');
     await inferTypes(files, options);
   });
@@ -36,7 +42,7 @@ program
   .command('eval')
   .description('the value of an expression for each item')
   .argument('[expression]', 'such as maker.town ?? "unknown"')
-  .requiredOption('--items <file>', 'JSON, NDJSON or CSV; - reads standard input')
+  .requiredOption('--items <file>', 'JSON, NDJSON, CSV or SQLite; - reads standard input')
   .option('--at <jsonpath>', 'where the items are in the document (RFC 9535)')
   .option('--key <field>', 'show this field of each item before its value')
   .option('--from <file>', 'many expressions, one a line')
@@ -56,6 +62,20 @@ program
   .action(async (file: string, options: { list?: string; json?: boolean }) => {
     const { resolve } = await import('./commands/resolve');
     await resolve(file, options);
+  });
+
+program
+  .command('check')
+  .description('the findings over all items of a project')
+  .argument('<file>', 'a project; - reads standard input')
+  .option('--level <level>', 'exit with 1 from this level on: error or warning', 'error')
+  .option('--items <file>', 'other items in the place of a source’s own')
+  .option('--at <place>', 'where those items are in their document')
+  .option('--source <id>', 'the source that they are for; the first if it is not said')
+  .option('--json', 'one JSON value a finding')
+  .action(async (file: string, options) => {
+    const { check } = await import('./commands/check');
+    await check(file, options);
   });
 
 // A reader that has seen enough (`| head`) closes the pipe; that is no error.

@@ -28,9 +28,15 @@ await build({
   format: 'esm',
   outExtension: { '.js': '.mjs' },
   mainFields: ['module', 'main'],
-  // Packages in CommonJS ask for Node's modules with require.
+  // Packages in CommonJS ask for Node's modules with require, and for where they stand.
   banner: {
-    js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+    js: [
+      "import { createRequire } from 'node:module';",
+      "import { fileURLToPath as pathOfUrl } from 'node:url';",
+      'const require = createRequire(import.meta.url);',
+      'const __filename = pathOfUrl(import.meta.url);',
+      "const __dirname = pathOfUrl(new URL('.', import.meta.url));",
+    ].join(' '),
   },
   logLevel: 'warning',
 });

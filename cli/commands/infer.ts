@@ -1,75 +1,101 @@
-import { atOnce, count, type Json } from '../../src/core/base';
-import { type Inference, type Item, type ItemsRead, infer } from '../../src/core/items';
-import { typeInWords } from '../../src/core/values';
+import { basename } from 'node:path';
+import { atOnce, count, ownValue } from '../../src/core/base';
+import {
+  dataClasses,
+  declarations,
+  decodingInWords,
+  gatherEvidence,
+  itemsSchema,
+  type Language,
+  languages,
+} from '../../src/core/items';
+import { type Field, typeInWords } from '../../src/core/values';
 import { readItems } from '../input';
-import { flush, line, report } from '../output';
+import { type KnownItems, known } from '../known';
+import { flush, line, report, WrongUse } from '../output';
 
-export async function inferTypes(
-  files: readonly string[],
-  options: { readonly at?: string; readonly json?: boolean },
-): Promise<void> {
+interface InferOptions {
+  readonly at?: string;
+  readonly json?: boolean;
+  readonly schema?: boolean;
+  readonly types?: string;
+}
+
+/** Where the items are and what they are; as a schema or as declarations where that is asked for. */
+export async function inferTypes(files: readonly string[], options: InferOptions): Promise<void> {
   for (const file of files) {
     const read = await readItems(file, options.at);
-    const inference = atOnce(infer(read.items, file));
-    report([...read.findings, ...inference.findings]);
-    if (options.json) line(JSON.stringify(asJson(file, read, inference)));
-    else tell(file, read, inference);
+    const all = known(basename(file), read);
+    report([...read.findings, ...all.inference.findings]);
+    if (options.schema) line(JSON.stringify(schemaOf(file, all), null, 2));
+    else if (options.types !== undefined) line(await declared(file, all, options.types));
+    else if (options.json) line(JSON.stringify(asJson(file, all)));
+    else tell(file, all);
   }
   flush();
 }
 
-function asJson(file: string, read: ItemsRead, inference: Inference) {
+const titleOf = (file: string): string =>
+  file === '-' ? 'items' : basename(file).replace(/\.[a-z0-9]+$/i, '');
+
+const schemaOf = (file: string, { types, inference }: KnownItems) =>
+  itemsSchema(titleOf(file), types, inference.discriminator ?? null);
+
+async function declared(file: string, all: KnownItems, language: string): Promise<string> {
+  const own = [titleOf(file), all.types, all.inference.discriminator ?? null] as const;
+  if (language === 'ts') return declarations(...own);
+  if (!isLanguage(language))
+    throw new WrongUse(
+      `There are no types in "${language}". It can be ts, ${Object.keys(languages).join(', ')}.`,
+    );
+  return dataClasses(language, ...own);
+}
+
+const isLanguage = (name: string): name is Language => Object.hasOwn(languages, name);
+
+function asJson(file: string, { read, inference, types }: KnownItems) {
   return {
     file,
     format: read.format,
     at: read.at,
     count: read.items.length,
     key: inference.key ?? null,
-    types: inference.types.map((type) => ({
-      name: type.value ?? null,
+    types: types.map((type) => ({
+      name: type.value,
       count: type.count,
-      fields: type.fields.map(({ name, missingCount, ...field }) => ({
-        path: name,
+      fields: type.fields.map((field) => ({
+        path: field.name,
         type: typeInWords(field),
         required: field.required,
-        missing: missingCount,
-        distinct: distinctCount(itemsOf(read.items, inference.discriminator, type.value), name),
-        decoding: null,
+        ...evidenceOf(type.items, field),
+        decoding: field.decode ?? null,
       })),
     })),
   };
 }
 
-function tell(file: string, read: ItemsRead, inference: Inference): void {
+function evidenceOf(items: KnownItems['read']['items'], field: Field) {
+  const { itemCount, presentCount, distinctCount } = atOnce(
+    gatherEvidence(items, [field.name], field),
+  );
+  return { missing: itemCount - presentCount, distinct: distinctCount };
+}
+
+function tell(file: string, { read, inference, types }: KnownItems): void {
   const key = inference.key === undefined ? 'no key' : `key ${inference.key}`;
   line(`${file}: ${count(read.items.length, 'item')} at ${read.at}, ${read.format}, ${key}`);
-  for (const type of inference.types) {
+  for (const type of types) {
     const told =
       inference.discriminator === undefined ? '' : `${inference.discriminator} "${type.value}", `;
     line(`  ${told}${count(type.count, 'item')}`);
     for (const field of type.fields) {
-      const missing = field.missingCount > 0 ? `, missing in ${field.missingCount}` : '';
-      line(`    ${field.name}: ${typeInWords(field)}${missing}`);
+      const missing = type.items.filter(
+        (item) => (ownValue(item, field.name) ?? null) === null,
+      ).length;
+      const gone = missing > 0 ? `, missing in ${missing}` : '';
+      const decoding =
+        field.decode === undefined ? '' : `, read as ${decodingInWords(field.decode)}`;
+      line(`    ${field.name}: ${typeInWords(field)}${gone}${decoding}`);
     }
   }
-}
-
-function itemsOf(
-  items: readonly Item[],
-  discriminator: string | undefined,
-  value: string | undefined,
-) {
-  return discriminator === undefined
-    ? items
-    : items.filter((item) => item[discriminator] === value);
-}
-
-function distinctCount(items: readonly Item[], name: string): number {
-  const seen = new Set<Json | undefined>();
-  for (const item of items) {
-    const value = Object.hasOwn(item, name) ? item[name] : undefined;
-    if (value === undefined || value === null) continue;
-    seen.add(typeof value === 'object' ? JSON.stringify(value) : value);
-  }
-  return seen.size;
 }

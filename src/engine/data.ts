@@ -229,7 +229,7 @@ export class EngineData {
       typesOf(project, source.id),
       (type) => {
         const at = types.findIndex((id) => withId(project.types, id)?.value === type.value);
-        return own.raw[indexes.indexOf(at)] ?? {};
+        return fullest(own.raw, own.items(project, source), indexes, at);
       },
       { key: keyFields(source.key), discriminator: source.discriminator },
     );
@@ -299,6 +299,24 @@ export function importInWords(summary: ImportSummary): string {
   if (summary.revision === undefined)
     return `Nothing changed: ${count(summary.unchangedCount, 'item')} as before. Nothing was written.`;
   return `${summary.addedCount} added, ${summary.changedCount} changed, ${summary.removedCount} removed, ${summary.unchangedCount} unchanged`;
+}
+
+const mostLookedAt = 2_000;
+
+/** The item of a type that has the most values after decoding: the most ordinary one there is. */
+function fullest(
+  raw: readonly Item[],
+  shaped: readonly Item[],
+  indexes: Uint16Array,
+  type: number,
+): Item {
+  const valueCount = (at: number) =>
+    Object.values(shaped[at] ?? {}).filter((value) => value !== null && value !== '').length;
+  let best = -1;
+  for (let at = 0; at < Math.min(raw.length, mostLookedAt); at += 1) {
+    if (indexes[at] === type && (best < 0 || valueCount(at) > valueCount(best))) best = at;
+  }
+  return raw[best] ?? {};
 }
 
 const rawName = (project: Project, source: Source, name: string): string =>

@@ -92,7 +92,7 @@ describe('a list of real items', () => {
     const project = edited(projectOf(shop), edits.bind(place, { expr: 'maker.town' }));
     const engine = engineWith(project, shop);
     engine.update(project, everything);
-    expect(engine.surveyNow()[0]).toEqual({
+    expect(engine.surveyNow().templates[0]).toEqual({
       template: 'skein-plain',
       itemCount: 2,
       longest: 0,

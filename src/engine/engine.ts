@@ -1,4 +1,4 @@
-import { atOnce, type Finding, inTurns } from '../core/base';
+import { atOnce, type Finding, inTurns, type Turns } from '../core/base';
 import { type Item, type ItemKeys, itemKeys, type UniqueKey, whyNotDecoded } from '../core/items';
 import { partHeight } from '../core/layout';
 import {
@@ -22,7 +22,7 @@ import {
 import type { CompiledTemplate } from '../core/templates';
 import { explain, fieldNamed } from '../core/values';
 import { HeldSource } from './held-source';
-import type { ItemAtHand, Range, TemplateSurvey, Trace, View } from './protocol';
+import type { ItemAtHand, Range, Survey, Trace, View } from './protocol';
 import { surveyTemplates } from './survey';
 import { holdsWords } from './table';
 
@@ -211,19 +211,15 @@ export class Engine {
   }
 
   /** Counts over all items, with turns for others; undefined if a newer version came meanwhile. */
-  async survey(): Promise<
-    { readonly version: number; readonly templates: readonly TemplateSurvey[] } | undefined
-  > {
-    const { version, arranged } = this;
+  async survey(): Promise<(Survey & { readonly version: number }) | undefined> {
+    const { version } = this;
     const isStale = () => this.version !== version;
-    const work = surveyTemplates(this.templates, arranged, this.shownItems());
     const pause = async () => {
       await this.ports.pause();
       if (isStale()) throw new Stale();
     };
     try {
-      const templates = await inTurns(work, pause);
-      return { version, templates };
+      return { version, ...(await inTurns(this.surveying(), pause)) };
     } catch (error) {
       if (error instanceof Stale) return undefined;
       throw error;
@@ -231,8 +227,18 @@ export class Engine {
   }
 
   /** The same at once, where nobody waits. */
-  surveyNow(): readonly TemplateSurvey[] {
-    return atOnce(surveyTemplates(this.templates, this.arranged, this.shownItems()));
+  surveyNow(): Survey {
+    return atOnce(this.surveying());
+  }
+
+  private *surveying(): Turns<Survey> {
+    const templates = yield* surveyTemplates(this.templates, this.arranged, this.shownItems());
+    const source = this.source();
+    const findings =
+      source === undefined || this.project === undefined
+        ? []
+        : yield* this.held(source.id).shown().misfits(this.project, source);
+    return { templates, findings };
   }
 
   /** Shows another set of a source's items, without touching the project. */

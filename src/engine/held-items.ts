@@ -1,8 +1,10 @@
+import type { Finding, Turns } from '../core/base';
 import {
   type Item,
   type ItemKeys,
   itemKeys,
   keyFields,
+  misfits,
   reshaper,
   type UniqueKey,
   uniqueKeys,
@@ -32,6 +34,12 @@ interface KeysKnown {
   readonly keys: ItemKeys;
 }
 
+interface MisfitsKnown {
+  readonly items: readonly Item[];
+  readonly of: string;
+  readonly findings: readonly Finding[];
+}
+
 /**
  * The items of a set as they were read, with what follows from the project for each: its type, its
  * values under the type's names and decoded, its key. All is made when it is first asked for.
@@ -40,6 +48,7 @@ export class HeldItems {
   private known: ItemTypes | undefined;
   private shaped: Shaped | undefined;
   private keysKnown: KeysKnown | undefined;
+  private misfitsKnown: MisfitsKnown | undefined;
 
   /** `unique`: a field that was seen to tell all items apart, with its values; it is kept up to date. */
   constructor(
@@ -85,6 +94,25 @@ export class HeldItems {
     const indexes = indexesOf(this.raw);
     this.known = { of, types, indexes, counts: counted(indexes, types.length), indexesOf };
     return this.known;
+  }
+
+  /** Where the items are not what their types say; looked for once for the same items and types. */
+  *misfits(project: Project, source: Source): Turns<readonly Finding[]> {
+    const types = typesOf(project, source.id);
+    const items = this.items(project, source);
+    const of = JSON.stringify([source.name, types.map((type) => [type.value, type.fields])]);
+    if (this.misfitsKnown?.items !== items || this.misfitsKnown.of !== of) {
+      const findings = yield* misfits({
+        source: source.name,
+        raw: this.raw,
+        items,
+        typeIndexes: this.types(project, source).indexes,
+        types,
+        discriminator: rawDiscriminator(project, source),
+      });
+      this.misfitsKnown = { items, of, findings };
+    }
+    return this.misfitsKnown.findings;
   }
 
   insert(at: number, added: readonly Item[]): void {

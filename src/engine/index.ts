@@ -17,6 +17,7 @@ export type {
   MakeTask,
   Range,
   SlotSurvey,
+  Survey,
   TemplateSurvey,
   Trace,
   View,

@@ -53,6 +53,13 @@ export interface TemplateSurvey {
   readonly shortest: number;
 }
 
+/** What was counted over all items of a version. */
+export interface Survey {
+  readonly templates: readonly TemplateSurvey[];
+  /** Where items are not what their types say. */
+  readonly findings: readonly Finding[];
+}
+
 /** How a value came about for one item. */
 export interface Trace {
   readonly steps: readonly TraceStep[];
@@ -75,11 +82,7 @@ export interface ItemAtHand {
 export type EngineEvent =
   | { readonly kind: 'first'; readonly brought: Brought; readonly view: View }
   | { readonly kind: 'progress'; readonly share: number }
-  | {
-      readonly kind: 'survey';
-      readonly version: number;
-      readonly templates: readonly TemplateSurvey[];
-    };
+  | ({ readonly kind: 'survey'; readonly version: number } & Survey);
 
 /** A document to read: a file, words that were pasted or typed, or an address to fetch from. */
 export type Document =

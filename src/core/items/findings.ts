@@ -1,4 +1,5 @@
 import { count, type Finding, type Place } from '../base';
+import { type Field, typeInWords } from '../values';
 import type { Format } from './item';
 
 /** A place in a text: both from 1; the column counts UTF-16 units. */
@@ -14,6 +15,17 @@ const formatNames: Record<Format, string> = {
   sqlite: 'SQLite',
   typed: 'a typed list',
 };
+
+/** So many items, the first of them, and the value that it has, as JSON. */
+interface SomeItems {
+  readonly itemCount: number;
+  readonly first: number;
+  readonly value: string;
+}
+
+const isOrAre = ({ itemCount }: SomeItems): string => (itemCount === 1 ? 'is' : 'are');
+
+const short = (text: string): string => (text.length > 40 ? `${text.slice(0, 39)}…` : text);
 
 const inFile = (file: string, at?: Position): Place => ({ in: 'document', file, ...at });
 
@@ -230,6 +242,38 @@ export const itemFindings = {
       { in: 'items', source },
       `No field tells the items of ${source} apart.`,
       'They are told apart by position, so a changed order looks like changed items.',
+    ),
+
+  typeless: (source: string, discriminator: string, some: SomeItems) =>
+    warning(
+      'items-typeless',
+      { in: 'items', source, field: discriminator, item: some.first },
+      `${count(some.itemCount, 'item')} of ${source} ${isOrAre(some)} of no known type: "${discriminator}" is ${short(some.value)} in item ${some.first + 1}.`,
+      'They get what the list gives to all others. Import them again to have a type made.',
+    ),
+
+  fieldMissing: (source: string, type: string, field: string, first: number, itemCount: number) =>
+    warning(
+      'field-missing',
+      { in: 'items', source, field, item: first },
+      `"${field}" should be in every ${type}, and ${count(itemCount, 'item')} of ${source} ${itemCount === 1 ? 'lacks' : 'lack'} it; the first is item ${first + 1}.`,
+      'Say that it may be missing, or correct the items.',
+    ),
+
+  fieldOfOtherType: (source: string, type: string, field: Field, some: SomeItems) =>
+    warning(
+      'field-of-other-type',
+      { in: 'items', source, field: field.name, item: some.first },
+      `"${field.name}" is ${typeInWords(field)} in ${type}, and ${count(some.itemCount, 'item')} of ${source} ${some.itemCount === 1 ? 'has' : 'have'} something else; the first is ${short(some.value)} in item ${some.first + 1}.`,
+      'Such values are missing in rows. Choose another type, or read them as what they mean.',
+    ),
+
+  notDecoded: (source: string, field: Field, decoding: string, some: SomeItems) =>
+    warning(
+      'not-decoded',
+      { in: 'items', source, field: field.name, item: some.first },
+      `${count(some.itemCount, 'value')} of "${field.name}" could not be read as ${typeInWords(field)} (${decoding}); the first is ${short(some.value)} in item ${some.first + 1}.`,
+      'Such values are missing in rows. Correct the pattern or the items.',
     ),
 
   fieldMixed: (source: string, field: string, kinds: string) =>

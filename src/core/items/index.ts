@@ -10,6 +10,7 @@ export {
   proposeDecodings,
   reshaper,
   type Slip,
+  settledDecoding,
   slipsIn,
   typeDecoded,
   whyNotDecoded,
@@ -22,6 +23,7 @@ export {
 } from './difference';
 export { type Bin, type Evidence, type Extreme, gatherEvidence } from './evidence';
 export type { Position } from './findings';
+export { misfits, type TypedItems } from './fit';
 export {
   type Generator,
   type GeneratorTask,

@@ -2,13 +2,13 @@ import { useMemo } from 'react';
 import { count, type Finding, type Place } from '../../core/base';
 import { handItem } from './at-hand';
 import { goWithin } from './route';
-import { surveysOf, useProject, useSession } from './session';
+import { surveyOf, surveysOf, useProject, useSession } from './session';
 
 /** Everything that was noticed: while reading, in the project, over all items. Each once. */
 export function useFindings(): readonly Finding[] {
   const project = useProject();
   const { view, readFindings } = useSession();
-  const surveys = useSession(surveysOf);
+  const { templates: surveys, findings: misfits } = useSession(surveyOf);
   return useMemo(() => {
     const blanks = surveys.flatMap((survey) =>
       survey.slots
@@ -23,10 +23,11 @@ export function useFindings(): readonly Finding[] {
     const all = [
       ...(view?.findings ?? []),
       ...readFindings,
+      ...misfits,
       ...blanks.filter((each) => !broken.has(partKey(each.place))),
     ];
     return project === undefined ? [] : eachOnce(all);
-  }, [project, view, readFindings, surveys]);
+  }, [project, view, readFindings, surveys, misfits]);
 }
 
 /** What was noticed while reading and again in the project is one finding; the first words for it stay. */

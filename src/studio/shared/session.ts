@@ -6,6 +6,7 @@ import type {
   ImportSummary,
   ItemAtHand,
   Range,
+  Survey,
   TemplateSurvey,
   View,
 } from '../../engine';
@@ -22,7 +23,7 @@ export interface Session {
   readonly history: History | undefined;
   readonly view: View | undefined;
   /** Counts over all items, as of the version that they were taken for. */
-  readonly survey: { readonly version: number; readonly templates: readonly TemplateSurvey[] };
+  readonly survey: Survey & { readonly version: number };
   /** What was noticed while the items were read. */
   readonly readFindings: readonly Finding[];
   readonly keeping: Keeping;
@@ -55,16 +56,19 @@ export const noSession: Omit<Session, 'survey'> = {
   isNowhere: false,
 };
 
+const noSurvey: Survey = { templates: [], findings: [] };
+
 export const useSession = create<Session>()(() => ({
   ...noSession,
-  survey: { version: -1, templates: [] },
+  survey: { version: -1, ...noSurvey },
 }));
 
-const noSurveys: readonly TemplateSurvey[] = [];
-
 /** The counts for what is on screen; none while they are being taken anew. */
-export const surveysOf = ({ view, survey }: Session): readonly TemplateSurvey[] =>
-  view?.version === survey.version ? survey.templates : noSurveys;
+export const surveyOf = ({ view, survey }: Session): Survey =>
+  view?.version === survey.version ? survey : noSurvey;
+
+export const surveysOf = (session: Session): readonly TemplateSurvey[] =>
+  surveyOf(session).templates;
 
 export const useProject = (): Project | undefined =>
   useSession((session) => session.history?.project);
@@ -84,7 +88,7 @@ export function engine(): EngineClient {
         }));
         break;
       case 'survey':
-        useSession.setState({ survey: { version: event.version, templates: event.templates } });
+        useSession.setState({ survey: event });
         break;
     }
   });

@@ -3,13 +3,14 @@ import ChevronRight from 'lucide-react/icons/chevron-right';
 import { grouped } from '../../core/base';
 import { handItem } from '../shared/at-hand';
 import { Button } from '../shared/controls';
-import { engine, surveysOf, useProject, useSession } from '../shared/session';
+import { useCurrent } from '../shared/current';
+import { engine, surveysOf, useSession } from '../shared/session';
 
 /** The item that every screen speaks of: step, or ask for a telling one. */
 export function ItemBar() {
   const { atHand, view } = useSession();
   const surveys = useSession(surveysOf);
-  const project = useProject();
+  const current = useCurrent();
   const itemCount = view?.itemCount ?? 0;
   const survey = surveys.find((each) => each.itemCount > 0);
   const blank = surveys.flatMap((each) => each.slots).find((slot) => slot.firstMissing >= 0);
@@ -20,7 +21,7 @@ export function ItemBar() {
     { words: 'shortest', item: survey?.shortest ?? -1 },
     { words: `no ${blank?.part ?? ''}`, item: blank?.firstMissing ?? -1 },
   ];
-  const types = project !== undefined && project.types.length > 1 ? project.types : [];
+  const types = current !== undefined && current.types.length > 1 ? current.types : [];
   return (
     <footer className="col-span-2 flex items-center gap-2 overflow-hidden border-t border-rule bg-paper px-3 whitespace-nowrap">
       <Button onPress={() => void handItem((atHand?.item ?? 0) - 1)} label="Item before">

@@ -5,6 +5,6 @@
 export { type Decode, decoder, decodingInWords, typeDecoded } from './decode';
 export { dateNames } from './names';
 export { daysIn } from './pattern';
-export { type Proposal, proposeDecodings } from './propose';
+export { type Proposal, proposeDecodings, settledDecoding } from './propose';
 export { reshaper, whyNotDecoded } from './reshape';
 export { type Slip, slipsIn } from './slips';

@@ -88,6 +88,14 @@ export function proposeDecodings(name: string, values: readonly Json[]): Proposa
   return proposals.filter((each) => each.fits === most).slice(0, 4);
 }
 
+/** The decoding that fits all values and is the only one that does. */
+export function settledDecoding(name: string, values: readonly Json[]): Decoding | undefined {
+  const [only, ...others] = proposeDecodings(name, values);
+  if (only === undefined || others.length > 0) return undefined;
+  const { fits, of } = tried(only.decoding, values);
+  return fits === of ? only.decoding : undefined;
+}
+
 function* candidates(name: string, texts: readonly string[]): Generator<Decoding> {
   const some = texts.filter((text) => /\d/.test(text)).slice(0, 40);
   if (some.length > 0) {

@@ -1,5 +1,5 @@
 import type { Json, JsonRecord } from '../../base';
-import type { Field, ScalarName, ValueType } from '../../values';
+import type { Decoding, Field, ScalarName, ValueType } from '../../values';
 
 /** An item type as schemas and declarations need it. */
 export interface TypeShape {
@@ -89,14 +89,18 @@ function fieldSchema(field: Field): JsonRecord {
       ...(decode !== undefined && { type: field.type, required: field.required, decode }),
     },
   };
-  const read = decode === undefined ? schemaOf(field) : beforeDecoding;
+  const read = decode === undefined ? schemaOf(field) : beforeDecoding(decode);
   return {
     ...mayBeNull(read, decode === undefined && field.required),
     ...annotation,
   } as JsonRecord;
 }
 
-const beforeDecoding: JsonRecord = { type: ['string', 'number', 'boolean'] };
+/** What stands there before decoding: text of the standard's own form, or any plain value. */
+const beforeDecoding = (decoding: Decoding): JsonRecord =>
+  'pattern' in decoding && decoding.pattern === 'yyyy-MM-dd'
+    ? { type: 'string', format: 'date' }
+    : { type: ['string', 'number', 'boolean'] };
 
 /** A field that may be missing may be `null`, too: both are one here. */
 function mayBeNull(schema: JsonRecord, isRequired: boolean): JsonRecord {

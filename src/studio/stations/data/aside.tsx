@@ -7,8 +7,10 @@ import { addAsSource, arrive, showSet } from '../../shared/arrivals';
 import { Button, Heading, MenuButton } from '../../shared/controls';
 import type { Current } from '../../shared/current';
 import { make } from '../../shared/editing';
+import { FileButton } from '../../shared/file-button';
 import { goWithin } from '../../shared/route';
 import { engine, useSession } from '../../shared/session';
+import { TypesMenu } from './types-menu';
 
 /** Sources, then the types of the chosen one, its sets and its key. */
 export function Aside({ current }: { readonly current: Current }) {
@@ -30,6 +32,7 @@ export function Aside({ current }: { readonly current: Current }) {
           />
         ))}
       </ul>
+      <FileButton words="Bring a file" label="Items for this project" />
       <AddSource />
       <Heading>Item types</Heading>
       <ul>
@@ -39,7 +42,10 @@ export function Aside({ current }: { readonly current: Current }) {
           </li>
         ))}
       </ul>
-      <ToldApart current={current} />
+      <div className="flex flex-wrap items-center gap-1.5 pb-2">
+        <ToldApart current={current} />
+        <TypesMenu current={current} />
+      </div>
       <Heading>Sets of {source.name}</Heading>
       <ul>
         {[{ id: ownSet, name: 'its own' }, ...(source.sets ?? [])].map((each) => (
@@ -95,7 +101,7 @@ function AddSource() {
     return (
       <button
         type="button"
-        className="pb-2 text-sm text-woad underline"
+        className="block py-1 text-sm text-woad underline"
         onClick={() => setOpen(true)}
       >
         Paste, drop or type more
@@ -139,14 +145,14 @@ function ToldApart({ current }: { readonly current: Current }) {
   const { source, types } = current;
   if (types.length > 1) {
     return (
-      <div className="pb-2">
+      <>
         {source.discriminator !== null && (
-          <p className="text-sm text-ash">
+          <p className="w-full text-sm text-ash">
             told apart by <b className="text-ink">{source.discriminator}</b>
           </p>
         )}
         <Button onPress={() => make(edits.mergeTypes(source.id))}>Merge into one</Button>
-      </div>
+      </>
     );
   }
   const fields = (types[0]?.fields ?? []).filter(
@@ -154,16 +160,14 @@ function ToldApart({ current }: { readonly current: Current }) {
   );
   if (fields.length === 0) return null;
   return (
-    <div className="pb-2">
-      <MenuButton
-        label="Tell types apart"
-        words="Split by a field"
-        entries={fields.map((field) => ({
-          words: field.name,
-          onChoose: () => void splitBy(source.id, field.name),
-        }))}
-      />
-    </div>
+    <MenuButton
+      label="Tell types apart"
+      words="Split by a field"
+      entries={fields.map((field) => ({
+        words: field.name,
+        onChoose: () => void splitBy(source.id, field.name),
+      }))}
+    />
   );
 }
 

@@ -7,10 +7,8 @@ import { importInto, readAt } from '../../shared/arrivals';
 import { Button, MenuButton } from '../../shared/controls';
 import type { Current } from '../../shared/current';
 import { make } from '../../shared/editing';
-import { FileButton } from '../../shared/file-button';
 import { engine, useSession } from '../../shared/session';
 import { MakeMenu } from './make-menu';
-import { TypesMenu } from './types-menu';
 
 interface SourceLineProps {
   readonly current: Current;
@@ -32,7 +30,7 @@ export function SourceLine({ current, look, onLook }: SourceLineProps) {
         words={source.name}
         onRename={(name) => make(edits.renameSource(source.id, name))}
       />
-      <span className="max-w-56 truncate text-ash" title={source.from.file}>
+      <span className="max-w-40 truncate text-ash" title={source.from.file}>
         {source.from.file}
       </span>
       <Place current={current} />
@@ -43,7 +41,7 @@ export function SourceLine({ current, look, onLook }: SourceLineProps) {
         type="search"
         aria-label="Filter items"
         placeholder="only items with …"
-        className="h-7 w-36 rounded-md border border-rule bg-paper px-2 text-sm"
+        className="h-7 w-32 rounded-md border border-rule bg-paper px-2 text-sm"
         value={look.filter}
         onChange={(event) => onLook({ ...look, filter: event.target.value })}
       />
@@ -58,8 +56,6 @@ export function SourceLine({ current, look, onLook }: SourceLineProps) {
           </Button>
         )}
         <MakeMenu current={current} />
-        <TypesMenu current={current} />
-        <FileButton words="Bring items" label="Items for this project" />
       </span>
     </div>
   );
@@ -115,7 +111,8 @@ function Place({ current }: { readonly current: Current }) {
             ? 'A table, or a SELECT'
             : 'From the root of the document ($). Paths inside an item begin at the item.'
         }
-        className="h-7 w-40 rounded-md border border-transparent bg-transparent px-1.5 font-mono text-sm hover:border-rule hover:bg-paper focus:bg-paper"
+        className="h-7 max-w-56 rounded-md border border-transparent bg-transparent px-1.5 font-mono text-sm hover:border-rule hover:bg-paper focus:bg-paper"
+        style={{ width: `${Math.max(6, text.length + 3)}ch` }}
         value={text}
         onChange={(event) => setText(event.target.value)}
         onBlur={() => setText(at)}

@@ -1,0 +1,62 @@
+import { type Finding, placeInWords } from '../../src/core/base';
+import { readProject, withId } from '../../src/core/project';
+import { Engine } from '../../src/engine';
+import { inputFile, readItems } from '../input';
+import { flush, line, refuse, WrongUse } from '../output';
+
+interface CheckOptions {
+  readonly level: string;
+  readonly items?: string;
+  readonly at?: string;
+  readonly source?: string;
+  readonly json?: boolean;
+}
+
+/** All findings over all items of a project. Exit status 1 where there is one of the level or worse. */
+export async function check(file: string, options: CheckOptions): Promise<void> {
+  if (options.level !== 'error' && options.level !== 'warning')
+    throw new WrongUse(`--level is error or warning, not "${options.level}".`);
+  const { name, bytes } = await inputFile(file);
+  const read = readProject(new TextDecoder().decode(bytes), name);
+  if (!read.ok) refuse(read.error);
+  const { project, items } = read.value;
+  const engine = new Engine({ pause: async () => {} });
+  engine.holdFile(project, items);
+  const others =
+    options.items === undefined ? [] : await putIn(engine, read.value.project, options);
+  const replaced = options.items === undefined ? read.value.findings : [];
+  const findings = project.lists.flatMap((list) => [
+    ...engine.update(project, { from: 0, to: 0 }, list.id).findings,
+    ...engine.surveyNow().findings,
+  ]);
+  const all = told([...replaced, ...others, ...findings]);
+  for (const finding of all) line(options.json ? JSON.stringify(finding) : inWords(finding));
+  if (!options.json && all.length === 0) line('No findings.');
+  if (all.some((each) => each.severity === 'error' || each.severity === options.level))
+    process.exitCode = 1;
+  flush();
+}
+
+/** Other items in the place of a source's own. */
+async function putIn(
+  engine: Engine,
+  project: Parameters<Engine['update']>[0],
+  options: CheckOptions,
+): Promise<readonly Finding[]> {
+  const id = options.source ?? project.sources[0]?.id ?? '';
+  if (withId(project.sources, id) === undefined)
+    throw new WrongUse(
+      `There is no source "${id}". The sources are ${project.sources.map((each) => each.id).join(', ')}.`,
+    );
+  const read = await readItems(options.items ?? '-', options.at);
+  engine.hold(id, read.items);
+  return read.findings;
+}
+
+/** Each finding once: lists share templates and sources. */
+const told = (findings: readonly Finding[]): readonly Finding[] => [
+  ...new Map(findings.map((finding) => [JSON.stringify(finding), finding])).values(),
+];
+
+const inWords = ({ severity, place, message, hint }: Finding): string =>
+  `${severity}: ${placeInWords(place)}: ${message} ${hint}`;

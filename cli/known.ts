@@ -1,0 +1,62 @@
+import { atOnce, type Json, ownValue } from '../src/core/base';
+import {
+  type Inference,
+  type Item,
+  type ItemsRead,
+  infer,
+  reshaper,
+  settledDecoding,
+  type TypeShape,
+  typeDecoded,
+} from '../src/core/items';
+import type { Field } from '../src/core/values';
+
+/** The items of a file with what is known of them; decodings that the values settle are taken. */
+export interface KnownItems {
+  readonly read: ItemsRead;
+  readonly inference: Inference;
+  readonly types: readonly (TypeShape & {
+    readonly count: number;
+    readonly items: readonly Item[];
+  })[];
+}
+
+export function known(file: string, read: ItemsRead): KnownItems {
+  const inference = atOnce(infer(read.items, file));
+  const { discriminator } = inference;
+  const types = inference.types.map((type) => {
+    const items =
+      discriminator === undefined
+        ? read.items
+        : read.items.filter((item) => ownValue(item, discriminator) === type.value);
+    const fields = type.fields.map(({ missingCount: _, ...field }) => decoded(field, items));
+    return {
+      name: type.value ?? file.replace(/\.[a-z0-9]+$/i, ''),
+      value: type.value ?? null,
+      count: type.count,
+      fields,
+      items,
+    };
+  });
+  return { read, inference, types };
+}
+
+/** The items after decoding, in the order of the file. */
+export function decodedItems({ read, inference, types }: KnownItems): readonly Item[] {
+  const byValue = new Map(types.map((type) => [type.value, reshaper(type.fields)]));
+  const { discriminator } = inference;
+  return read.items.map((item) => {
+    const value = discriminator === undefined ? null : (ownValue(item, discriminator) ?? null);
+    return byValue.get(typeof value === 'string' ? value : null)?.(item) ?? item;
+  });
+}
+
+function decoded(field: Field, items: readonly Item[]): Field {
+  const values = items
+    .map((item) => ownValue(item, field.name))
+    .filter((value): value is Json => value !== undefined && value !== null);
+  const decoding = settledDecoding(field.name, values);
+  const type = decoding === undefined ? undefined : typeDecoded(decoding);
+  if (decoding === undefined || type === undefined) return field;
+  return { name: field.name, required: field.required, type, decode: decoding };
+}

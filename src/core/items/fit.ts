@@ -1,0 +1,138 @@
+import { type Finding, isRecord, type Json, ownValue, type Turns } from '../base';
+import type { Field, ValueType } from '../values';
+import { decoder, decodingInWords } from './decoding';
+import { itemFindings } from './findings';
+import type { Item } from './item';
+
+/** Items as they were read and as their types want them, with the position of each one's type. */
+export interface TypedItems {
+  readonly source: string;
+  readonly raw: readonly Item[];
+  readonly items: readonly Item[];
+  /** Past the last type: of none that is known. */
+  readonly typeIndexes: Uint16Array;
+  readonly types: readonly { readonly name: string; readonly fields: readonly Field[] }[];
+  readonly discriminator: string | null;
+}
+
+interface FieldCount {
+  readonly field: Field;
+  missing: number;
+  firstMissing: number;
+  other: number;
+  firstOther: number;
+}
+
+const itemsATurn = 4_000;
+
+/** Where items are not what their types say: of no known type, without a value, with one of another kind, not decoded. */
+export function* misfits(typed: TypedItems): Turns<readonly Finding[]> {
+  const { items, typeIndexes, types } = typed;
+  const counts = types.map((type) => type.fields.map(emptyCount));
+  let typeless = 0;
+  let firstTypeless = -1;
+  for (let at = 0; at < items.length; at += 1) {
+    if (at % itemsATurn === itemsATurn - 1) yield at / items.length;
+    const own = counts[typeIndexes[at] ?? types.length];
+    if (own === undefined) {
+      typeless += 1;
+      if (firstTypeless < 0) firstTypeless = at;
+      continue;
+    }
+    for (const each of own) look(each, items[at] ?? {}, at);
+  }
+  const findings = counts.flatMap((own, type) =>
+    own.flatMap((each) => findingsOf(typed, types[type]?.name ?? '', each)),
+  );
+  if (typeless === 0 || typed.discriminator === null) return findings;
+  const value = ownValue(typed.raw[firstTypeless] ?? {}, typed.discriminator);
+  return [
+    itemFindings.typeless(typed.source, typed.discriminator, {
+      itemCount: typeless,
+      first: firstTypeless,
+      value: value === undefined ? 'missing' : JSON.stringify(value),
+    }),
+    ...findings,
+  ];
+}
+
+const emptyCount = (field: Field): FieldCount => ({
+  field,
+  missing: 0,
+  firstMissing: -1,
+  other: 0,
+  firstOther: -1,
+});
+
+function look(count: FieldCount, item: Item, at: number): void {
+  const value = ownValue(item, count.field.name);
+  if (value === undefined || value === null) {
+    count.missing += 1;
+    if (count.firstMissing < 0) count.firstMissing = at;
+  } else if (!isOfType(value, count.field)) {
+    count.other += 1;
+    if (count.firstOther < 0) count.firstOther = at;
+  }
+}
+
+/** Whether a value can be read as the type: plain values all can be text. */
+function isOfType(value: Json, { type }: ValueType): boolean {
+  switch (type) {
+    case 'unknown':
+      return true;
+    case 'text':
+      return typeof value !== 'object';
+    case 'integer':
+      return Number.isInteger(value);
+    case 'number':
+      return typeof value === 'number';
+    case 'boolean':
+      return typeof value === 'boolean';
+    case 'record':
+      return isRecord(value);
+    case 'list':
+      return Array.isArray(value);
+    default:
+      return typeof value === 'string';
+  }
+}
+
+function findingsOf(typed: TypedItems, type: string, count: FieldCount): Finding[] {
+  const { field, missing, firstMissing, other, firstOther } = count;
+  const found: Finding[] = [];
+  const undecoded = missing === 0 ? undefined : firstUndecoded(typed, field);
+  if (undecoded !== undefined) found.push(undecoded);
+  else if (field.required && missing > 0)
+    found.push(itemFindings.fieldMissing(typed.source, type, field.name, firstMissing, missing));
+  if (other > 0)
+    found.push(
+      itemFindings.fieldOfOtherType(typed.source, type, field, {
+        itemCount: other,
+        first: firstOther,
+        value: JSON.stringify(ownValue(typed.items[firstOther] ?? {}, field.name)),
+      }),
+    );
+  return found;
+}
+
+/** Values that were there and could not be decoded, counted. */
+function firstUndecoded(typed: TypedItems, field: Field): Finding | undefined {
+  const made = field.decode === undefined ? undefined : decoder(field.decode);
+  if (field.decode === undefined || made === undefined || !made.ok) return undefined;
+  let itemCount = 0;
+  let first = -1;
+  for (let at = 0; at < typed.raw.length; at += 1) {
+    if (ownValue(typed.items[at] ?? {}, field.name) !== undefined) continue;
+    const raw = ownValue(typed.raw[at] ?? {}, field.from ?? field.name) ?? null;
+    if (raw === null || made.value(raw).ok) continue;
+    itemCount += 1;
+    if (first < 0) first = at;
+  }
+  if (itemCount === 0) return undefined;
+  const value = JSON.stringify(ownValue(typed.raw[first] ?? {}, field.from ?? field.name));
+  return itemFindings.notDecoded(typed.source, field, decodingInWords(field.decode), {
+    itemCount,
+    first,
+    value,
+  });
+}
