@@ -47,7 +47,10 @@ function* filesBelow(folder) {
 /** Changes whenever anything that the build reads does. */
 function sourceStamp() {
   const hash = createHash('sha256');
-  const files = ['src', 'cli', 'public'].flatMap((folder) => [...filesBelow(folder)]);
+  // What the build itself puts into public/ is none of its sources.
+  const files = ['src', 'cli', 'public']
+    .flatMap((folder) => [...filesBelow(folder)])
+    .filter((file) => !file.startsWith(join('public', 'sqlite')));
   for (const file of [
     ...files,
     'package-lock.json',

@@ -16,7 +16,6 @@ import {
   itemsIdOf,
   type Project,
   type Source,
-  typeFinder,
   withId,
 } from '../core/project';
 import type { CompiledTemplate } from '../core/templates';
@@ -159,7 +158,7 @@ export class Engine {
   itemAtHand(item: number): ItemAtHand | undefined {
     const value = this.shownItems()[item];
     if (value === undefined) return undefined;
-    const type = this.typeOf(value);
+    const type = this.typeAt(item);
     const titled = this.templates.find(({ template }) => template.type === type);
     const label = titled?.slots.findIndex((slot) => slot.property === 'text') ?? -1;
     const title =
@@ -178,7 +177,8 @@ export class Engine {
   }
 
   firstOfType(type: string): number {
-    return this.shownItems().findIndex((item) => this.typeOf(item) === type);
+    const known = this.shownTypes();
+    return known === undefined ? -1 : known.indexes.indexOf(known.types.indexOf(type));
   }
 
   trace(template: string, part: string, property: string, item: number): Trace | undefined {
@@ -205,7 +205,7 @@ export class Engine {
     const raw = source && this.sources.get(source.id)?.shown().raw[position];
     const at = steps.find((step) => step.missing !== undefined);
     if (project === undefined || raw === undefined || at === undefined) return undefined;
-    const type = this.typeOf(this.shownItems()[position] ?? {});
+    const type = this.typeAt(position);
     const field = fieldNamed(withId(project.types, type ?? '')?.fields ?? [], at.label);
     return field === undefined ? undefined : whyNotDecoded(field, raw);
   }
@@ -354,14 +354,16 @@ export class Engine {
     return source === undefined ? [] : this.heldIn(source.id);
   }
 
-  private typeOf(item: Item): string | undefined {
+  private typeAt(item: number): string | undefined {
+    const known = this.shownTypes();
+    return known?.types[known.indexes[item] ?? known.types.length];
+  }
+
+  private shownTypes() {
     const source = this.source();
-    if (source === undefined || this.project === undefined) return undefined;
-    const { discriminator } = source;
-    return typeFinder(
-      this.project,
-      source,
-    )(discriminator === null ? undefined : item[discriminator]);
+    return source === undefined || this.project === undefined
+      ? undefined
+      : this.held(source.id).shown().types(this.project, source);
   }
 
   /** A template that the list may not show: compiled on demand. */

@@ -1,4 +1,4 @@
-import { dropFile, expect, openDemo, rowsOf, saved, test } from './support';
+import { become, dropFile, expect, openDemo, rowsOf, saved, test } from './support';
 
 const png = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
@@ -29,6 +29,7 @@ test('bad input is refused in words, and what was open stays', async ({ page }) 
   ];
   for (const [name, content, message] of cases) {
     await dropFile(page, name, content);
+    if (!name.endsWith('.yarncard.json')) await become(page, 'New project');
     await expect(page.getByRole('alert')).toHaveText(message);
     await page.getByRole('button', { name: 'Put this message away' }).click();
     expect(await rowsOf(page)).toEqual(before);
@@ -68,8 +69,9 @@ test('strange but readable items are shown, and what was assumed is a finding', 
       'Lace',
     ],
   ];
-  for (const [name, content, message, first] of cases) {
+  for (const [at, [name, content, message, first]] of cases.entries()) {
     await dropFile(page, name, content);
+    if (at > 0) await become(page, 'New project');
     await expect.poll(async () => (await rowsOf(page, 1))[0]).toEqual([first]);
     await page
       .getByRole('button', { name: /finding/ })

@@ -1,4 +1,4 @@
-import { dropFile, expect, openDemo, rowsOf, saved, test } from './support';
+import { become, dropFile, expect, openDemo, rowsOf, saved, test } from './support';
 
 test('the threads: one for each value that a part reads, strong for the selected part', async ({
   page,
@@ -182,5 +182,6 @@ test('pasting anywhere brings items', async ({ page }) => {
     clipboardData.setData('text', 'name\tstock\nLace\t4\nSock\t7');
     document.body.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true }));
   });
+  await become(page, 'New project');
   await expect.poll(() => rowsOf(page)).toEqual([['Lace'], ['Sock']]);
 });

@@ -48,6 +48,14 @@ export async function dropFile(page: Page, name: string, content: string | Buffe
   await page.locator('body > astro-island > div').dispatchEvent('drop', { dataTransfer: transfer });
 }
 
+/** Says what becomes of a document that came while a project was open. */
+export async function become(page: Page, what: string | RegExp): Promise<void> {
+  await page
+    .getByRole('region', { name: 'What becomes of it' })
+    .getByRole('button', { name: what })
+    .click();
+}
+
 export async function openDemo(page: Page, station = 'templates'): Promise<void> {
   await page.goto(`/p/thrumwick/${station}`);
   await expect(page.locator('.yc-sizer > .yc-row').first()).toBeVisible();

@@ -51,5 +51,7 @@ function fits(known: ValueType, now: ValueType): boolean {
     return known.type !== 'list' || now.type !== 'list' || fits(known.of, now.of);
   if (now.type === 'unknown' || known.type === 'unknown') return true;
   if (known.type === 'number') return now.type === 'integer';
+  // Every plain value can be read as text.
+  if (known.type === 'text') return now.type !== 'record' && now.type !== 'list';
   return now.type === 'text' && !['integer', 'boolean', 'record', 'list'].includes(known.type);
 }

@@ -1,0 +1,24 @@
+import { describe, expect, test } from 'vitest';
+import { renameStep } from './rename';
+
+describe('a step of a path under a new name', () => {
+  test.each<[string, string, string, string]>([
+    ['name', 'name', 'title', 'title'],
+    ['name ?? maker.name', 'name', 'title', 'title ?? maker.name'],
+    ['maker.name ?? name', 'maker.name', 'town', 'maker.town ?? name'],
+    ['maker?.name', 'maker.name', 'town', 'maker?.town'],
+    ['maker . name', 'maker.name', 'town', 'maker . town'],
+    ['maker["name"]', 'maker.name', 'full name', 'maker["full name"]'],
+    ['maker.name', 'maker.name', 'full name', 'maker["full name"]'],
+    ['maker?.name', 'maker.name', 'full name', 'maker?.["full name"]'],
+    ['maker.name', 'maker', 'by', 'by.name'],
+    ['maker.name', 'maker', 'made by', 'item["made by"].name'],
+    ['item.name', 'name', 'title', 'item.title'],
+    // The field's own words stay as the author spaced them, and texts are no paths.
+    ['`${ name } by ${maker.name} name`', 'name', 'title', '`${ title } by ${maker.name} name`'],
+    ['"name" ?? name', 'name', 'title', '"name" ?? title'],
+    ['name +', 'name', 'title', 'name +'],
+  ])('%s, %s → %s', (text, path, name, expected) => {
+    expect(renameStep(text, path.split('.'), name)).toBe(expected);
+  });
+});

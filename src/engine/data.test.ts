@@ -1,0 +1,236 @@
+import { describe, expect, test } from 'vitest';
+import { atOnce } from '../core/base';
+import { type Item, infer } from '../core/items';
+import { type Edit, edits, makeProject, ownSet, type Project, typesOf } from '../core/project';
+import { EngineData, importInWords } from './data';
+import { Engine } from './engine';
+import { plainLook } from './table';
+
+const everything = { from: 0, to: 1_000 };
+const quiet = async () => {};
+
+const shop: readonly Item[] = [
+  { id: 'a', name: 'Lace', made: '24.03.2026', price: '14,50' },
+  { id: 'b', name: 'Sock', made: '25.03.2026', price: '9,00' },
+  { id: 'c', name: 'Slub', made: 'in spring', price: '12,00' },
+];
+
+function open(items: readonly Item[] = shop) {
+  const inference = atOnce(infer(items, 'stock'));
+  let project = makeProject('stock.json', { format: 'json', at: '$[*]', items }, inference);
+  const engine = new Engine({ pause: quiet });
+  engine.hold('stock', items);
+  engine.update(project, everything);
+  const source = () => project.sources[0] ?? never();
+  return {
+    engine,
+    data: new EngineData(engine),
+    source,
+    type: () => typesOf(project, 'stock')[0]?.id ?? '',
+    project: () => project,
+    make(edit: Edit): Project {
+      const made = edit.apply(project);
+      if (!made.ok) throw new Error(made.error);
+      const before = project;
+      project = made.value;
+      engine.update(project, everything);
+      return before;
+    },
+    backTo(before: Project) {
+      project = before;
+      engine.update(project, everything);
+    },
+    names: () => engine.heldIn('stock').map((item) => item['name']),
+  };
+}
+
+const readOf = (items: readonly Item[]) =>
+  [{ format: 'json', at: '$[*]', items, findings: [] }, atOnce(infer(items, 'stock'))] as const;
+
+describe('importing again', () => {
+  test('says what was added, changed, removed and left, and undo takes it back', () => {
+    const { data, source, make, names, backTo } = open();
+    const later = [
+      { ...shop[0], name: 'Merino lace' },
+      shop[2] ?? {},
+      { id: 'd', name: 'Cobweb', made: '26.03.2026', price: '27,00' },
+    ];
+    const summary = data.importAgain(source(), 'later.json', ...readOf(later));
+    expect(summary).toMatchObject({
+      addedCount: 1,
+      changedCount: 1,
+      removedCount: 1,
+      unchangedCount: 1,
+      added: ['d'],
+      changed: [{ key: 'a', fields: ['name'] }],
+      removed: ['b'],
+    });
+    expect(importInWords(summary)).toBe('1 added, 1 changed, 1 removed, 1 unchanged');
+    const { revision, from, found } = summary;
+    const before = make(edits.importAgain('stock', { revision: revision ?? never(), from, found }));
+    expect(names()).toEqual(['Merino lace', 'Slub', 'Cobweb']);
+    backTo(before);
+    expect(names()).toEqual(['Lace', 'Sock', 'Slub']);
+  });
+
+  test('the same items again write nothing', () => {
+    const { data, source } = open();
+    const again = shop.map((item) => ({ ...item }));
+    const summary = data.importAgain(source(), 'stock.json', ...readOf(again));
+    expect(summary.revision).toBeUndefined();
+    expect(importInWords(summary)).toBe('Nothing changed: 3 items as before. Nothing was written.');
+  });
+
+  test('a key that repeats is listed', () => {
+    const { data, source } = open();
+    const twice = [...shop, { id: 'a', name: 'Lace too' }];
+    const { findings } = data.importAgain(source(), 'stock.json', ...readOf(twice));
+    expect(findings).toMatchObject([{ code: 'key-repeats' }]);
+  });
+
+  test('without a key items are told apart by what they are', () => {
+    const { data, source, make } = open();
+    make(edits.setKey('stock', null));
+    const later = [shop[1] ?? {}, shop[0] ?? {}, { ...shop[2], name: 'Linen slub' }];
+    expect(data.importAgain(source(), 'stock.json', ...readOf(later))).toMatchObject({
+      addedCount: 1,
+      removedCount: 1,
+      unchangedCount: 2,
+    });
+  });
+});
+
+describe('decoding', () => {
+  const made = { source: 'stock', type: undefined, path: ['made'] };
+
+  test('is tried on all values before it is kept: what fails is counted, with the reason', () => {
+    const trial = open().data.tryDecoding(made, { pattern: 'dd.MM.yyyy' });
+    expect(trial).toMatchObject({ gives: 'date', triedCount: 3, failCount: 1 });
+    expect(trial.samples[0]).toEqual({ raw: '24.03.2026', value: '2026-03-24' });
+    expect(trial.fails[0]).toMatchObject({ item: 2, raw: 'in spring' });
+  });
+
+  test('a slip in the pattern is said in words', () => {
+    const { slips } = open().data.tryDecoding(made, { pattern: 'dd.mm.yyyy' });
+    expect(slips.length).toBe(1);
+    expect(open().data.tryDecoding(made, { pattern: "dd.MM 'open" }).wrong).toMatch(/./);
+  });
+
+  test('is proposed from the values', () => {
+    expect(open().data.proposals(made)[0]?.decoding).toEqual({ pattern: 'dd.MM.yyyy' });
+    const price = { ...made, path: ['price'] };
+    expect(open().data.proposals(price)[0]?.decoding).toEqual({ decimal: ',' });
+  });
+
+  test('changes the rows, not the items that were read; after a rename too', () => {
+    const { engine, make, type, data } = open();
+    make(edits.decodeField({ type: type(), path: ['made'] }, { pattern: 'dd.MM.yyyy' }));
+    make(edits.renameField({ type: type(), path: ['made'] }, 'dyed on'));
+    expect(engine.heldIn('stock').map((item) => item['dyed on'])).toEqual([
+      '2026-03-24',
+      '2026-03-25',
+      undefined,
+    ]);
+    expect(engine.allItems().get('stock')).toBe(shop);
+    const trial = data.tryDecoding({ ...made, path: ['dyed on'] }, { pattern: 'dd.MM.yyyy' });
+    expect(trial.triedCount).toBe(3);
+    expect(engine.surveyNow().findings).toMatchObject([
+      { code: 'not-decoded', place: { item: 2 } },
+    ]);
+  });
+});
+
+describe('the table', () => {
+  test('shows items as the type wants them, in the order that is asked for', () => {
+    const { data, make, type } = open();
+    make(edits.decodeField({ type: type(), path: ['price'] }, { decimal: ',' }));
+    const look = { ...plainLook, sort: { path: ['price'], isDescending: false } };
+    const { count, rows } = data.rows('stock', look, { from: 0, to: 2 });
+    expect([count, rows.map((row) => [row.position, row.item['price']])]).toEqual([
+      3,
+      [
+        [1, 9],
+        [2, 12],
+      ],
+    ]);
+  });
+
+  test('gives evidence over all items of the type that is asked for', async () => {
+    const mixed: readonly Item[] = [
+      { id: '1', kind: 'skein', grams: 100, wool: true },
+      { id: '2', kind: 'tool', wood: 'ash' },
+      { id: '3', kind: 'skein', grams: 50, wool: true },
+      { id: '4', kind: 'tool', wood: 'oak' },
+    ];
+    const { data } = open(mixed);
+    const asked = { source: 'stock', path: ['grams'] };
+    expect(await data.evidence({ ...asked, type: undefined }, quiet)).toMatchObject({
+      itemCount: 2,
+      presentCount: 2,
+    });
+    expect(await data.evidence({ ...asked, path: ['nothing'], type: undefined }, quiet)).toBe(
+      undefined,
+    );
+  });
+});
+
+describe('sets', () => {
+  test('made up items stand beside the source’s own and are switched to', async () => {
+    const { data, engine, source, make, names } = open();
+    const made = await data.make(source(), 'many', 5_000, { seed: 7, rules: {} }, quiet);
+    if (!made.ok) throw new Error(made.error);
+    make(edits.addSet('stock', 'many', 'Many', made.value));
+    expect(names().length).toBe(3);
+    engine.showSet('stock', 'many');
+    expect(names().length).toBe(5_000);
+    engine.showSet('stock', ownSet);
+    expect(names()).toEqual(['Lace', 'Sock', 'Slub']);
+  });
+
+  test('the same seed makes the same items', async () => {
+    const [one, other] = [open(), open()];
+    for (const { data, source, make } of [one, other]) {
+      const made = await data.make(source(), 'many', 50, { seed: 7, rules: {} }, quiet);
+      make(edits.addSet('stock', 'many', 'Many', made.ok ? made.value : never()));
+    }
+    expect(one.engine.allItems().get('stock/many')).toEqual(
+      other.engine.allItems().get('stock/many'),
+    );
+  });
+
+  test('nothing can be made like nothing', async () => {
+    const { data, engine, source } = open();
+    engine.hold('stock', []);
+    expect(await data.make(source(), ownSet, 5, { seed: 1, rules: {} }, quiet)).toMatchObject({
+      ok: false,
+    });
+  });
+
+  test('the nasty ones can all be shown', () => {
+    const { data, engine, source, make } = open();
+    make(edits.addSet('stock', 'nasty', 'Nasty', data.nasty(source(), 'nasty')));
+    engine.showSet('stock', 'nasty');
+    const { entries } = engine.view(everything);
+    expect(entries.length).toBeGreaterThan(8);
+    expect(new Set(entries.map((entry) => entry.key)).size).toBe(entries.length);
+  });
+});
+
+describe('items that are typed', () => {
+  test('are changed one by one, with undo to each', () => {
+    const { data, make, names, backTo } = open();
+    const change = (value: string) =>
+      data.change('stock', ownSet, { kind: 'value', position: 0, path: ['name'], value });
+    const first = make(edits.itemsChanged('stock', change('Lace 1'), 'name'));
+    const second = make(edits.itemsChanged('stock', change('Lace 2'), 'name'));
+    expect(names()[0]).toBe('Lace 2');
+    backTo(second);
+    expect(names()[0]).toBe('Lace 1');
+    backTo(first);
+    expect(names()[0]).toBe('Lace');
+  });
+});
+
+function never(): never {
+  throw new Error('it is there');
+}
