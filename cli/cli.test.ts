@@ -72,6 +72,84 @@ test('infer tells the types, with evidence as JSON', () => {
   expect(yarncard(['infer', path]).stdout).toContain('maker: record, missing in 1');
 });
 
+describe('infer', () => {
+  const parcels = file(
+    'parcels.csv',
+    'code;sent;weight;paid\np-1;24.03.2026;1,5;yes\np-2;25.03.2026;0,75;no\np-3;31.03.2026;;yes\n',
+  );
+
+  test('reads what the values settle: dates, decimal commas, yes and no', () => {
+    const fields = JSON.parse(yarncard(['infer', parcels, '--json']).stdout).types[0].fields;
+    expect(
+      fields.map((each: { path: string; type: string; decoding: unknown }) => [
+        each.path,
+        each.type,
+        each.decoding,
+      ]),
+    ).toEqual([
+      ['code', 'text', null],
+      ['sent', 'date', { pattern: 'dd.MM.yyyy' }],
+      ['weight', 'number', { decimal: ',' }],
+      ['paid', 'boolean', { yes: ['yes', 'y'], no: ['no', 'n'] }],
+    ]);
+    expect(yarncard(['items', parcels, '--decoded']).lines[0]).toBe(
+      '{"code":"p-1","sent":"2026-03-24","weight":1.5,"paid":true}',
+    );
+  });
+
+  test('writes a JSON Schema that the items satisfy', async () => {
+    const schema = JSON.parse(yarncard(['infer', parcels, '--schema']).stdout);
+    const { default: Ajv } = await import('ajv/dist/2020');
+    const { default: formats } = await import('ajv-formats');
+    const ajv = new Ajv({ ownProperties: true, strict: false });
+    formats.default(ajv);
+    const isValid = ajv.compile(schema);
+    for (const line of yarncard(['items', parcels]).lines)
+      expect(isValid(JSON.parse(line)), `${line} ${JSON.stringify(isValid.errors)}`).toBe(true);
+  });
+
+  test('declares types for code', () => {
+    expect(yarncard(['infer', parcels, '--types', 'ts']).stdout).toMatch(/weight\?: string/);
+    expect(yarncard(['infer', parcels, '--types', 'go']).stdout).toContain('struct');
+    const done = yarncard(['infer', parcels, '--types', 'klingon']);
+    expect([done.status, done.stderr]).toEqual([2, expect.stringContaining('It can be ts, ')]);
+  });
+});
+
+describe('check', () => {
+  const demo = 'public/demo/thrumwick.yarncard.json';
+
+  test('finds nothing in the demo', () => {
+    expect(yarncard(['check', demo])).toMatchObject({ status: 0, stdout: 'No findings.\n' });
+  });
+
+  test('other items in its place: what does not fit is told with its item', () => {
+    const others = file(
+      'others.json',
+      '[{"id":"x","kind":"skein","name":7},{"id":"y","kind":"loom"}]',
+    );
+    const done = yarncard(['check', demo, '--items', others, '--level', 'warning', '--json']);
+    expect(done.status).toBe(1);
+    const codes = done.lines.map((line) => JSON.parse(line).code);
+    expect(codes).toContain('items-typeless');
+    expect(codes).toContain('field-missing');
+    expect(yarncard(['check', demo, '--items', others]).status).toBe(0);
+  });
+
+  test('a broken binding is an error', () => {
+    const text = readFileSync(demo, 'utf8').replace('"expr": "material"', '"expr": "matter"');
+    const done = yarncard(['check', file('c.yarncard.json', text)]);
+    expect(done.status).toBe(1);
+    expect(done.lines[0]).toMatch(/^error: .*There is no field "matter"/);
+  });
+
+  test('of no such source, or at no such level', () => {
+    const source = yarncard(['check', demo, '--items', demo, '--source', 'nowhere']);
+    expect([source.status, source.stderr]).toEqual([2, expect.stringContaining('The sources are')]);
+    expect(yarncard(['check', demo, '--level', 'note']).status).toBe(2);
+  });
+});
+
 describe('eval', () => {
   const path = file('e.json', stock);
 
@@ -176,5 +254,6 @@ describe('wrong use and unreadable input end with 2 and one line', () => {
 test('--help lists the commands', () => {
   const { stdout, status } = yarncard(['--help']);
   expect(status).toBe(0);
-  for (const command of ['items', 'infer', 'eval', 'resolve']) expect(stdout).toContain(command);
+  for (const command of ['items', 'infer', 'eval', 'resolve', 'check'])
+    expect(stdout).toContain(command);
 });

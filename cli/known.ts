@@ -1,9 +1,10 @@
-import { atOnce, type Json, ownValue } from '../src/core/base';
+import { atOnce, ownValue } from '../src/core/base';
 import {
   type Inference,
   type Item,
   type ItemsRead,
   infer,
+  isThere,
   reshaper,
   settledDecoding,
   type TypeShape,
@@ -52,11 +53,10 @@ export function decodedItems({ read, inference, types }: KnownItems): readonly I
 }
 
 function decoded(field: Field, items: readonly Item[]): Field {
-  const values = items
-    .map((item) => ownValue(item, field.name))
-    .filter((value): value is Json => value !== undefined && value !== null);
+  const values = items.map((item) => ownValue(item, field.name)).filter(isThere);
   const decoding = settledDecoding(field.name, values);
   const type = decoding === undefined ? undefined : typeDecoded(decoding);
   if (decoding === undefined || type === undefined) return field;
-  return { name: field.name, required: field.required, type, decode: decoding };
+  const required = values.length === items.length;
+  return { name: field.name, required, type, decode: decoding };
 }

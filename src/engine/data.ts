@@ -20,6 +20,7 @@ import {
   type Item,
   type ItemsRead,
   infer,
+  isThere,
   itemGenerator,
   keyFields,
   nastyItems,
@@ -236,7 +237,7 @@ export class EngineData {
     return held.change(set, items);
   }
 
-  /** Values of a field as they were read, with the item that each is of; nothing for missing ones. */
+  /** Values of a field as they were read, with the item that each is of; nothing for missing and empty ones. */
   private *rawValues(asked: FieldAsked): Generator<{ raw: Json; item: number }, void> {
     const found = this.fieldOf(asked);
     if (found === undefined) return;
@@ -244,7 +245,7 @@ export class EngineData {
     const path = found.rawPath;
     for (let item = 0; item < raw.length; item += 1) {
       const value = found.isOfType(item) ? valueAt(raw[item] ?? {}, path) : undefined;
-      if (value !== undefined && value !== null) yield { raw: value, item };
+      if (isThere(value)) yield { raw: value, item };
     }
   }
 

@@ -1,6 +1,6 @@
 import { type Finding, isRecord, type Json, ownValue, type Turns } from '../base';
 import type { Field, ValueType } from '../values';
-import { decoder, decodingInWords } from './decoding';
+import { decoder, decodingInWords, isThere } from './decoding';
 import { itemFindings } from './findings';
 import type { Item } from './item';
 
@@ -123,8 +123,8 @@ function firstUndecoded(typed: TypedItems, field: Field): Finding | undefined {
   let first = -1;
   for (let at = 0; at < typed.raw.length; at += 1) {
     if (ownValue(typed.items[at] ?? {}, field.name) !== undefined) continue;
-    const raw = ownValue(typed.raw[at] ?? {}, field.from ?? field.name) ?? null;
-    if (raw === null || made.value(raw).ok) continue;
+    const raw = ownValue(typed.raw[at] ?? {}, field.from ?? field.name);
+    if (!isThere(raw) || made.value(raw).ok) continue;
     itemCount += 1;
     if (first < 0) first = at;
   }

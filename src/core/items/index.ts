@@ -6,6 +6,7 @@ export {
   daysIn,
   decoder,
   decodingInWords,
+  isThere,
   type Proposal,
   proposeDecodings,
   reshaper,

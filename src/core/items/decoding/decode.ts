@@ -14,6 +14,10 @@ export function decoder(decoding: Decoding): Result<Decode, string> {
   return ok(byWords(decoding.yes, decoding.no));
 }
 
+/** Whether there is anything to decode: an empty text says that there is no value. */
+export const isThere = (raw: Json | undefined): raw is NonNullable<Json> =>
+  raw !== undefined && raw !== null && (typeof raw !== 'string' || raw.trim() !== '');
+
 /** The type that a decoding gives; undefined: its pattern can't be read. */
 export function typeDecoded(decoding: Decoding): ScalarName | undefined {
   if ('pattern' in decoding) {

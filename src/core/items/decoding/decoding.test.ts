@@ -2,7 +2,15 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import type { Json } from '../../base';
 import type { Decoding, Field } from '../../values';
-import { decoder, proposeDecodings, reshaper, slipsIn, typeDecoded, whyNotDecoded } from '.';
+import {
+  decoder,
+  proposeDecodings,
+  reshaper,
+  settledDecoding,
+  slipsIn,
+  typeDecoded,
+  whyNotDecoded,
+} from '.';
 
 const decode = (decoding: Decoding, raw: Json) => {
   const made = decoder(decoding);
@@ -205,5 +213,27 @@ describe('items as their type wants them', () => {
     const item = JSON.parse('{"__proto__": "x", "a": "1"}');
     const out = reshaper([text('b', { from: 'a' })])?.(item);
     expect(JSON.stringify(out)).toBe('{"__proto__":"x","b":"1"}');
+  });
+});
+
+describe('a decoding that the values settle', () => {
+  test.each<[readonly string[], unknown]>([
+    // Two patterns that read all of them alike are one.
+    [['24.03.2026', '01.04.2026'], { pattern: 'dd.MM.yyyy' }],
+    [['1,5', '', '0,75'], { decimal: ',' }],
+    // Day and month could be the other way round.
+    [['01/02/2026', '03/04/2026'], undefined],
+    [['01/02/2026', '13/04/2026'], { pattern: 'dd/MM/yyyy' }],
+    [['24.03.2026', 'in spring'], undefined],
+    [['', ' '], undefined],
+  ])('%j', (values, decoding) => {
+    expect(settledDecoding('sent', values)).toEqual(decoding);
+  });
+
+  test('an empty text is no value that failed', () => {
+    const field = { name: 'x', type: 'number', required: false, decode: { decimal: ',' } } as const;
+    expect(reshaper([field])?.({ x: '' })).toEqual({});
+    expect(whyNotDecoded(field, { x: '' })).toBeUndefined();
+    expect(whyNotDecoded(field, { x: 'few' })).toMatch(/few/);
   });
 });

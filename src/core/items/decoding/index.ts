@@ -2,7 +2,7 @@
  * Decoding: text and numbers that mean a date, a time, a number or a yes become one, once, at the
  * source. What does not decode is missing, with its reason; nothing throws, nothing is guessed.
  */
-export { type Decode, decoder, decodingInWords, typeDecoded } from './decode';
+export { type Decode, decoder, decodingInWords, isThere, typeDecoded } from './decode';
 export { dateNames } from './names';
 export { daysIn } from './pattern';
 export { type Proposal, proposeDecodings, settledDecoding } from './propose';

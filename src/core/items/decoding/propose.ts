@@ -1,6 +1,6 @@
 import type { Json } from '../../base';
 import type { Decoding } from '../../values';
-import { decoder } from './decode';
+import { decoder, isThere } from './decode';
 
 /** A decoding that fits the values, and how many of them. */
 export interface Proposal {
@@ -76,7 +76,7 @@ const mostTried = 400;
 
 /** Decodings that fit a field's values, the best first; several where the values do not settle it. */
 export function proposeDecodings(name: string, values: readonly Json[]): Proposal[] {
-  const sample = values.slice(0, mostTried);
+  const sample = values.filter(isThere).slice(0, mostTried);
   if (sample.length === 0) return [];
   if (sample.every((value) => typeof value === 'number')) return epochs(name, sample);
   const texts = sample.filter((value) => typeof value === 'string');
@@ -88,12 +88,30 @@ export function proposeDecodings(name: string, values: readonly Json[]): Proposa
   return proposals.filter((each) => each.fits === most).slice(0, 4);
 }
 
-/** The decoding that fits all values and is the only one that does. */
+/** The decoding that fits all values, unless another one does too and reads them otherwise. */
 export function settledDecoding(name: string, values: readonly Json[]): Decoding | undefined {
-  const [only, ...others] = proposeDecodings(name, values);
-  if (only === undefined || others.length > 0) return undefined;
-  const { fits, of } = tried(only.decoding, values);
-  return fits === of ? only.decoding : undefined;
+  const [first, ...others] = proposeDecodings(name, values);
+  if (first === undefined) return undefined;
+  const there = values.filter(isThere);
+  const wanted = decodedAll(first.decoding, there);
+  if (wanted === undefined) return undefined;
+  const isTheSame = ({ decoding }: Proposal) => {
+    const other = decodedAll(decoding, there);
+    return other === undefined || wanted.every((value, at) => value === other[at]);
+  };
+  return others.every(isTheSame) ? first.decoding : undefined;
+}
+
+/** Undefined: one of them can't be decoded. */
+function decodedAll(decoding: Decoding, values: readonly Json[]): Json[] | undefined {
+  const made = decoder(decoding);
+  const decoded: Json[] = [];
+  for (const raw of values) {
+    const value = made.ok ? made.value(raw) : made;
+    if (!value.ok) return undefined;
+    decoded.push(value.value);
+  }
+  return decoded;
 }
 
 function* candidates(name: string, texts: readonly string[]): Generator<Decoding> {

@@ -1,7 +1,7 @@
 import { isRecord, type Json, ownValue } from '../../base';
 import type { Field, ValueType } from '../../values';
 import type { Item } from '../item';
-import { type Decode, decoder } from './decode';
+import { type Decode, decoder, isThere } from './decode';
 
 /** An item as it was read, as its type wants it: fields under their own names, values decoded. */
 export type Reshape = (item: Item) => Item;
@@ -37,7 +37,7 @@ export function reshaper(fields: readonly Field[]): Reshape | undefined {
 export function whyNotDecoded(field: Field, item: Item): string | undefined {
   if (field.decode === undefined) return undefined;
   const raw = ownValue(item, field.from ?? field.name);
-  if (raw === undefined || raw === null) return undefined;
+  if (!isThere(raw)) return undefined;
   const made = decoder(field.decode);
   if (!made.ok) return made.error;
   const value = made.value(raw);

@@ -1,6 +1,7 @@
 import { type Finding, failed, isRecord, type Json, ok, type Result } from '../../base';
 import { itemFindings } from '../findings';
 import { asItem, type Item } from '../item';
+import { type JsonNode, queryJson } from './json-path';
 import { withName } from './named-items';
 
 /**
@@ -12,28 +13,18 @@ export async function itemsAtPath(
   at: string,
   file: string,
 ): Promise<Result<readonly Item[], Finding>> {
-  const { JSONPathError, query } = await import('json-p3');
-  try {
-    // The package types a document as `unknown` values; ours came from JSON.parse.
-    const nodes = [...query(at, root as never)] as unknown as readonly Node[];
-    const only = nodes.length === 1 ? nodes[0]?.value : undefined;
-    if (Array.isArray(only) && only.length > 0) return ok(only.map(asItem));
-    if (nodes.length === 0 || Array.isArray(only))
-      return failed(itemFindings.pathFindsNothing(file, at, howFar(root, at)));
-    const isNamed = /(?:\.\*|\[\s*\*\s*\])\s*$/.test(at);
-    return ok(nodes.map((node) => itemOf(node, isNamed)));
-  } catch (error) {
-    if (!(error instanceof JSONPathError)) throw error;
-    return failed(itemFindings.pathInvalid(file, at, error.message));
-  }
+  const found = await queryJson(at, root);
+  if (!found.ok) return failed(itemFindings.pathInvalid(file, at, found.error));
+  const nodes = found.value;
+  const only = nodes.length === 1 ? nodes[0]?.value : undefined;
+  if (Array.isArray(only) && only.length > 0) return ok(only.map(asItem));
+  if (nodes.length === 0 || Array.isArray(only))
+    return failed(itemFindings.pathFindsNothing(file, at, howFar(root, at)));
+  const isNamed = /(?:\.\*|\[\s*\*\s*\])\s*$/.test(at);
+  return ok(nodes.map((node) => itemOf(node, isNamed)));
 }
 
-interface Node {
-  readonly value: Json;
-  readonly location: readonly (string | number)[];
-}
-
-function itemOf({ value, location }: Node, isNamed: boolean): Item {
+function itemOf({ value, location }: JsonNode, isNamed: boolean): Item {
   const name = location.at(-1);
   return isNamed && typeof name === 'string' && isRecord(value)
     ? withName(value, name)

@@ -6,6 +6,7 @@ import {
   mustRead,
   mustRefuse,
   quietPorts,
+  readAs,
 } from '../../../../tests/support/documents';
 import { read } from './read';
 
@@ -50,6 +51,58 @@ describe('the list is found in a document', () => {
       'path-finds-nothing',
     );
     expect((await mustRefuse('x.json', '{"a":[{"b":1}]}', '$[')).code).toBe('path-invalid');
+  });
+});
+
+describe('an object whose values are the items', () => {
+  test('gives them the name that they had, in a field that is free', async () => {
+    const text = '{"skeins":{"sk-1":{"grams":100,"dye":"x"},"sk-2":{"grams":50}}}';
+    const { at, items } = await mustRead('x.json', text);
+    expect([at, items]).toEqual([
+      '$.skeins[*]',
+      [
+        { key: 'sk-1', grams: 100, dye: 'x' },
+        { key: 'sk-2', grams: 50 },
+      ],
+    ]);
+    const taken = await mustRead('x.json', '{"a":{"key":1,"b":2},"c":{"key":2,"b":2}}');
+    expect(taken.items[0]).toEqual({ name: 'a', key: 1, b: 2 });
+  });
+
+  test('at a path too, and read again at the path that is said', () => {
+    return fc.assert(
+      fc.asyncProperty(
+        fc.uniqueArray(fc.string({ minLength: 1 }), { minLength: 2, maxLength: 5 }),
+        async (names) => {
+          const record = Object.fromEntries(names.map((name) => [name, { grams: 1 }]));
+          const text = JSON.stringify({ skeins: record });
+          const found = await mustRead('x.json', text);
+          const again = await readAs('x.json', text, found.at);
+          expect(again.ok && again.value.items).toEqual(found.items);
+        },
+      ),
+    );
+  });
+
+  test('a record of one kind of thing is no list of them', async () => {
+    const { at } = await mustRead('x.json', '{"maker":{"town":"Ousby"},"size":{"grams":1}}');
+    expect(at).toBe('$');
+  });
+});
+
+describe('a path that finds nothing says how far it got', () => {
+  const text = '{"stock":{"skeins":[{"name":"Lace"}],"none":[]},"page":3}';
+  test.each([
+    ['$.stock.skiens[*]', '$.stock, where there is a record with skeins, none.'],
+    ['$.page.items', '$.page, where there is the value 3.'],
+    ['$.stock.skeins[4]', '$.stock.skeins, where there is a list of 1.'],
+    ["$['stuff'][*]", '$, where there is a record with stock, page.'],
+    ['$.stock.none[*]', '$.stock.none, where there is a list of 0.'],
+  ])('%s', async (at, reach) => {
+    const refused = await mustRefuse('x.json', text, at);
+    expect(refused.message).toBe(
+      `The path ${at} finds nothing in x.json. It gets as far as ${reach}`,
+    );
   });
 });
 
