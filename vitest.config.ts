@@ -8,6 +8,7 @@ export default defineConfig({
       'src/**/*.test.ts',
       'cli/**/*.test.ts',
       'tests/conformance/**/*.test.ts',
+      'tests/fuzz/**/*.test.ts',
       'tests/*.test.ts',
     ],
   },

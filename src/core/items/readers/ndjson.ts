@@ -53,15 +53,21 @@ function parseLines(text: string, keeper: DigitKeeper): Item[] | undefined {
   try {
     const values = keeper.parse(`[${lines.join(',')}]`);
     if (!Array.isArray(values) || values.length !== lines.length) return undefined;
-    return isTooDeep(text) ? undefined : values.map((value: Json) => asItem(value));
+    return lines.some(isTooDeep) ? undefined : values.map((value: Json) => asItem(value));
   } catch {
     return undefined;
   }
 }
 
-const isTooDeep = (text: string): boolean =>
-  /[[{](?:[^"\n]*[[{]){200}/.test(text) &&
-  text.split('\n').some((line) => findJsonFault(line)?.isTooDeep);
+/** A line that nests too deep opens as many brackets: few lines need a closer look. */
+const isTooDeep = (line: string): boolean =>
+  opens(line, '{') + opens(line, '[') > maxDepth && findJsonFault(line)?.isTooDeep === true;
+
+function opens(line: string, bracket: string): number {
+  let count = 0;
+  for (let at = line.indexOf(bracket); at >= 0; at = line.indexOf(bracket, at + 1)) count += 1;
+  return count;
+}
 
 function faultyLine(slice: string, linesBefore: number, file: string) {
   let line = linesBefore;

@@ -106,6 +106,28 @@ describe('a path that finds nothing says how far it got', () => {
   });
 });
 
+describe('lines that nest deep', () => {
+  const nested = (open: string, close: string, levels: number) =>
+    `${open.repeat(levels)}1${close.repeat(levels)}`;
+
+  test.each([
+    ['{"a":', '}'],
+    ['[', ']'],
+  ])('%s is read up to the bound, and refused past it', async (open, close) => {
+    const lines = (levels: number) => `{"b":1}\n${nested(open, close, levels)}\n`;
+    expect((await mustRead('x.ndjson', lines(150))).items.length).toBe(2);
+    expect(await mustRefuse('x.ndjson', lines(250))).toMatchObject({
+      code: 'nested-too-deep',
+      place: { line: 2 },
+    });
+  });
+
+  test('brackets without end are told at once', async () => {
+    const refused = await mustRefuse('x.ndjson', `{"a":1}\n{"b":${'['.repeat(300)} "x"\n`);
+    expect(refused.code).toMatch(/nested-too-deep|not-json/);
+  });
+});
+
 describe('what was written is what is read', () => {
   test('JSON, at any place and spacing', () => {
     return fc.assert(
