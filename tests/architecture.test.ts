@@ -11,7 +11,8 @@ const core: Readonly<Record<string, readonly string[]>> = {
   templates: ['base', 'values'],
   layout: ['base', 'templates'],
   lists: ['base', 'values', 'templates'],
-  project: ['base', 'values', 'items', 'templates', 'lists'],
+  pictures: ['base'],
+  project: ['base', 'values', 'items', 'templates', 'lists', 'pictures'],
 };
 
 const rules = [

@@ -97,12 +97,44 @@ describe('a list of real items', () => {
       itemCount: 2,
       longest: 0,
       shortest: 0,
-      slots: [{ part: 'title', property: 'text', missingCount: 1, firstMissing: 2 }],
+      slots: [{ part: 'title', property: 'text', missingCount: 1, firstMissing: 2, unknown: [] }],
     });
     expect(engine.trace('skein-plain', 'title', 'text', 2)).toMatchObject({
       text: undefined,
       missing: 'this item has no maker',
     });
+  });
+
+  test('the survey names the pictures that the project does not have, over all items', () => {
+    const mill = { name: 'lace', mediaType: 'image/png', base64: '' } as const;
+    const project = edited(
+      projectOf(shop),
+      edits.addPictures([mill]),
+      edits.insert(
+        'skein-plain',
+        'title',
+        'before',
+        partKinds.image.draft('picture', { expr: '`${name}.png`' }),
+      ),
+      edits.insert(
+        'tool-plain',
+        'title',
+        'before',
+        partKinds.image.draft('picture', 'https://example.org/a.png'),
+      ),
+    );
+    const items = [
+      ...shop,
+      { id: 'e', kind: 'skein', name: 'Sock' },
+      { id: 'f', kind: 'skein', name: 'lace' },
+    ];
+    const engine = engineWith(project, items);
+    engine.update(project, everything);
+    const found = engine.surveyNow().findings.filter((each) => each.code === 'picture-missing');
+    expect(found).toMatchObject([{ place: { template: 'skein-plain', part: 'picture', item: 2 } }]);
+    expect(found[0]?.message).toBe(
+      '3 items of "skein-plain" want pictures that the project does not have: Sock.png (2), Lace.png (1).',
+    );
   });
 
   test('a newer version ends the survey of an older one', async () => {

@@ -10,6 +10,7 @@ import {
   type List,
   type RowPlan,
 } from '../core/lists';
+import { isAddress, pictureFinder } from '../core/pictures';
 import {
   brokenReferences,
   compileFor,
@@ -21,6 +22,7 @@ import {
 import type { CompiledTemplate } from '../core/templates';
 import { explain, fieldNamed } from '../core/values';
 import { HeldSource } from './held-source';
+import { missingPictures } from './missing-pictures';
 import type { ItemAtHand, Range, Survey, Trace, View } from './protocol';
 import { surveyTemplates } from './survey';
 import { holdsWords } from './table';
@@ -232,13 +234,16 @@ export class Engine {
   }
 
   private *surveying(): Turns<Survey> {
-    const templates = yield* surveyTemplates(this.templates, this.arranged, this.shownItems());
+    const pictures = pictureFinder(this.project?.pictures ?? []);
+    const isAtHand = (name: string) => isAddress(name) || pictures.has(name);
+    const items = this.shownItems();
+    const templates = yield* surveyTemplates(this.templates, this.arranged, items, isAtHand);
     const source = this.source();
-    const findings =
+    const misfits =
       source === undefined || this.project === undefined
         ? []
         : yield* this.held(source.id).shown().misfits(this.project, source);
-    return { templates, findings };
+    return { templates, findings: [...missingPictures(templates), ...misfits] };
   }
 
   /** Shows another set of a source's items, without touching the project. */

@@ -20,6 +20,7 @@ export type {
   Survey,
   TemplateSurvey,
   Trace,
+  UnknownPicture,
   View,
 } from './protocol';
 export { sqliteFrom } from './sqlite';

@@ -42,6 +42,15 @@ export interface SlotSurvey {
   readonly missingCount: number;
   /** Position of the first item without a value, or -1. */
   readonly firstMissing: number;
+  /** For a picture: the names that the project has no picture for, the most frequent first. */
+  readonly unknown: readonly UnknownPicture[];
+}
+
+export interface UnknownPicture {
+  readonly name: string;
+  readonly itemCount: number;
+  /** Position of the first item that names it. */
+  readonly first: number;
 }
 
 export interface TemplateSurvey {

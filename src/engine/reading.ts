@@ -10,7 +10,7 @@ import {
 import { documentOf, strictDecoder } from './document';
 import { fetchDocument } from './fetch-document';
 import type { Document } from './protocol';
-import { sqliteFrom } from './sqlite';
+import { sqliteApart } from './sqlite-apart';
 import { Cancelled, turns } from './turns';
 
 /** Items that were read, and what they are. */
@@ -25,7 +25,7 @@ const wasm = '/sqlite/sql-wasm.wasm';
 /** What the worker reads: one document at a time, which can be cancelled; and what it still has of them. */
 export class Reading {
   private turn = turns();
-  private fetching = new AbortController();
+  private ending = new AbortController();
   private readonly documents = new Map<string, Document>();
   private readonly found = new Map<string, readonly ListPlace[]>();
   private kept: { readonly project: string; readonly items: ReadonlyMap<string, readonly Item[]> } =
@@ -38,7 +38,7 @@ export class Reading {
 
   cancel(): void {
     this.turn.cancel();
-    this.fetching.abort();
+    this.ending.abort();
   }
 
   /** Work on a document; what was being read before is given up. */
@@ -48,10 +48,11 @@ export class Reading {
   ): Promise<Result<T, Finding>> {
     this.cancel();
     this.turn = turns();
-    this.fetching = new AbortController();
-    const { signal } = this.fetching;
+    this.ending = new AbortController();
+    const { signal } = this.ending;
     try {
-      return await work();
+      const done = await work();
+      return signal.aborted ? failed(cancelled(nameOf(document))) : done;
     } catch (error) {
       if (error instanceof Cancelled || signal.aborted) return failed(cancelled(nameOf(document)));
       throw error;
@@ -75,7 +76,7 @@ export class Reading {
     const fetched =
       'file' in document
         ? ok({ ...document, findings: [] })
-        : await fetchDocument(document.address, this.fetching.signal, part(0, 0.5));
+        : await fetchDocument(document.address, this.ending.signal, part(0, 0.5));
     if (!fetched.ok) return fetched;
     const { file, name, findings } = fetched.value;
     const all = await read(
@@ -86,7 +87,7 @@ export class Reading {
         pause,
         progress: part(0, 0.8),
         first: (head) => first(head, name),
-        sqlite: sqliteFrom(wasm),
+        sqlite: sqliteApart(wasm, this.ending.signal),
       },
     );
     if (!all.ok) return all;

@@ -1,5 +1,8 @@
 import type { SqlValue } from 'sql.js';
+import { grouped } from '../core/base';
 import type { SqlitePort } from '../core/items';
+
+const mostRows = 2_000_000;
 
 /**
  * SQLite by its WebAssembly build (sql.js), loaded when a database is first read. `wasm`: where
@@ -18,7 +21,11 @@ export function sqliteFrom(wasm: string): SqlitePort {
           statement.get.bind(statement);
         try {
           const rows: SqlValue[][] = [];
-          while (statement.step()) rows.push(get(null, { useBigInt: true }));
+          while (statement.step()) {
+            if (rows.length === mostRows)
+              throw new Error(`it gives more than ${grouped(mostRows)} rows`);
+            rows.push(get(null, { useBigInt: true }));
+          }
           return { columns: statement.getColumnNames(), rows };
         } finally {
           statement.free();

@@ -2,9 +2,11 @@ import type { Turns } from '../core/base';
 import type { Item } from '../core/items';
 import type { Arranged } from '../core/lists';
 import type { CompiledTemplate } from '../core/templates';
-import type { TemplateSurvey } from './protocol';
+import type { TemplateSurvey, UnknownPicture } from './protocol';
 
 const entriesATurn = 2_000;
+/** Names of missing pictures that are told apart; the rest would be read by nobody. */
+const mostUnknown = 1_000;
 
 interface Count {
   itemCount: number;
@@ -13,6 +15,13 @@ interface Count {
   shortest: number;
   shortestChars: number;
   readonly missing: { count: number; first: number }[];
+  /** By slot; undefined for what is no picture. */
+  readonly unknown: (Map<string, Unknown> | undefined)[];
+}
+
+interface Unknown {
+  itemCount: number;
+  readonly first: number;
 }
 
 /** For each template: what is missing in how many items, and the items at its extremes. */
@@ -20,6 +29,7 @@ export function* surveyTemplates(
   templates: readonly CompiledTemplate[],
   arranged: Arranged,
   items: readonly Item[],
+  hasPicture: (name: string) => boolean,
 ): Turns<readonly TemplateSurvey[]> {
   const counts = templates.map(emptyCount);
   const titleSlots = templates.map(({ slots }) =>
@@ -31,7 +41,9 @@ export function* surveyTemplates(
     const count = counts[plan];
     const template = templates[plan];
     if (count === undefined || template === undefined) continue;
-    add(count, item, template.texts(items[item] ?? {}), titleSlots[plan] ?? -1);
+    const texts = template.texts(items[item] ?? {});
+    add(count, item, texts, titleSlots[plan] ?? -1);
+    addUnknown(count, item, texts, hasPicture);
     if (entry % entriesATurn === entriesATurn - 1) yield entry / arranged.items.length;
   }
   return templates.map(({ template, slots }, index) => {
@@ -46,6 +58,7 @@ export function* surveyTemplates(
         property,
         missingCount: count?.missing[slot]?.count ?? 0,
         firstMissing: count?.missing[slot]?.first ?? -1,
+        unknown: mostFrequent(count?.unknown[slot]),
       })),
     };
   });
@@ -58,6 +71,7 @@ const emptyCount = (template: CompiledTemplate): Count => ({
   shortest: -1,
   shortestChars: Number.POSITIVE_INFINITY,
   missing: template.slots.map(() => ({ count: 0, first: -1 })),
+  unknown: template.slots.map((slot) => (slot.property === 'picture' ? new Map() : undefined)),
 });
 
 function add(
@@ -84,3 +98,25 @@ function add(
     count.shortestChars = chars;
   }
 }
+
+/** Pictures at addresses are not asked for: nobody wanted that request. */
+function addUnknown(
+  count: Count,
+  item: number,
+  texts: readonly (string | undefined)[],
+  hasPicture: (name: string) => boolean,
+): void {
+  for (let slot = 0; slot < texts.length; slot += 1) {
+    const unknown = count.unknown[slot];
+    const name = texts[slot];
+    if (unknown === undefined || name === undefined || name === '' || hasPicture(name)) continue;
+    const known = unknown.get(name);
+    if (known !== undefined) known.itemCount += 1;
+    else if (unknown.size < mostUnknown) unknown.set(name, { itemCount: 1, first: item });
+  }
+}
+
+const mostFrequent = (unknown: ReadonlyMap<string, Unknown> = new Map()): UnknownPicture[] =>
+  [...unknown]
+    .map(([name, { itemCount, first }]) => ({ name, itemCount, first }))
+    .sort((a, b) => b.itemCount - a.itemCount);

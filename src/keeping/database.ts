@@ -1,6 +1,7 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { Entry, RowPlan } from '../core/lists';
-import type { Picture, Project } from '../core/project';
+import type { Picture } from '../core/pictures';
+import type { Project } from '../core/project';
 
 /** A few real rows, finished, so that the start page can draw the project without its items. */
 export interface Preview {

@@ -24,6 +24,8 @@ export type Place =
       readonly property: string;
       readonly from: number;
       readonly to: number;
+      /** The first item that it concerns, where it is about some of them. */
+      readonly item?: number;
     };
 
 /** One press that puts it right: the text from `from` to `to` of the expression becomes `text`. */

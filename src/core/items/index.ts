@@ -45,6 +45,7 @@ export {
   type ReadWatch,
   read,
   refusal,
+  type SqliteDatabase,
   type SqlitePort,
 } from './readers';
 export {

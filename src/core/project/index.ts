@@ -18,7 +18,6 @@ export {
   itemsIdOf,
   type Origin,
   ownSet,
-  type Picture,
   type Project,
   rawDiscriminator,
   type Source,

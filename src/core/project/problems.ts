@@ -1,4 +1,5 @@
 import type { Finding } from '../base';
+import { pictureFindings } from '../pictures';
 import { type CompiledTemplate, compileTemplate, type Template } from '../templates';
 import { projectFindings } from './findings';
 import { type Project, withId } from './project';
@@ -11,6 +12,7 @@ export function compileFor(project: Project, template: Template): CompiledTempla
 /** What refers to something that is not there, or that does not fit. */
 export function brokenReferences(project: Project): Finding[] {
   return [
+    ...pictureFindings(project.pictures),
     ...project.templates
       .filter((template) => withId(project.types, template.type) === undefined)
       .map((template) => projectFindings.typeUnknown(template.id, template.type)),

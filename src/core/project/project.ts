@@ -1,5 +1,6 @@
 import type { Format, Key } from '../items';
 import type { List } from '../lists';
+import type { Picture } from '../pictures';
 import type { Template } from '../templates';
 import type { Field } from '../values';
 
@@ -48,19 +49,6 @@ export interface ItemType {
   readonly fields: readonly Field[];
   /** Names, as the items have them, of fields that a person took out of the type. */
   readonly leftOut?: readonly string[];
-}
-
-/** A picture of the project's own, named by image parts. */
-export interface Picture {
-  readonly name: string;
-  readonly mediaType:
-    | 'image/svg+xml'
-    | 'image/png'
-    | 'image/jpeg'
-    | 'image/webp'
-    | 'image/gif'
-    | 'image/avif';
-  readonly base64: string;
 }
 
 /** All of it but the items: what the project file holds, in the file's own form. */

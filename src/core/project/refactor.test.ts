@@ -10,7 +10,9 @@ import { makeEdit, startHistory, undo } from './history';
 import { makeProject } from './make';
 import { compileFor } from './problems';
 import { type Project, rawDiscriminator, typesOf, withId } from './project';
+import { readProject } from './read';
 import { usesOfField } from './uses';
+import { writeProject } from './write';
 
 const shop: readonly Item[] = [
   {
@@ -329,3 +331,45 @@ test('a field that is retyped or required says so in the step’s name', () => {
 function never(): never {
   throw new Error('the project has a source');
 }
+
+describe('pictures of a project', () => {
+  const mill = { name: 'mill', mediaType: 'image/png', base64: 'bWlsbA==' } as const;
+  const reel = { ...mill, name: 'reel', base64: 'cmVlbA==' };
+  const names = (project: Project) =>
+    project.pictures.map((each) =>
+      'sameAs' in each ? `${each.name} = ${each.sameAs}` : each.name,
+    );
+
+  test('are kept once by content, under every name that they came with', () => {
+    const project = edited(projectOf(shop), edits.addPictures([mill, { ...mill, name: 'works' }]));
+    expect(names(project)).toEqual(['mill', 'works = mill']);
+    expect(names(edited(project, edits.addPictures([{ ...mill, name: 'works' }])))).toEqual(
+      names(project),
+    );
+  });
+
+  test('take the place of one of that name; who shared its content keeps it', () => {
+    const project = edited(
+      projectOf(shop),
+      edits.addPictures([mill, { ...mill, name: 'works' }, { ...mill, name: 'yard' }]),
+      edits.addPictures([{ ...reel, name: 'mill' }]),
+    );
+    expect(names(project)).toEqual(['mill', 'works', 'yard = works']);
+    expect(names(edited(project, edits.removePicture('works')))).toEqual(['mill', 'yard']);
+  });
+
+  test('are renamed where a part names them; saved and read again they are the same', () => {
+    const project = edited(
+      projectOf(shop),
+      edits.addPictures([mill, { ...mill, name: 'works' }]),
+      edits.insert('skein-plain', 'title', 'before', partKinds.image.draft('picture', 'mill')),
+      edits.renamePicture('mill', 'old mill'),
+    );
+    expect(names(project)).toEqual(['old mill', 'works = old mill']);
+    expect(JSON.stringify(project.templates)).toContain('"picture":"old mill"');
+    expect(whyNot(project, edits.renamePicture('works', 'old mill'))).toMatch(/already/);
+    const text = [...writeProject(project, new Map([['stock', shop]]))].join('');
+    const read = readProject(text, 'x.yarncard.json');
+    expect(read.ok && read.value.project).toEqual(project);
+  });
+});

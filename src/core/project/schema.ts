@@ -15,8 +15,22 @@ const words = () => yup.string().defined().max(10_000);
 const px = () => yup.number().required().min(0).max(2_000);
 const share = () => yup.number().required().moreThan(0).max(1_000);
 
+const same = () => yup.object({ name: words(), sameAs: words() });
+const kept = () =>
+  yup.object({
+    name: words(),
+    mediaType: yup
+      .string()
+      .required()
+      .matches(/^image\/(?:svg\+xml|png|jpeg|webp|gif|avif)$/),
+    base64: yup
+      .string()
+      .required()
+      .matches(/^[A-Za-z0-9+/]*={0,2}$/, '${path} must be base64'),
+  });
+
 /** An array whose elements differ in what tells them apart. */
-function listOf<T extends yup.Schema>(element: T, tellsApart: 'id' | 'name') {
+function listOf<T extends yup.Schema | yup.Lazy<unknown>>(element: T, tellsApart: 'id' | 'name') {
   return yup
     .array()
     .of(element)
@@ -221,17 +235,7 @@ export const projectSchema = yup.object({
     'id',
   ),
   pictures: listOf(
-    yup.object({
-      name: words(),
-      mediaType: yup
-        .string()
-        .required()
-        .matches(/^image\/(?:svg\+xml|png|jpeg|webp|gif|avif)$/),
-      base64: yup
-        .string()
-        .required()
-        .matches(/^[A-Za-z0-9+/]*={0,2}$/, '${path} must be base64'),
-    }),
+    yup.lazy((value: unknown) => (propertyOf(value, 'sameAs') === undefined ? kept() : same())),
     'name',
   ),
 });

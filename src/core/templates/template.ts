@@ -36,12 +36,15 @@ export function bindingOf(part: Part, property: SlotProperty): Binding | undefin
 }
 
 /** The part, and all parts inside it, with each binding changed. */
-export function mapBindings(part: Part, change: (binding: Binding) => Binding): Part {
+export function mapBindings(
+  part: Part,
+  change: (binding: Binding, property: SlotProperty) => Binding,
+): Part {
   switch (part.part) {
     case 'label':
-      return { ...part, text: change(part.text) };
+      return { ...part, text: change(part.text, 'text') };
     case 'image':
-      return { ...part, picture: change(part.picture) };
+      return { ...part, picture: change(part.picture, 'picture') };
     case 'stack':
       return { ...part, children: part.children.map((child) => mapBindings(child, change)) };
   }

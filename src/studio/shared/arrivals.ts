@@ -6,8 +6,17 @@ import { handItem } from './at-hand';
 import { currentNow } from './current';
 import { make } from './editing';
 import { bring, documentName } from './opening';
+import { bringPictures, isPictureFile } from './picture-files';
 import { goWithin } from './route';
 import { engine, useSession, wantedRange } from './session';
+
+/** Files were dropped, pasted or chosen: pictures join the project that is open, of others the first counts. */
+export async function arriveFiles(files: readonly File[]): Promise<void> {
+  const [first] = files;
+  if (first === undefined) return;
+  if (currentNow() !== undefined && (await isPictureFile(first))) await bringPictures(files);
+  else await arrive({ file: first, name: first.name });
+}
 
 /**
  * Something was dropped, chosen or pasted. On the start page it is opened; with a project open,

@@ -1,26 +1,29 @@
 import { useRef } from 'react';
-import { arrive } from './arrivals';
+import { arriveFiles } from './arrivals';
 import { Button } from './controls';
 
 interface FileButtonProps {
   readonly words: string;
   /** What is asked for, for those who do not see the button's surroundings. */
   readonly label: string;
+  /** Several at once, of these kinds only. */
+  readonly accept?: string;
 }
 
 /** Chooses a file and brings it; the same file may be chosen again. */
-export function FileButton({ words, label }: FileButtonProps) {
+export function FileButton({ words, label, accept }: FileButtonProps) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
       <input
         ref={input}
         type="file"
+        accept={accept}
+        multiple={accept !== undefined}
         className="hidden"
         aria-label={label}
         onChange={(event) => {
-          const file = event.target.files?.[0];
-          if (file !== undefined) void arrive({ file, name: file.name });
+          void arriveFiles([...(event.target.files ?? [])]);
           event.target.value = '';
         }}
       />

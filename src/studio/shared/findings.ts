@@ -70,13 +70,21 @@ export function goToFinding(finding: Finding): void {
       .find((survey) => survey.template === place.template)
       ?.slots.find((each) => each.part === place.part && each.property === place.property);
     goWithin({ station: 'templates', template: place.template, part: place.part });
-    if (slot !== undefined && slot.firstMissing >= 0) void handItem(slot.firstMissing);
+    if (place.item !== undefined) void handItem(place.item);
+    else if (slot !== undefined && slot.firstMissing >= 0) void handItem(slot.firstMissing);
   } else if (place.in === 'items') {
     goWithin({ station: 'data', field: place.field });
     if (place.item !== undefined) void handItem(place.item);
   } else if (place.in === 'project') {
-    goWithin({ station: place.path.startsWith('templates/') ? 'templates' : 'choices' });
+    goWithin(stationOf(place.path));
   } else {
     goWithin({ station: 'data' });
   }
+}
+
+function stationOf(path: string): Parameters<typeof goWithin>[0] {
+  if (path.startsWith('templates/')) return { station: 'templates' };
+  return path.startsWith('pictures/')
+    ? { station: 'data', panel: 'pictures' }
+    : { station: 'choices' };
 }

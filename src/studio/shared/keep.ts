@@ -1,4 +1,5 @@
 import { keepProject, whyNotKept } from '../../keeping';
+import { picturesFor } from './pictures';
 import { engine, useSession } from './session';
 
 const keepAfterMs = 300;
@@ -39,9 +40,8 @@ async function keepRecord(id: string): Promise<string | undefined> {
   if (current !== id || history === undefined) return undefined;
   const { project } = history;
   const entries = view?.entriesFrom === 0 ? view.entries.slice(0, 4) : [];
-  const pictures = project.pictures.filter((picture) =>
-    entries.some((entry) => entry.texts.includes(picture.name)),
-  );
+  const words = entries.flatMap((entry) => entry.texts).filter((text) => text !== undefined);
+  const pictures = picturesFor(project.pictures, new Set(words));
   try {
     await keepProject({
       id,

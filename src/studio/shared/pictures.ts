@@ -1,13 +1,86 @@
-import type { Picture } from '../../core/project';
+import { useMemo } from 'react';
+import { create } from 'zustand';
+import {
+  contentOf,
+  isAddress,
+  type Picture,
+  type PictureKept,
+  type PictureLook,
+  pictureFinder,
+} from '../../core/pictures';
 import type { Pictures } from '../../render';
+import { useWindow } from './window-settings';
 
-/**
- * Names to addresses that an image may load: the project's own pictures as data addresses (so
- * that an SVG is an image and nothing else), http and https as they are.
- */
-export function picturesOf(pictures: readonly Picture[]): Pictures {
-  const own = new Map(
-    pictures.map((each) => [each.name, `data:${each.mediaType};base64,${each.base64}`]),
-  );
-  return (name) => own.get(name) ?? (/^https?:\/\//i.test(name) ? name : undefined);
+const outsideKey = 'yarn-card/outside-pictures';
+
+/** Whether pictures are loaded from addresses outside. */
+export const useOutside = create<{ readonly isAllowed: boolean }>()(() => ({
+  isAllowed: kept() !== 'no',
+}));
+
+export function allowOutside(isAllowed: boolean): void {
+  useOutside.setState({ isAllowed });
+  try {
+    localStorage.setItem(outsideKey, isAllowed ? 'yes' : 'no');
+  } catch {
+    // Where nothing may be kept, it holds until the page is left.
+  }
+}
+
+function kept(): string | null {
+  try {
+    return localStorage.getItem(outsideKey);
+  } catch {
+    return null;
+  }
+}
+
+/** Names to addresses that an image may load, for a scheme and the device of the window. */
+export function usePictures(
+  pictures: readonly Picture[] | undefined,
+  scheme: 'light' | 'dark',
+): Pictures {
+  const { isAllowed } = useOutside();
+  const { device } = useWindow();
+  const { family } = device;
+  return useMemo(() => {
+    const look = { density: Math.ceil(devicePixelRatio), scheme, device: family };
+    return picturesOf(pictures ?? [], look, isAllowed);
+  }, [pictures, scheme, family, isAllowed]);
+}
+
+/** The project's own as data addresses (so that an SVG is an image and nothing else), others as they are. */
+function picturesOf(
+  pictures: readonly Picture[],
+  look: PictureLook,
+  isOutsideAllowed: boolean,
+): Pictures {
+  const finder = pictureFinder(pictures);
+  const known = new Map<string, string | undefined>();
+  return (name) => {
+    if (isAddress(name)) return isOutsideAllowed ? name : undefined;
+    if (!known.has(name)) {
+      const picture = finder.best(name, look);
+      known.set(name, picture && addressOf(pictures, picture));
+    }
+    return known.get(name);
+  };
+}
+
+export function addressOf(pictures: readonly Picture[], picture: Picture): string | undefined {
+  const content = contentOf(pictures, picture);
+  return content && `data:${content.mediaType};base64,${content.base64}`;
+}
+
+/** The pictures of these names, each with its content and under the name that it is asked for. */
+export function picturesFor(
+  pictures: readonly Picture[],
+  names: ReadonlySet<string>,
+): readonly PictureKept[] {
+  const finder = pictureFinder(pictures);
+  return [...names].flatMap((name) => {
+    const picture = finder.best(name, { density: 1, scheme: 'light', device: 'phone' });
+    const content = picture && contentOf(pictures, picture);
+    return content === undefined ? [] : [{ ...content, name }];
+  });
 }

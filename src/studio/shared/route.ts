@@ -14,6 +14,8 @@ export type Route =
       readonly part?: string | undefined;
       readonly source?: string | undefined;
       readonly field?: string | undefined;
+      /** What the Data station shows in the place of the table. */
+      readonly panel?: 'pictures' | undefined;
       readonly item?: number | undefined;
     };
 
@@ -32,6 +34,7 @@ function routeOf(address: URL): Route {
     part: address.searchParams.get('part') ?? undefined,
     source: address.searchParams.get('source') ?? undefined,
     field: address.searchParams.get('field') ?? undefined,
+    panel: address.searchParams.get('panel') === 'pictures' ? 'pictures' : undefined,
     item: Number.isInteger(item) && item > 0 ? item - 1 : undefined,
   };
 }
@@ -43,6 +46,7 @@ function addressOf(route: Route): string {
   if (route.part !== undefined) query.set('part', route.part);
   if (route.source !== undefined) query.set('source', route.source);
   if (route.field !== undefined) query.set('field', route.field);
+  if (route.panel !== undefined) query.set('panel', route.panel);
   if (route.item !== undefined) query.set('item', String(route.item + 1));
   const text = query.toString();
   return `/p/${route.id}/${route.station}${text === '' ? '' : `?${text}`}`;

@@ -1,8 +1,8 @@
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useRef } from 'react';
 import type { Entry, RowPlan } from '../../core/lists';
-import type { Picture } from '../../core/project';
+import type { Picture } from '../../core/pictures';
 import { bindRow, createRow } from '../../render';
-import { picturesOf } from './pictures';
+import { usePictures } from './pictures';
 
 interface RowPictureProps {
   readonly plan: RowPlan;
@@ -14,7 +14,7 @@ interface RowPictureProps {
 /** One real row, drawn by the same renderer as the window, as wide as its surroundings. */
 export function RowPicture({ plan, entry, pictures, scheme = 'light' }: RowPictureProps) {
   const host = useRef<HTMLDivElement>(null);
-  const urls = useMemo(() => picturesOf(pictures), [pictures]);
+  const urls = usePictures(pictures, scheme);
   useEffect(() => {
     const row = createRow(plan);
     bindRow(row, entry, urls);

@@ -1,5 +1,5 @@
 import { type DragEvent, type ReactNode, useEffect, useState } from 'react';
-import { arrive } from '../shared/arrivals';
+import { arrive, arriveFiles } from '../shared/arrivals';
 
 const holdsFiles = (event: DragEvent): boolean => event.dataTransfer.types.includes('Files');
 
@@ -10,9 +10,9 @@ export function DropAnywhere({ children }: { readonly children: ReactNode }) {
     const onPaste = (event: ClipboardEvent) => {
       const target = event.target;
       if (target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement) return;
-      const file = event.clipboardData?.files[0];
+      const files = [...(event.clipboardData?.files ?? [])];
       const text = event.clipboardData?.getData('text') ?? '';
-      if (file !== undefined) void arrive({ file, name: file.name });
+      if (files.length > 0) void arriveFiles(files);
       else if (text.trim() !== '') void arrive({ file: new Blob([text]), name: 'pasted' });
     };
     document.addEventListener('paste', onPaste);
@@ -32,16 +32,16 @@ export function DropAnywhere({ children }: { readonly children: ReactNode }) {
       }}
       onDrop={(event) => {
         setOver(false);
-        const file = event.dataTransfer.files[0];
-        if (file === undefined) return;
+        const files = [...event.dataTransfer.files];
+        if (files.length === 0) return;
         event.preventDefault();
-        void arrive({ file, name: file.name });
+        void arriveFiles(files);
       }}
     >
       {children}
       {isOver && (
         <div className="pointer-events-none fixed inset-2 z-50 grid place-items-center rounded-md border-2 border-dashed border-woad bg-wool/85 text-lg font-semibold">
-          Drop items or a project file
+          Drop items, pictures or a project file
         </div>
       )}
     </div>

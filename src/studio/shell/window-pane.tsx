@@ -1,9 +1,9 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { ListView, type PoolReadout } from '../../render';
 import { handItem } from '../shared/at-hand';
 import { MenuButton } from '../shared/controls';
 import { useCurrent } from '../shared/current';
-import { picturesOf } from '../shared/pictures';
+import { usePictures } from '../shared/pictures';
 import { go, useRoute } from '../shared/route';
 import { engine, setWantedRange, useProject, useSession } from '../shared/session';
 import { devices, useWindow } from '../shared/window-settings';
@@ -58,7 +58,8 @@ function Rows() {
   const [readout, setReadout] = useState<PoolReadout>();
   const { view, atHand } = useSession();
   const project = useProject();
-  const pictures = useMemo(() => picturesOf(project?.pictures ?? []), [project?.pictures]);
+  const { scheme } = useWindow();
+  const pictures = usePictures(project?.pictures, scheme);
   const latestPictures = useRef(pictures);
   latestPictures.current = pictures;
 
@@ -80,9 +81,10 @@ function Rows() {
     };
   }, []);
 
+  // biome-ignore lint/correctness/useExhaustiveDependencies: other pictures want the same rows bound again
   useEffect(() => {
     if (view !== undefined) list.current?.show(view);
-  }, [view]);
+  }, [view, pictures]);
 
   const item = atHand?.item ?? -1;
   const entry = atHand?.entry ?? -1;

@@ -15,4 +15,4 @@ export type {
   ReadPorts,
   ReadTask,
 } from './reader';
-export type { SqlitePort } from './sqlite';
+export type { SqliteDatabase, SqlitePort } from './sqlite';

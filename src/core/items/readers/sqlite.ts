@@ -5,8 +5,13 @@ import type { ItemsRead, ReadPorts, ReadTask } from './reader';
 
 /** An SQLite database that was opened; `query` throws with SQLite's own words. */
 export interface SqliteDatabase {
-  query(select: string): { readonly columns: readonly string[]; readonly rows: SqliteRows };
+  query(select: string): SqliteTable | Promise<SqliteTable>;
   close(): void;
+}
+
+interface SqliteTable {
+  readonly columns: readonly string[];
+  readonly rows: SqliteRows;
 }
 
 type SqliteRows = readonly (readonly (number | string | bigint | Uint8Array | null)[])[];
@@ -31,7 +36,7 @@ export async function readSqlite(
   let database: SqliteDatabase | undefined;
   try {
     database = await ports.sqlite(bytes);
-    const tables = tablesOf(database);
+    const tables = await tablesOf(database);
     const at = task.at ?? tables[0]?.at;
     if (at === undefined) return failed(itemFindings.noTable(task.file));
     const isSelect = /^\s*(?:select|with)\b/i.test(at);
@@ -43,7 +48,8 @@ export async function readSqlite(
           tables.map((table) => table.at),
         ),
       );
-    const { columns, rows } = database.query(isSelect ? at : `SELECT * FROM ${quoted(at)}`);
+    const select = isSelect ? at : `SELECT * FROM ${quoted(at)}`;
+    const { columns, rows } = await database.query(select);
     if (rows.length === 0) return failed(itemFindings.listEmpty(task.file, at));
     const items = rows.map((row) => itemOf(columns, row));
     return ok({ format: 'sqlite', at, items, findings: [], places: tables });
@@ -55,18 +61,18 @@ export async function readSqlite(
   }
 }
 
-function tablesOf(database: SqliteDatabase) {
-  const { rows } = database.query(
+async function tablesOf(database: SqliteDatabase) {
+  const { rows } = await database.query(
     "SELECT name FROM sqlite_schema WHERE type IN ('table', 'view') AND name NOT LIKE 'sqlite\\_%' ESCAPE '\\'",
   );
-  return rows
-    .map(([name]) => String(name))
-    .map((at) => ({ at, count: countOf(database, at) }))
-    .sort((a, b) => b.count - a.count);
+  const tables: { readonly at: string; readonly count: number }[] = [];
+  for (const [name] of rows) {
+    const at = String(name);
+    const counted = await database.query(`SELECT count(*) FROM ${quoted(at)}`);
+    tables.push({ at, count: Number(counted.rows[0]?.[0] ?? 0) });
+  }
+  return tables.sort((a, b) => b.count - a.count);
 }
-
-const countOf = (database: SqliteDatabase, table: string): number =>
-  Number(database.query(`SELECT count(*) FROM ${quoted(table)}`).rows[0]?.[0] ?? 0);
 
 const quoted = (name: string): string => `"${name.replaceAll('"', '""')}"`;
 

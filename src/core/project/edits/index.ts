@@ -1,6 +1,7 @@
 /** Every change that a person can make to a project: one function an edit, grouped by what it changes. */
 import { rename } from './general';
 import { arrangeAs, choose } from './lists';
+import { addPictures, removePicture, renamePicture } from './pictures';
 import {
   addSet,
   addSource,
@@ -56,4 +57,7 @@ export const edits = {
   insert,
   remove,
   restyle,
+  addPictures,
+  removePicture,
+  renamePicture,
 } as const;

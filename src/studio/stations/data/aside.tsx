@@ -8,7 +8,7 @@ import { Button, Heading, MenuButton } from '../../shared/controls';
 import type { Current } from '../../shared/current';
 import { make } from '../../shared/editing';
 import { FileButton } from '../../shared/file-button';
-import { goWithin } from '../../shared/route';
+import { goWithin, useRoute } from '../../shared/route';
 import { engine, useSession } from '../../shared/session';
 import { TypesMenu } from './types-menu';
 
@@ -16,6 +16,8 @@ import { TypesMenu } from './types-menu';
 export function Aside({ current }: { readonly current: Current }) {
   const { project, source, types, set } = current;
   const itemCount = useSession((session) => session.view?.itemCount ?? 0);
+  const { route } = useRoute();
+  const isOfPictures = route.page === 'project' && route.panel === 'pictures';
   return (
     <aside className="overflow-auto border-r border-rule px-3 py-2">
       <Heading>Sources</Heading>
@@ -24,16 +26,31 @@ export function Aside({ current }: { readonly current: Current }) {
           <Line
             key={each.id}
             words={each.name}
-            isChosen={each.id === source.id}
+            isChosen={each.id === source.id && !isOfPictures}
             about={each.id === source.id ? String(itemCount) : ''}
             onPress={() =>
-              goWithin({ source: each.id, field: undefined, item: 0, template: undefined })
+              goWithin({
+                source: each.id,
+                panel: undefined,
+                field: undefined,
+                item: 0,
+                template: undefined,
+              })
             }
           />
         ))}
       </ul>
       <FileButton words="Bring a file" label="Items for this project" />
       <AddSource />
+      <Heading>Pictures</Heading>
+      <ul>
+        <Line
+          words="all pictures"
+          isChosen={isOfPictures}
+          about={String(project.pictures.length)}
+          onPress={() => goWithin({ panel: 'pictures' })}
+        />
+      </ul>
       <Heading>Item types</Heading>
       <ul>
         {types.map((type) => (

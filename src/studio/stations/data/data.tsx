@@ -7,6 +7,7 @@ import { Aside } from './aside';
 import { FieldDetail } from './field-detail';
 import { ImportSummary } from './import-summary';
 import { ItemTable } from './item-table';
+import { PicturesPanel } from './pictures-panel';
 import { SourceLine } from './source-line';
 
 /** What was brought: where the items were found, what they are, and every one of them. */
@@ -26,15 +27,19 @@ export default function Data() {
     <div className="grid h-full grid-cols-[184px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
       <SourceLine {...{ current, look, onLook }} />
       <Aside current={current} />
-      <div className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)_auto]">
-        {imported?.source === source.id ? <ImportSummary summary={imported.summary} /> : <span />}
-        <ItemTable key={source.id} {...{ source, types, onLook, isTyped, set }} look={slow} />
-        <FieldDetail
-          source={source}
-          types={types}
-          id={route.page === 'project' ? route.field : undefined}
-        />
-      </div>
+      {route.page === 'project' && route.panel === 'pictures' ? (
+        <PicturesPanel project={current.project} />
+      ) : (
+        <div className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)_auto]">
+          {imported?.source === source.id ? <ImportSummary summary={imported.summary} /> : <span />}
+          <ItemTable key={source.id} {...{ source, types, onLook, isTyped, set }} look={slow} />
+          <FieldDetail
+            source={source}
+            types={types}
+            id={route.page === 'project' ? route.field : undefined}
+          />
+        </div>
+      )}
     </div>
   );
 }

@@ -17,7 +17,7 @@ import { useProject } from '../../shared/session';
 import { TypeMark } from '../../shared/typed';
 import { DecodingPanel } from './decoding-panel';
 import { EvidenceWords } from './evidence-words';
-import { Renamed } from './source-line';
+import { Renamed } from './renamed';
 import { useEvidence } from './use-evidence';
 
 const EvidenceChart = lazy(() => import('./evidence-chart'));

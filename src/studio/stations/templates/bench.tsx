@@ -3,7 +3,7 @@ import { bindingOf, partWithId } from '../../../core/templates';
 import { pathText } from '../../../core/values';
 import { bindRow, createRow } from '../../../render';
 import { make } from '../../shared/editing';
-import { picturesOf } from '../../shared/pictures';
+import { usePictures } from '../../shared/pictures';
 import { goWithin } from '../../shared/route';
 import { useWindow } from '../../shared/window-settings';
 import { useBenchItem, useTried } from './bench-item';
@@ -25,7 +25,7 @@ export function Bench({ selection }: { readonly selection: Selection }) {
   const item = useBenchItem(template);
   const items = useMemo(() => (item < 0 ? [] : [item]), [item]);
   const tried = useTried(template, items);
-  const pictures = useMemo(() => picturesOf(project.pictures), [project.pictures]);
+  const pictures = usePictures(project.pictures, scheme);
   const entry = tried?.entries[0];
 
   useEffect(() => {

@@ -1,7 +1,7 @@
 import { type Edit, edits } from '../../../core/project';
 import type { Binding, SlotProperty } from '../../../core/templates';
 
-interface Place {
+export interface Place {
   readonly template: string;
   readonly part: string;
   readonly property: SlotProperty;

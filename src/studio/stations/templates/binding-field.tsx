@@ -7,7 +7,8 @@ import { type Field, isShowable, makeExpression, pathText, shown } from '../../.
 import { ChoiceChips, Row } from '../../shared/controls';
 import { make } from '../../shared/editing';
 import { surveysOf, useSession } from '../../shared/session';
-import { bindPath, standIn } from './binding-edits';
+import { bindPath, type Place, standIn } from './binding-edits';
+import { isPattern, PatternField } from './pattern-field';
 import type { Selection } from './selection';
 
 interface BindingFieldProps {
@@ -21,7 +22,15 @@ const inputLook = 'h-7 w-full rounded-md border border-rule bg-paper px-2 focus:
 /** What feeds a property: a value found by its first letters, an expression, or fixed words. */
 export function BindingField({ selection, property, binding }: BindingFieldProps) {
   const place = { template: selection.template.id, part: selection.part.id, property };
-  const isFixed = typeof binding === 'string';
+  const isOfPattern = property === 'picture' && typeof binding !== 'string' && isPattern(binding);
+  const kind = typeof binding === 'string' ? 'words' : isOfPattern ? 'pattern' : 'value';
+  const choose = (next: typeof kind) => {
+    if (next === kind) return;
+    const path = kind === 'value' && typeof binding !== 'string' ? binding.expr : undefined;
+    const value = path ?? firstPath(selection);
+    if (next === 'words') make(edits.bind(place, typeof binding === 'string' ? '' : binding.expr));
+    else make(bindPath(place, next === 'value' ? value : `\`\${${value}}\``, binding));
+  };
   return (
     <>
       <Row words={property}>
@@ -29,17 +38,14 @@ export function BindingField({ selection, property, binding }: BindingFieldProps
           label={`What ${property} comes from`}
           options={[
             'value',
+            ...(property === 'picture' ? (['pattern'] as const) : []),
             { value: 'words', words: property === 'picture' ? 'one picture' : 'fixed words' },
           ]}
-          chosen={isFixed ? 'words' : 'value'}
-          onChoose={(kind) => {
-            if (kind === 'words' && !isFixed) make(edits.bind(place, binding.expr));
-            if (kind === 'value' && isFixed)
-              make(edits.bind(place, { expr: firstPath(selection) }));
-          }}
+          chosen={kind}
+          onChoose={choose}
         />
       </Row>
-      {isFixed ? (
+      {typeof binding === 'string' ? (
         <Row words="">
           <input
             aria-label={`Fixed ${property}`}
@@ -57,11 +63,7 @@ export function BindingField({ selection, property, binding }: BindingFieldProps
 
 interface ValueFieldsProps {
   readonly selection: Selection;
-  readonly place: {
-    readonly template: string;
-    readonly part: string;
-    readonly property: SlotProperty;
-  };
+  readonly place: Place;
   readonly binding: Exclude<Binding, string>;
 }
 
@@ -74,7 +76,11 @@ function ValueFields({ selection, place, binding }: ValueFieldsProps) {
   return (
     <>
       <Row words="">
-        <ExpressionInput selection={selection} place={place} binding={binding} />
+        {place.property === 'picture' && isPattern(binding) ? (
+          <PatternField selection={selection} place={place} binding={binding} />
+        ) : (
+          <ExpressionInput selection={selection} place={place} binding={binding} />
+        )}
       </Row>
       <Row words="if missing">
         <input

@@ -1,0 +1,47 @@
+import { count, type Finding } from '../base';
+import { pictureName } from './name';
+import { contentOf, type Picture } from './picture';
+
+const named = (picture: string) => ({ in: 'project', path: `pictures/${picture}` }) as const;
+
+/** Pictures that lack a density which others have, and names whose content is gone. */
+export function pictureFindings(pictures: readonly Picture[]): Finding[] {
+  return [...withoutContent(pictures), ...densityGaps(pictures)];
+}
+
+const withoutContent = (pictures: readonly Picture[]): Finding[] =>
+  pictures
+    .filter((picture) => contentOf(pictures, picture) === undefined)
+    .map((picture) => ({
+      code: 'picture-without-content',
+      severity: 'error',
+      place: named(picture.name),
+      message: `The picture "${picture.name}" is said to be the same as another, which is not there.`,
+      hint: 'Add it again.',
+    }));
+
+/** Drawings that scale need one file; the others want every density that the project uses. */
+function densityGaps(pictures: readonly Picture[]): Finding[] {
+  const groups = new Map<string, Set<number>>();
+  for (const picture of pictures) {
+    if (contentOf(pictures, picture)?.mediaType === 'image/svg+xml') continue;
+    const { base, density, scheme, device } = pictureName(picture.name);
+    const key = [base, scheme, device].filter((each) => each !== undefined).join('~');
+    groups.set(key, (groups.get(key) ?? new Set()).add(density));
+  }
+  const used = [...new Set([...groups.values()].flatMap((each) => [...each]))].sort();
+  return [...groups].flatMap(([name, densities]) => {
+    const lacking = used.filter((density) => !densities.has(density));
+    if (lacking.length === 0) return [];
+    const others = [...groups.values()].filter((each) => lacking.every((one) => each.has(one)));
+    return [
+      {
+        code: 'picture-density-missing',
+        severity: 'note',
+        place: named(name),
+        message: `"${name}" has no ${lacking.map((each) => `@${each}x`).join(' or ')} picture, as ${count(others.length, 'other')} ${others.length === 1 ? 'has' : 'have'}.`,
+        hint: 'On such screens the next best one is scaled.',
+      } satisfies Finding,
+    ];
+  });
+}
