@@ -1,7 +1,15 @@
 import { describe, expect, test } from 'vitest';
 import { atOnce } from '../core/base';
 import { type Item, infer } from '../core/items';
-import { type Edit, edits, makeProject, ownSet, type Project, typesOf } from '../core/project';
+import {
+  draftSource,
+  type Edit,
+  edits,
+  makeProject,
+  ownSet,
+  type Project,
+  typesOf,
+} from '../core/project';
 import { EngineData, importInWords } from './data';
 import { Engine } from './engine';
 import { plainLook } from './table';
@@ -171,6 +179,40 @@ describe('the table', () => {
     expect(await data.evidence({ ...asked, path: ['nothing'], type: undefined }, quiet)).toBe(
       undefined,
     );
+  });
+});
+
+describe('another source', () => {
+  const makers: readonly Item[] = [
+    { id: 'a', town: 'Ousby' },
+    { id: 'b', town: 'Ings' },
+  ];
+
+  test('is looked into by key: its own items, its other set, after undo', () => {
+    const { engine, make, project, data } = open();
+    const draft = draftSource(
+      project(),
+      'makers.json',
+      { format: 'json', at: '$[*]', items: makers },
+      atOnce(infer(makers, 'makers')),
+    );
+    engine.hold('makers', makers);
+    make(edits.addSource(draft));
+    const place = { template: 'stock-plain', part: 'title', property: 'text' } as const;
+    make(edits.bind(place, { expr: 'lookup("makers", id).town', else: 'nowhere' }));
+    const words = () => engine.view(everything).entries.map((entry) => entry.texts[0]);
+    expect(words()).toEqual(['Ousby', 'Ings', 'nowhere']);
+    const revision = data.change('makers', 'moved', {
+      kind: 'value',
+      position: 0,
+      path: ['town'],
+      value: 'Garth',
+    });
+    make(edits.addSet('makers', 'moved', 'Moved', revision));
+    engine.showSet('makers', 'moved');
+    expect(words()).toEqual(['Garth', 'Ings', 'nowhere']);
+    make(edits.setKey('makers', null));
+    expect(engine.view(everything).findings).toMatchObject([{ code: 'source-without-key' }]);
   });
 });
 

@@ -14,13 +14,14 @@ import { isAddress, pictureFinder } from '../core/pictures';
 import {
   brokenReferences,
   compileFor,
+  type FindItem,
   itemsIdOf,
   type Project,
   type Source,
   withId,
 } from '../core/project';
 import type { CompiledTemplate } from '../core/templates';
-import { explain, fieldNamed } from '../core/values';
+import { explain, fieldNamed, plainText } from '../core/values';
 import { HeldSource } from './held-source';
 import { missingPictures } from './missing-pictures';
 import type { ItemAtHand, Range, Survey, Trace, View } from './protocol';
@@ -301,13 +302,24 @@ export class Engine {
       : this.held(source.id).shown().keys(this.project, source);
   }
 
+  /** For `lookup`: the item of a source's set that is shown, by its key. */
+  private readonly lookUp: FindItem = (id, key) => {
+    const { project } = this;
+    const source = project === undefined ? undefined : withId(project.sources, id);
+    return project === undefined || source === undefined
+      ? undefined
+      : this.held(id)
+          .shown()
+          .byKey(project, source, plainText(key) ?? '');
+  };
+
   private compileTemplates(project: Project, list: List | undefined): void {
     const ids =
       list === undefined ? [] : [...list.choices.map((choice) => choice.template), list.otherwise];
     this.planIds = [...new Set(ids)].filter((id): id is string => id !== null);
     const compiled = this.planIds.flatMap((id) => {
       const template = withId(project.templates, id);
-      return template === undefined ? [] : [compileFor(project, template)];
+      return template === undefined ? [] : [compileFor(project, template, this.lookUp)];
     });
     this.templates = compiled;
     this.planIds = compiled.map((each) => each.template.id);
@@ -376,7 +388,7 @@ export class Engine {
     const shown = this.templates.find((each) => each.template.id === id);
     if (shown !== undefined || this.project === undefined) return shown;
     const template = withId(this.project.templates, id);
-    return template === undefined ? undefined : compileFor(this.project, template);
+    return template === undefined ? undefined : compileFor(this.project, template, this.lookUp);
   }
 }
 

@@ -49,6 +49,9 @@ export class HeldItems {
   private shaped: Shaped | undefined;
   private keysKnown: KeysKnown | undefined;
   private misfitsKnown: MisfitsKnown | undefined;
+  private positions:
+    | { readonly keys: ItemKeys; readonly byKey: ReadonlyMap<string, number> }
+    | undefined;
 
   /** `unique`: a field that was seen to tell all items apart, with its values; it is kept up to date. */
   constructor(
@@ -82,6 +85,18 @@ export class HeldItems {
       this.keysKnown = { items, of, keys };
     }
     return this.keysKnown.keys;
+  }
+
+  /** The item that has a key; undefined: none has. */
+  byKey(project: Project, source: Source, key: string): Item | undefined {
+    const items = this.items(project, source);
+    const keys = this.keys(project, source);
+    if (this.positions?.keys !== keys) {
+      const byKey = new Map<string, number>();
+      for (let at = 0; at < items.length; at += 1) byKey.set(keys.at(at), at);
+      this.positions = { keys, byKey };
+    }
+    return items[this.positions.byKey.get(key) ?? -1];
   }
 
   types(project: Project, source: Source): ItemTypes {
@@ -119,6 +134,7 @@ export class HeldItems {
     this.followKeys(added);
     this.raw = this.raw.slice(0, at).concat(added, this.raw.slice(at));
     this.shaped = undefined;
+    this.positions = undefined;
     if (this.known === undefined) return;
     const indexes = new Uint16Array(this.raw.length);
     indexes.set(this.known.indexes.subarray(0, at));

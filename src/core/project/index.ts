@@ -11,7 +11,7 @@ export {
   makeProject,
   type SourceDraft,
 } from './make';
-export { brokenReferences, compileFor } from './problems';
+export { brokenReferences, compileFor, type FindItem, othersOf } from './problems';
 export {
   type ItemSet,
   type ItemType,

@@ -1,13 +1,34 @@
-import type { Finding } from '../base';
+import type { Finding, JsonRecord } from '../base';
 import { pictureFindings } from '../pictures';
 import { type CompiledTemplate, compileTemplate, type Template } from '../templates';
+import { fieldsOfAll, type Others, type Value } from '../values';
 import { projectFindings } from './findings';
-import { type Project, withId } from './project';
+import { type Project, typesOf, withId } from './project';
 
-/** A template made ready for the items of its type. */
-export function compileFor(project: Project, template: Template): CompiledTemplate {
-  return compileTemplate(template, withId(project.types, template.type)?.fields ?? []);
+/** A template made ready for the items of its type; `find` gives the item of a source that has a key. */
+export function compileFor(
+  project: Project,
+  template: Template,
+  find: FindItem = () => undefined,
+): CompiledTemplate {
+  const fields = withId(project.types, template.type)?.fields ?? [];
+  return compileTemplate(template, fields, othersOf(project, find));
 }
+
+export type FindItem = (source: string, key: Value) => JsonRecord | undefined;
+
+/** The sources of a project as expressions reach them. */
+export const othersOf = (project: Project, find: FindItem = () => undefined): Others =>
+  new Map(
+    project.sources.map(({ id, key }) => [
+      id,
+      {
+        fields: fieldsOfAll(typesOf(project, id)),
+        hasKey: key !== null,
+        find: (value: Value) => find(id, value),
+      },
+    ]),
+  );
 
 /** What refers to something that is not there, or that does not fit. */
 export function brokenReferences(project: Project): Finding[] {

@@ -158,6 +158,44 @@ describe('a renamed field', () => {
   });
 });
 
+test('a field that is looked up from another source follows a rename, and is a use', () => {
+  const makers = { id: 'makers', name: 'makers', file: 'makers.json' };
+  const other = projectOf([
+    { id: 'hf', town: 'Ousby' },
+    { id: 'p', town: 'Ings' },
+  ]);
+  const [source, type, template, list] = [
+    other.sources[0] ?? never(),
+    other.types[0] ?? never(),
+    other.templates[0] ?? never(),
+    other.lists[0] ?? never(),
+  ];
+  const both = edited(
+    projectOf(shop),
+    edits.addSource({
+      source: { ...source, id: makers.id, name: makers.name },
+      types: [{ ...type, id: 'maker', source: makers.id }],
+      templates: [{ ...template, id: 'maker-plain', type: 'maker' }],
+      list: { ...list, id: makers.id, source: makers.id, choices: [] },
+    }),
+    edits.bind(
+      { template: 'skein-plain', part: 'title', property: 'text' },
+      { expr: 'lookup("makers", id).town' },
+    ),
+  );
+  const maker = withId(both.types, 'maker') ?? never();
+  expect(usesOfField(both, maker, ['town'])).toMatchObject([
+    { kind: 'binding', template: 'skein-plain' },
+    { kind: 'binding', template: 'maker-plain' },
+  ]);
+  const renamed = edited(both, edits.renameField({ type: 'maker', path: ['town'] }, 'home'));
+  expect(renamed.templates.map((each) => JSON.stringify(each.row))).toEqual([
+    expect.stringContaining('lookup(\\"makers\\", id).home'),
+    expect.anything(),
+    expect.stringContaining('"expr":"home"'),
+  ]);
+});
+
 describe('a field taken out', () => {
   test('stays out when the items come again, until it is added by hand', () => {
     const project = edited(projectOf(shop), edits.removeField({ type: 'skein', path: ['grams'] }));

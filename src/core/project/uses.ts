@@ -1,6 +1,6 @@
 import { keyFields } from '../items';
 import { type Binding, mapBindings, slotsOf, type Template } from '../templates';
-import { makeExpression, renameStep } from '../values';
+import { lookupStep, makeExpression, renameStep } from '../values';
 import { type ItemType, type Project, withId } from './project';
 
 /** Something that reads a field: an expression in a template, the key, what tells types apart. */
@@ -23,9 +23,12 @@ export function usesOfField(
   const [first] = path;
   const source = withId(project.sources, type.source);
   const whole = path.length === 1 && source !== undefined;
-  const bindings = templatesOf(project, type).flatMap((template) =>
+  const lookedUp = [lookupStep(type.source), ...path];
+  const bindings = project.templates.flatMap((template) =>
     slotsOf(template.row).flatMap(({ part, property, binding }): FieldUse[] => {
-      if (typeof binding === 'string' || !reads(binding.expr, path)) return [];
+      if (typeof binding === 'string') return [];
+      const isOwn = template.type === type.id && reads(binding.expr, path);
+      if (!isOwn && !reads(binding.expr, lookedUp)) return [];
       return [{ kind: 'binding', template: template.id, part, property, expr: binding.expr }];
     }),
   );
@@ -40,26 +43,25 @@ export function usesOfField(
   ];
 }
 
-/** Every template of the type reads the last step of the path under its new name. */
+/** Every template of the types, and every lookup into their source, reads the last step under its new name. */
 export function renamedInTemplates(
   project: Project,
   types: readonly ItemType[],
   path: readonly string[],
   name: string,
 ): readonly Template[] {
-  const rename = (binding: Binding): Binding =>
-    typeof binding === 'string'
-      ? binding
-      : { ...binding, expr: renameStep(binding.expr, path, name) };
+  const lookedUp = types[0] === undefined ? [] : [lookupStep(types[0].source), ...path];
   return project.templates.map((template) => {
-    if (!types.some((type) => type.id === template.type)) return template;
+    const isOwn = types.some((type) => type.id === template.type);
+    const rename = (binding: Binding): Binding => {
+      if (typeof binding === 'string') return binding;
+      const own = isOwn ? renameStep(binding.expr, path, name) : binding.expr;
+      return { ...binding, expr: renameStep(own, lookedUp, name) };
+    };
     const row = mapBindings(template.row, rename);
     return row.part === 'stack' ? { ...template, row } : template;
   });
 }
-
-const templatesOf = (project: Project, type: ItemType): readonly Template[] =>
-  project.templates.filter((template) => template.type === type.id);
 
 const reads = (expr: string, path: readonly string[]): boolean =>
   makeExpression(expr, []).paths.some((own) => path.every((step, at) => own[at] === step));

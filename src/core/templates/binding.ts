@@ -1,5 +1,5 @@
 import type { JsonRecord } from '../base';
-import { type Expression, type Field, makeExpression, plainText } from '../values';
+import { type Expression, type Field, makeExpression, type Others, plainText } from '../values';
 
 /** What feeds a property of a part: fixed words, or an expression with words for a missing value. */
 export type Binding = string | { readonly expr: string; readonly else?: string };
@@ -11,9 +11,9 @@ export interface BoundText {
 }
 
 /** A binding made ready for items with these fields. A faulty expression gives no text at all. */
-export function bindText(binding: Binding, fields: readonly Field[]): BoundText {
+export function bindText(binding: Binding, fields: readonly Field[], others: Others): BoundText {
   if (typeof binding === 'string') return { expression: undefined, text: () => binding };
-  const expression = makeExpression(binding.expr, fields, 'text');
+  const expression = makeExpression(binding.expr, fields, 'text', others);
   const { evaluate } = expression;
   const standIn = binding.else;
   if (evaluate === undefined) return { expression, text: () => undefined };

@@ -1,5 +1,5 @@
 import type { Finding, JsonRecord } from '../base';
-import type { Field } from '../values';
+import { type Field, noOthers, type Others } from '../values';
 import { type BoundText, bindText } from './binding';
 import { type Slot, slotsOf, type Template } from './template';
 
@@ -14,10 +14,14 @@ export interface CompiledTemplate {
 }
 
 /** A template made ready for items with these fields; what is wrong with it comes as findings. */
-export function compileTemplate(template: Template, fields: readonly Field[]): CompiledTemplate {
+export function compileTemplate(
+  template: Template,
+  fields: readonly Field[],
+  others: Others = noOthers,
+): CompiledTemplate {
   const slots = slotsOf(template.row).map((slot) => ({
     ...slot,
-    ...bindText(slot.binding, fields),
+    ...bindText(slot.binding, fields, others),
   }));
   const findings = slots.flatMap((slot) =>
     (slot.expression?.findings ?? []).map((finding) => ({

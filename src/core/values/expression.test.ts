@@ -6,6 +6,7 @@ import { infer } from '../items';
 import { pathText } from './check/check';
 import { explain } from './explain/explain';
 import { makeExpression } from './expression';
+import type { OtherSource, Others } from './others';
 import type { Field } from './type';
 import { plainText, type Value } from './value';
 
@@ -214,3 +215,46 @@ function at(record: JsonRecord, path: readonly string[]): Json {
       : null;
   return value;
 }
+
+describe('lookup', () => {
+  const fields: readonly Field[] = [{ name: 'maker', type: 'text', required: false }];
+  const makers = new Map([['hf', { name: 'Hollow Fell' }]]);
+  const others: Others = new Map<string, OtherSource>([
+    [
+      'makers',
+      {
+        fields: [{ name: 'name', type: 'text', required: true }],
+        hasKey: true,
+        find: (key) => makers.get(String(key)),
+      },
+    ],
+    ['lines', { fields: [], hasKey: false, find: () => undefined }],
+  ]);
+  const made = (text: string) => makeExpression(text, fields, 'text', others);
+  const value = (text: string, item: JsonRecord) => made(text).evaluate?.(item);
+
+  test('finds the item of another source by its key, and goes into it', () => {
+    expect(value('lookup("makers", maker).name', { maker: 'hf' })).toBe('Hollow Fell');
+    expect(value('lookup("makers", maker)?.name ?? "by hand"', { maker: 'x' })).toBe('by hand');
+    expect(value('lookup("makers", maker).name', {})).toBeUndefined();
+  });
+
+  test('says why there is none', () => {
+    const { checked } = made('lookup("makers", maker).name');
+    const why = (item: JsonRecord) => checked && explain(checked, item).missing;
+    expect(why({ maker: 'x' })).toBe('makers has no item with the key x');
+    expect(why({})).toBe('this item has no maker');
+  });
+
+  test.each([
+    ['lookup("makres", maker).name', 'source-unknown', 7, 15],
+    ['lookup("lines", maker).x', 'source-without-key', 7, 14],
+    ['lookup("makers", maker).nmae', 'step-unknown', 24, 28],
+    ['lookup("makers", maker)', 'not-showable', 0, 23],
+    ['lookup(maker, maker)', 'expression-not-in-language', 0, 20],
+    ['lookup("makers")', 'expression-not-in-language', 0, 16],
+    ['look("makers", maker)', 'expression-not-in-language', 0, 21],
+  ])('%s: %s', (text, code, from, to) => {
+    expect(made(text).findings[0]).toMatchObject({ code, place: { from, to } });
+  });
+});

@@ -1,6 +1,7 @@
 import type { Finding } from '../base';
 import { type Checked, check, showableFinding } from './check/check';
 import { compile, type Evaluate } from './compile/compile';
+import { noOthers, type Others } from './others';
 import { readExpression } from './syntax/read';
 import type { Field } from './type';
 import { pathsUsed } from './uses';
@@ -20,12 +21,13 @@ export function makeExpression(
   text: string,
   fields: readonly Field[],
   use: 'any' | 'text' = 'any',
+  others: Others = noOthers,
 ): Expression {
   const read = readExpression(text);
   if (!read.ok)
     return { text, findings: [read.error], paths: [], checked: undefined, evaluate: undefined };
   const paths = pathsUsed(read.value);
-  const { checked, findings } = check(read.value, fields);
+  const { checked, findings } = check(read.value, fields, others);
   const unshowable = checked !== undefined && use === 'text' ? showableFinding(checked) : undefined;
   if (checked === undefined || unshowable !== undefined) {
     const all = unshowable === undefined ? findings : [unshowable];

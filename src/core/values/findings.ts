@@ -70,6 +70,25 @@ export const valueFindings = {
       near === undefined ? undefined : { label: `Write ${near}`, ...span, text: near },
     ),
 
+  noSuchSource: (span: Span, source: string, near: string | undefined, known: string) =>
+    error(
+      'source-unknown',
+      span,
+      `There is no source "${source}" to look into.`,
+      near === undefined ? `The sources are ${known}.` : `Did you mean ${near}?`,
+      near === undefined
+        ? undefined
+        : { label: `Write ${near}`, ...span, text: JSON.stringify(near) },
+    ),
+
+  sourceWithoutKey: (span: Span, source: string) =>
+    error(
+      'source-without-key',
+      span,
+      `The source "${source}" has no key, so no item of it can be found.`,
+      'Choose its key in Data.',
+    ),
+
   notARecord: (span: Span, what: string, type: string) =>
     error(
       'step-into-value',

@@ -8,6 +8,7 @@ export type { Evaluate } from './compile/compile';
 export { type Explained, explain, shown, type TraceStep } from './explain/explain';
 export { type Expression, makeExpression } from './expression';
 export type { Span } from './findings';
+export { lookupStep, noOthers, type OtherSource, type Others } from './others';
 export { renameStep } from './rename';
 export {
   type Decoding,

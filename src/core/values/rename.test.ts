@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import { lookupStep } from './others';
 import { renameStep } from './rename';
 
 describe('a step of a path under a new name', () => {
@@ -18,7 +19,22 @@ describe('a step of a path under a new name', () => {
     ['`${ name } by ${maker.name} name`', 'name', 'title', '`${ title } by ${maker.name} name`'],
     ['"name" ?? name', 'name', 'title', '"name" ?? title'],
     ['name +', 'name', 'title', 'name +'],
+    // What a lookup finds is of another source; its key is of this item.
+    [
+      'lookup("makers", maker).name ?? name',
+      'name',
+      'title',
+      'lookup("makers", maker).name ?? title',
+    ],
+    ['lookup("makers", maker).town', 'maker', 'by', 'lookup("makers", by).town'],
   ])('%s, %s → %s', (text, path, name, expected) => {
     expect(renameStep(text, path.split('.'), name)).toBe(expected);
   });
+});
+
+test('a step into another source', () => {
+  const path = [lookupStep('makers'), 'town'];
+  expect(renameStep('town ?? lookup("makers", maker)?.town', path, 'home town')).toBe(
+    'town ?? lookup("makers", maker)?.["home town"]',
+  );
 });

@@ -39,6 +39,9 @@ function* changesIn(
       yield* changesIn(expr.left, text, path, name);
       yield* changesIn(expr.right, text, path, name);
       return;
+    case 'lookup':
+      yield* changesIn(expr.key, text, path, name);
+      return;
     case 'name':
       if (isPath(expr, path)) yield { from: expr.from, to: expr.to, words: pathText([name]) };
       return;

@@ -1,5 +1,6 @@
 import { type Finding, nearest } from '../../base';
 import { type Span, valueFindings } from '../findings';
+import type { OtherSource, Others } from '../others';
 import type { Expr } from '../syntax/tree';
 import { type Field, fieldNamed, isShowable, typeInWords, type ValueType } from '../type';
 
@@ -18,6 +19,12 @@ export type Checked = Span & { readonly type: ResultType; readonly mayBeMissing:
         readonly holes: readonly Checked[];
       }
     | { readonly kind: 'fallback'; readonly left: Checked; readonly right: Checked }
+    | {
+        readonly kind: 'lookup';
+        readonly source: string;
+        readonly key: Checked;
+        readonly find: OtherSource['find'];
+      }
   );
 
 export interface CheckResult {
@@ -26,8 +33,8 @@ export interface CheckResult {
   readonly findings: readonly Finding[];
 }
 
-/** Holds an expression against the fields of an item type. */
-export function check(expr: Expr, fields: readonly Field[]): CheckResult {
+/** Holds an expression against the fields of an item type and the sources that it can look into. */
+export function check(expr: Expr, fields: readonly Field[], others: Others): CheckResult {
   const findings: Finding[] = [];
   const checked = visit(expr);
   return { checked: findings.length > 0 ? undefined : checked, findings };
@@ -44,6 +51,8 @@ export function check(expr: Expr, fields: readonly Field[]): CheckResult {
         return template(node);
       case 'fallback':
         return fallback(node);
+      case 'lookup':
+        return lookup(node);
     }
   }
 
@@ -144,6 +153,24 @@ export function check(expr: Expr, fields: readonly Field[]): CheckResult {
     const mayBeMissing = left.mayBeMissing && right.mayBeMissing;
     return { kind: 'fallback', left, right, type, mayBeMissing, from: node.from, to: node.to };
   }
+
+  function lookup(node: Expr & { kind: 'lookup' }): Checked | undefined {
+    const key = visit(node.key);
+    const other = others.get(node.source);
+    if (other === undefined) {
+      const names = [...others.keys()];
+      const near = nearest(node.source, names);
+      findings.push(valueFindings.noSuchSource(node.sourceSpan, node.source, near, listed(names)));
+      return undefined;
+    }
+    if (!other.hasKey) findings.push(valueFindings.sourceWithoutKey(node.sourceSpan, node.source));
+    if (key === undefined) return undefined;
+    const wrong = showableFinding(key);
+    if (wrong !== undefined) findings.push(wrong);
+    const { source, from, to } = node;
+    const type = { type: 'record', fields: other.fields } as const;
+    return { kind: 'lookup', source, key, find: other.find, type, mayBeMissing: true, from, to };
+  }
 }
 
 /** Why a value cannot stand in a text, if it can't. */
@@ -186,6 +213,7 @@ const article = (type: ResultType): string => {
 function inWords(checked: Checked): string {
   if (checked.kind === 'field') return checked.name;
   if (checked.kind === 'item') return 'item';
+  if (checked.kind === 'lookup') return `the item of ${checked.source}`;
   return checked.kind === 'member' ? `${inWords(checked.of)}.${checked.name}` : 'this';
 }
 

@@ -19,6 +19,14 @@ export function compile(checked: Checked): Evaluate {
       return member(compile(checked.of), load(checked.name, checked.type));
     case 'template':
       return template(checked.texts, checked.holes.map(compile));
+    case 'lookup': {
+      const { find } = checked;
+      const key = compile(checked.key);
+      return (item) => {
+        const value = key(item);
+        return value === undefined ? undefined : find(value);
+      };
+    }
     case 'fallback': {
       const left = compile(checked.left);
       const right = compile(checked.right);

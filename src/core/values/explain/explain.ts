@@ -44,6 +44,12 @@ export function explain(checked: Checked, item: JsonRecord): Explained {
           return step(node, node.name, undefined, of.missing ?? 'nothing to go into');
         return step(node, node.name, ...read(node, of.value, labelOf(node.of)));
       }
+      case 'lookup': {
+        const key = visit(node.key);
+        const found = key.value === undefined ? undefined : node.find(key.value);
+        const none = `${node.source} has no item with the key ${plainText(key.value) ?? ''}`;
+        return step(node, `lookup ${node.source}`, found, key.missing ?? none);
+      }
       case 'template':
         return template(node);
       case 'fallback': {
@@ -88,7 +94,10 @@ const kindOf = (value: Json): string => {
   return typeof value === 'string' ? 'text' : typeof value === 'number' ? 'a number' : 'a boolean';
 };
 
-const labelOf = (node: Checked): string => ('name' in node ? node.name : 'it');
+const labelOf = (node: Checked): string => {
+  if (node.kind === 'lookup') return `the item of ${node.source}`;
+  return 'name' in node ? node.name : 'it';
+};
 
 /** A value in a few characters: texts in quotes, records by their fields' names, lists by length. */
 export function shown(value: Value): string {

@@ -1,4 +1,10 @@
-import { type Expression, type PrivateIdentifier, parseExpressionAt, type Super } from 'acorn';
+import {
+  type CallExpression,
+  type Expression,
+  type PrivateIdentifier,
+  parseExpressionAt,
+  type Super,
+} from 'acorn';
 import { type Finding, failed, ok, type Result } from '../../base';
 import { type Span, valueFindings } from '../findings';
 import type { Expr } from './tree';
@@ -90,9 +96,38 @@ function convert(node: Expression | PrivateIdentifier | Super, depth: number): E
         right: convert(node.right, depth + 1),
         ...span,
       };
+    case 'CallExpression':
+      return lookup(node, span, depth);
     default:
       return refuse(span, wordsFor[node.type] ?? 'This', insteadOf[node.type] ?? notYet);
   }
+}
+
+/** `lookup("makers", maker)`: the one call that there is; its source is known without looking at an item. */
+function lookup(node: CallExpression, span: Span, depth: number): Expr {
+  const { callee } = node;
+  if (callee.type !== 'Identifier' || callee.name !== 'lookup')
+    return refuse(span, 'A call', `${notYet} So can lookup("source", key).`);
+  const [source, key] = node.arguments;
+  if (
+    node.arguments.length !== 2 ||
+    source?.type !== 'Literal' ||
+    typeof source.value !== 'string' ||
+    key === undefined ||
+    key.type === 'SpreadElement'
+  )
+    return refuse(
+      span,
+      'This lookup',
+      'Write the source in quotes, then the key: lookup("makers", maker).',
+    );
+  return {
+    kind: 'lookup',
+    source: source.value,
+    sourceSpan: { from: source.start, to: source.end },
+    key: convert(key, depth + 1),
+    ...span,
+  };
 }
 
 /** `a.b` and `a["b c"]`: the step's name is known without looking at an item. */
@@ -129,7 +164,6 @@ const wordsFor: Partial<Record<string, string>> = {
   AssignmentExpression: 'An assignment',
   ArrowFunctionExpression: 'A function',
   BinaryExpression: 'An operator between two values',
-  CallExpression: 'A call',
   ConditionalExpression: 'A condition',
   NewExpression: '"new"',
   SequenceExpression: 'A comma between expressions',

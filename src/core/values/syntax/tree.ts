@@ -15,4 +15,11 @@ export type Expr =
       readonly texts: readonly string[];
       readonly holes: readonly Expr[];
     })
-  | (Span & { readonly kind: 'fallback'; readonly left: Expr; readonly right: Expr });
+  | (Span & { readonly kind: 'fallback'; readonly left: Expr; readonly right: Expr })
+  /** The item of another source that has a key. */
+  | (Span & {
+      readonly kind: 'lookup';
+      readonly source: string;
+      readonly sourceSpan: Span;
+      readonly key: Expr;
+    });

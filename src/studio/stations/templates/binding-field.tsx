@@ -1,7 +1,7 @@
 import { useEffect, useId, useState } from 'react';
 import { count, isRecord, ownValue } from '../../../core/base';
 import type { Item } from '../../../core/items';
-import { edits } from '../../../core/project';
+import { edits, othersOf } from '../../../core/project';
 import type { Binding, SlotProperty } from '../../../core/templates';
 import { type Field, isShowable, makeExpression, pathText, shown } from '../../../core/values';
 import { ChoiceChips, Row } from '../../shared/controls';
@@ -123,13 +123,14 @@ function ExpressionInput({ selection, place, binding }: ValueFieldsProps) {
   const item = useSession((session) => session.atHand?.value);
   const fields = selection.type?.fields ?? [];
   useEffect(() => setText(binding.expr), [binding.expr]);
-  const expression = makeExpression(text, fields, 'text');
+  const others = othersOf(selection.project);
+  const expression = makeExpression(text, fields, 'text', others);
   const finding = expression.findings[0];
   const offers = isListed ? offersFor(text, fields, item) : [];
   const write = (next: string, isDone: boolean) => {
     setText(next);
     setChosen(0);
-    const reads = makeExpression(next, fields, 'text').findings.length === 0;
+    const reads = makeExpression(next, fields, 'text', others).findings.length === 0;
     if (reads || isDone) make(bindPath(place, next, binding, `expression ${place.part}`));
   };
   const take = (offer: Offer) => {
