@@ -158,8 +158,11 @@ export class Engine {
     }));
   }
 
-  itemAtHand(item: number): ItemAtHand | undefined {
-    const value = this.shownItems()[item];
+  /** Past the ends: the item at that end; undefined: there are none. */
+  itemAtHand(position: number): ItemAtHand | undefined {
+    const items = this.shownItems();
+    const item = Math.max(0, Math.min(items.length - 1, position));
+    const value = items[item];
     if (value === undefined) return undefined;
     const type = this.typeAt(item);
     const titled = this.templates.find(({ template }) => template.type === type);

@@ -34,5 +34,7 @@ function titleScore(field: Field, sample: readonly Item[]): number {
   if (codeNames.test(field.name)) score -= 5;
   if (lengths > 80) score -= 3;
   if (texts.every((text) => /^(?:https?:|data:|[\d\s:.TZ+-]+$)/.test(text))) score -= 5;
+  // Dates, amounts and codes have digits; names seldom do.
+  else if (texts.filter((text) => /\d/.test(text)).length > texts.length / 2) score -= 2;
   return score;
 }

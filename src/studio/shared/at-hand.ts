@@ -1,13 +1,17 @@
 import { goWithin, useRoute } from './route';
 import { engine, useSession } from './session';
 
+let wished = 0;
+
 /** Makes an item the one at hand, everywhere. Positions past the ends stop at the ends. */
 export async function handItem(item: number): Promise<void> {
-  const last = (useSession.getState().view?.itemCount ?? 0) - 1;
-  const wished = Math.max(0, Math.min(last, item));
-  const atHand = await engine().itemAtHand(wished);
+  wished = item;
+  const atHand = await engine().itemAtHand(item);
   useSession.setState({ atHand });
+  const at = atHand?.item ?? 0;
   const { route } = useRoute.getState();
-  if (route.page === 'project' && (route.item ?? 0) !== wished)
-    goWithin({ item: wished }, 'replace');
+  if (route.page === 'project' && (route.item ?? 0) !== at) goWithin({ item: at }, 'replace');
 }
+
+/** The items or the project changed: the item that was asked for last is looked at anew. */
+export const handAgain = (): Promise<void> => handItem(wished);

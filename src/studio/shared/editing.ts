@@ -1,5 +1,5 @@
 import { type Edit, type History, makeEdit, redo, undo } from '../../core/project';
-import { handItem } from './at-hand';
+import { handAgain } from './at-hand';
 import { currentNow } from './current';
 import { keepSoon } from './keep';
 import { engine, useSession, wantedRange } from './session';
@@ -61,7 +61,7 @@ function take(history: History): void {
     .then((view) => {
       if (useSession.getState().history?.project !== project) return;
       useSession.setState({ view });
-      void handItem(useSession.getState().atHand?.item ?? 0);
+      void handAgain();
     });
   keepSoon();
 }

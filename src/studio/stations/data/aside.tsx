@@ -10,6 +10,7 @@ import { make } from '../../shared/editing';
 import { FileButton } from '../../shared/file-button';
 import { goWithin, useRoute } from '../../shared/route';
 import { engine, useSession } from '../../shared/session';
+import { Renamed } from './renamed';
 import { TypesMenu } from './types-menu';
 
 /** Sources, then the types of the chosen one, its sets and its key. */
@@ -42,6 +43,19 @@ export function Aside({ current }: { readonly current: Current }) {
       </ul>
       <FileButton words="Bring a file" label="Items for this project" />
       <AddSource />
+      {project.sources.length > 1 && (
+        <button
+          type="button"
+          className="block max-w-full truncate pb-1 text-sm text-ash underline"
+          title="With its types, their templates and the lists that show it; undo brings all back"
+          onClick={() => {
+            if (make(edits.removeSource(source.id)) === undefined)
+              goWithin({ source: undefined, field: undefined, item: 0, template: undefined });
+          }}
+        >
+          Remove {source.name}
+        </button>
+      )}
       <Heading>Pictures</Heading>
       <ul>
         <Line
@@ -54,8 +68,14 @@ export function Aside({ current }: { readonly current: Current }) {
       <Heading>Item types</Heading>
       <ul>
         {types.map((type) => (
-          <li key={type.id} className="flex justify-between py-0.5">
-            {type.name} <span className="text-ash">{count(type.fields.length, 'field')}</span>
+          <li key={type.id} className="flex items-center justify-between gap-1">
+            <Renamed
+              key={type.name}
+              label={`Name of the type ${type.name}`}
+              words={type.name}
+              onRename={(name) => make(edits.renameType(type.id, name))}
+            />
+            <span className="whitespace-nowrap text-ash">{count(type.fields.length, 'field')}</span>
           </li>
         ))}
       </ul>

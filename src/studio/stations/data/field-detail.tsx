@@ -1,5 +1,4 @@
 import { lazy, Suspense, useState } from 'react';
-import { count } from '../../../core/base';
 import { decodingInWords } from '../../../core/items';
 import {
   edits,
@@ -17,6 +16,7 @@ import { useProject } from '../../shared/session';
 import { TypeMark } from '../../shared/typed';
 import { DecodingPanel } from './decoding-panel';
 import { EvidenceWords } from './evidence-words';
+import { LeaveOut } from './leave-out';
 import { Renamed } from './renamed';
 import { useEvidence } from './use-evidence';
 
@@ -112,19 +112,13 @@ function Known({ project, source, owners, chosen, onType }: KnownProps) {
         </Button>
         <Uses uses={uses} />
         <span className="ms-auto flex gap-1.5">
-          <Button
-            onPress={() => {
+          <LeaveOut
+            uses={uses.map(inWords)}
+            onLeaveOut={() => {
               if (make(edits.removeField(place)) === undefined)
                 goWithin({ field: undefined }, 'replace');
             }}
-            title={
-              uses.length === 0
-                ? 'Nothing uses it'
-                : `${count(uses.length, 'use')} will be findings until they are mended; undo brings it back`
-            }
-          >
-            Leave out
-          </Button>
+          />
           <button
             type="button"
             className="text-sm text-ash underline"

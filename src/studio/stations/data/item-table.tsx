@@ -1,15 +1,15 @@
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import type { Item } from '../../../core/items';
-import { edits, type ItemType, ownSet, type Source } from '../../../core/project';
+import type { ItemType, Source } from '../../../core/project';
 import { fieldAtPath, fieldsOfAll } from '../../../core/values';
 import type { Range, TableLook } from '../../../engine';
 import { handItem } from '../../shared/at-hand';
-import { make } from '../../shared/editing';
-import { engine, useSession } from '../../shared/session';
+import { useSession } from '../../shared/session';
 import { Cell } from './cell';
 import { ColumnHead } from './column-head';
 import { type Column, columnsFor, rangeAcross, valueIn, widthOf } from './columns';
 import { pasteBlock, typeInto } from './typing';
+import { TypingBar } from './typing-bar';
 import { useRows } from './use-rows';
 
 const rowPx = 26;
@@ -132,15 +132,7 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
           />
         </tbody>
       </table>
-      {isTyped && (
-        <button
-          type="button"
-          className="px-3 py-1 text-sm text-woad underline"
-          onClick={() => void addItem(source, types, set)}
-        >
-          Add an item
-        </button>
-      )}
+      {isTyped && <TypingBar {...{ source, types, set }} />}
     </section>
   );
 }
@@ -149,16 +141,6 @@ function without(of: ReadonlySet<string>, id: string): ReadonlySet<string> {
   const left = new Set(of);
   left.delete(id);
   return left;
-}
-
-async function addItem(source: Source, types: readonly ItemType[], set: string): Promise<void> {
-  const { discriminator } = source;
-  const value = types[0]?.value;
-  const item = discriminator !== null && value != null ? { [discriminator]: value } : {};
-  const at = useSession.getState().view?.itemCount ?? 0;
-  const revision = await engine().change(source.id, set, { kind: 'add', at, items: [item] });
-  make(edits.itemsChanged(source.id, revision, 'Add an item'));
-  if (set === ownSet) void handItem(at);
 }
 
 function Spacer({ heightPx, columns }: { readonly heightPx: number; readonly columns: number }) {

@@ -1,0 +1,257 @@
+import { become, dropFile, expect, openDemo, rowsOf, saved, test } from './support';
+
+const parcels = [
+  { id: 'p-1', to: 'Ousby', sent: '24.03.2026', weight: 1.5, lines: [{ skein: 'sk-1', of: 2 }] },
+  { id: 'p-2', to: 'Ings', sent: '25.03.2026', weight: 0.75, lines: [] },
+  { id: 'p-3', to: 'Garth', sent: 'in spring', weight: 2, lines: [] },
+];
+const text = (items: unknown) => JSON.stringify(items);
+
+test('items come again: what changed is counted, nothing is doubled, undo takes it back', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await dropFile(page, 'parcels.json', text(parcels));
+  await expect.poll(() => rowsOf(page)).toEqual([['Ousby'], ['Ings'], ['Garth']]);
+  await saved(page);
+
+  await dropFile(page, 'parcels.json', text(parcels));
+  await become(page, 'Import again into parcels');
+  const summary = page.getByRole('region', { name: 'What the import changed' });
+  await expect(summary).toContainText('Nothing changed: 3 items as before. Nothing was written.');
+
+  const later = [{ ...parcels[0], to: 'Ousby Mill' }, parcels[2], { ...parcels[1], id: 'p-4' }];
+  await dropFile(page, 'parcels.json', text(later));
+  await become(page, 'Import again into parcels');
+  await expect(summary).toContainText('1 added, 1 changed, 1 removed, 1 unchanged');
+  await expect.poll(() => rowsOf(page)).toEqual([['Ousby Mill'], ['Garth'], ['Ings']]);
+  await page.getByRole('button', { name: /Undo: Import parcels again/ }).click();
+  await expect.poll(() => rowsOf(page)).toEqual([['Ousby'], ['Ings'], ['Garth']]);
+  await page.getByRole('button', { name: /Redo/ }).click();
+  await saved(page);
+  await page.reload();
+  await expect.poll(() => rowsOf(page)).toEqual([['Ousby Mill'], ['Garth'], ['Ings']]);
+});
+
+test('a date is read by a pattern that is tried on the real values; a slip is said; a rename follows', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await dropFile(page, 'parcels.json', text(parcels));
+  await page.getByRole('button', { name: /^sent/ }).click();
+  const field = page.getByRole('region', { name: 'Field sent' });
+  await field.getByRole('button', { name: 'Read it as …' }).click();
+  const pattern = field.getByLabel('Date pattern');
+  await expect(pattern).toHaveValue('dd.MM.yyyy');
+  await expect(field).toContainText('“24.03.2026” → March 24, 2026');
+  await expect(field).toContainText('1 value of 3 not read');
+  await pattern.fill('dd.mm.yyyy');
+  await field.getByRole('button', { name: 'write dd.MM.yyyy' }).click();
+  await field.getByRole('button', { name: 'Read it so' }).click();
+  await expect(page.getByRole('columnheader', { name: /sent/ })).toContainText('date');
+  await expect(page.getByRole('cell', { name: '2026-03-24' })).toBeVisible();
+
+  // Bound, renamed: the row reads it under its new name; leaving it out says who would miss it.
+  await page.getByRole('button', { name: 'Templates' }).click();
+  await page.getByRole('combobox', { name: 'Value of text' }).fill('`${to}, ${sent}`');
+  await expect.poll(() => rowsOf(page, 1)).toEqual([['Ousby, 2026-03-24']]);
+  await page.getByRole('button', { name: 'Data' }).click();
+  await page.getByLabel('Name of the field sent').fill('sent on');
+  await page.getByLabel('Name of the field sent').press('Enter');
+  await expect.poll(() => rowsOf(page, 1)).toEqual([['Ousby, 2026-03-24']]);
+  const renamed = page.getByRole('region', { name: 'Field sent on' });
+  await renamed.getByRole('button', { name: 'Leave out' }).click();
+  const uses = page.getByRole('dialog', { name: 'What reads the field' });
+  await expect(uses).toContainText('`${to}, ${item["sent on"]}`');
+  await uses.getByRole('button', { name: 'Leave it out' }).click();
+  await expect(page.getByRole('button', { name: /^\d+ findings?$/ })).toBeVisible();
+  await page.getByRole('button', { name: /Undo: Leave sent on out/ }).click();
+  await expect.poll(() => rowsOf(page, 1)).toEqual([['Ousby, 2026-03-24']]);
+});
+
+test('a second source, and words looked up in it', async ({ page }) => {
+  await page.goto('/');
+  await dropFile(page, 'parcels.json', text(parcels));
+  await saved(page);
+  await dropFile(page, 'towns.csv', 'town;post\nOusby;CA10\nIngs;LA8\n');
+  await become(page, 'Add as a source');
+  await expect.poll(() => rowsOf(page)).toEqual([['Ousby'], ['Ings']]);
+  await page.getByRole('button', { name: /^parcels/ }).click();
+  await page.getByRole('button', { name: 'Templates' }).click();
+  await page.getByRole('combobox', { name: 'Value of text' }).fill('lookup("towns", to).post');
+  await expect.poll(() => rowsOf(page)).toEqual([['CA10'], ['LA8'], ['']]);
+  await page.getByRole('button', { name: 'Next item' }).click();
+  await page.getByRole('button', { name: 'Next item' }).click();
+  await expect(page.getByLabel('Trace')).toContainText('towns has no item with the key Garth');
+});
+
+test('a table is sorted and filtered, its columns opened, hidden and widened', async ({ page }) => {
+  await page.goto('/');
+  await dropFile(page, 'parcels.json', text(parcels));
+  const firsts = () => page.locator('tbody tr td:first-child').allTextContents();
+  const column = async (name: string, what: string) => {
+    await page.getByRole('button', { name: `Column ${name}`, exact: true }).click();
+    await page.getByRole('menuitem', { name: what }).click();
+  };
+  await column('weight', 'Sort downwards');
+  await expect.poll(firsts).toEqual(['p-3', 'p-1', 'p-2']);
+  await page.getByLabel('Filter items').fill('ings');
+  await expect.poll(firsts).toEqual(['p-2']);
+  await page.getByLabel('Filter items').fill('');
+  await column('weight', 'As in the source');
+  await expect.poll(firsts).toEqual(['p-1', 'p-2', 'p-3']);
+  await column('sent', 'Hide');
+  await expect(page.getByRole('columnheader', { name: /sent/ })).toBeHidden();
+  await column('to', 'Show all columns');
+  await expect(page.getByRole('columnheader', { name: /sent/ })).toBeVisible();
+  await page.getByRole('button', { name: '1 in list' }).click();
+  await expect(page.getByRole('dialog')).toContainText('sk-1');
+});
+
+test('items are typed: cells, rows, fields, a pasted block', async ({ page }) => {
+  await page.goto('/');
+  await page.getByLabel('Items as text').fill('[{"name":"Lace","grams":100}]');
+  await page.getByRole('button', { name: 'Show as rows' }).click();
+  await expect.poll(() => rowsOf(page)).toEqual([['Lace']]);
+  await page.getByRole('cell', { name: 'Lace' }).dblclick();
+  await page.getByLabel('Value', { exact: true }).fill('Merino lace');
+  await page.getByLabel('Value', { exact: true }).press('Enter');
+  await expect.poll(() => rowsOf(page)).toEqual([['Merino lace']]);
+  await page.getByLabel('Name of a new field').fill('dye');
+  await page.getByRole('button', { name: 'Add the field' }).click();
+  await expect(page.getByRole('columnheader', { name: /dye/ })).toBeVisible();
+  await page.getByRole('region', { name: 'Items' }).evaluate((table) => {
+    const clipboardData = new DataTransfer();
+    clipboardData.setData('text', 'Sock\t50\twoad\nSlub\t75\tweld');
+    table.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true }));
+  });
+  await expect.poll(() => rowsOf(page)).toEqual([['Sock'], ['Slub']]);
+  await page.getByRole('button', { name: 'Add an item' }).click();
+  await expect(page.getByRole('contentinfo')).toContainText('item 3 of 3');
+  await page.getByRole('button', { name: 'Remove item 3' }).click();
+  await expect(page.getByRole('contentinfo')).toContainText('of 2');
+});
+
+test('the nasty set, an empty one, and many made-up items that can be cancelled', async ({
+  page,
+}) => {
+  await openDemo(page, 'data');
+  const makeItems = async (what: string) => {
+    await page.getByRole('button', { name: 'Make items' }).click();
+    await page
+      .getByRole('dialog', { name: 'Make items' })
+      .getByRole('button', { name: what })
+      .click();
+  };
+  await makeItems('The nasty set');
+  await expect(
+    page.locator('.yc-row', { hasText: /שלום|العربية|[\u0590-\u06ff]/ }).first(),
+  ).toBeVisible();
+  await makeItems('An empty set');
+  await expect(page.getByText('There are no items.')).toBeVisible();
+  await page.getByRole('button', { name: 'its own' }).click();
+  await expect(page.getByRole('contentinfo')).toContainText('of 90');
+
+  await page.getByRole('button', { name: 'Make items' }).click();
+  await page.getByRole('button', { name: '100\u00a0000' }).click();
+  await page.getByRole('button', { name: 'Make them' }).click();
+  await expect(page.getByRole('contentinfo')).toContainText('100\u00a0000 items', {
+    timeout: 120_000,
+  });
+});
+
+test('an SQLite database: the largest table, another one, a SELECT', async ({ page }) => {
+  const { default: initSqlJs } = await import('sql.js');
+  const { Database } = await initSqlJs();
+  const database = new Database();
+  database.run('CREATE TABLE town (name TEXT PRIMARY KEY, post TEXT)');
+  database.run("INSERT INTO town VALUES ('Ousby', 'CA10'), ('Ings', 'LA8')");
+  database.run('CREATE TABLE mill (id TEXT PRIMARY KEY, looms INTEGER)');
+  database.run("INSERT INTO mill VALUES ('m-1', 4)");
+  await page.goto('/');
+  await dropFile(page, 'shop.db', Buffer.from(database.export()));
+  await expect.poll(() => rowsOf(page)).toEqual([['Ousby'], ['Ings']]);
+  const place = page.getByLabel('Table or SELECT');
+  await expect(place).toHaveValue('town');
+  await place.fill('SELECT post, name FROM town WHERE post LIKE "CA%"');
+  await place.press('Enter');
+  await expect(page.getByRole('cell', { name: 'CA10' })).toBeVisible();
+  await expect(page.getByRole('contentinfo')).toContainText('of 1');
+  // One that never ends can be cancelled, and all is as it was.
+  await place.fill(
+    'WITH RECURSIVE n(x) AS (SELECT 1 UNION ALL SELECT x + 1 FROM n) SELECT count(*) FROM n',
+  );
+  await place.press('Enter');
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('alert')).toContainText('was cancelled');
+  await expect(page.getByRole('cell', { name: 'CA10' })).toBeVisible();
+});
+
+test('items are fetched from an address, and again', async ({ page }) => {
+  let price = 14;
+  await page.route('http://shop.example/stock.json', (route) =>
+    route.fulfill({
+      contentType: 'application/json',
+      headers: { 'access-control-allow-origin': '*' },
+      body: text([
+        { id: 'a', name: 'Lace', price },
+        { id: 'b', name: 'Sock', price: 9 },
+      ]),
+    }),
+  );
+  await openDemo(page, 'data');
+  await page.getByRole('button', { name: 'Paste, drop or type more' }).click();
+  await page
+    .getByLabel('Items, or an address to fetch them from')
+    .fill('http://shop.example/stock.json');
+  await page.getByRole('button', { name: 'Fetch' }).click();
+  await become(page, 'Add as a source');
+  await expect.poll(() => rowsOf(page)).toEqual([['Lace'], ['Sock']]);
+  price = 15;
+  await page.getByRole('button', { name: 'Fetch again' }).click();
+  await expect(page.getByRole('region', { name: 'What the import changed' })).toContainText(
+    '0 added, 1 changed, 0 removed, 1 unchanged',
+  );
+});
+
+test('pictures: kept once, named by a pattern, the missing ones found', async ({ page }) => {
+  await page.goto('/');
+  await dropFile(
+    page,
+    'skeins.json',
+    text([
+      { id: '1', name: 'Lace', fibre: 'wool' },
+      { id: '2', name: 'Slub', fibre: 'linen' },
+      { id: '3', name: 'Cobweb', fibre: 'silk' },
+    ]),
+  );
+  await saved(page);
+  const drawing = (colour: string) =>
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><script>document.title = 'x'</script><rect width="9" height="9" fill="${colour}"/></svg>`;
+  for (const [name, colour] of [
+    ['skein-wool.svg', 'tan'],
+    ['skein-linen.svg', 'tan'],
+    ['skein-linen~dark.svg', 'navy'],
+  ] as const)
+    await dropFile(page, name, drawing(colour));
+  const panel = page.getByRole('region', { name: 'Pictures', exact: true });
+  await expect(panel).toContainText('3 pictures');
+  await expect(panel).toContainText('same as skein-wool');
+
+  await page.getByRole('button', { name: 'Templates' }).click();
+  await page.getByRole('button', { name: 'Insert', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Image at the start of the row' }).click();
+  await page.getByRole('button', { name: 'pattern', exact: true }).click();
+  await page.getByLabel('Pattern of the picture’s name').fill('skein-${fibre}.svg');
+  const images = page.locator('.yc-sizer > .yc-row img');
+  await expect(images.nth(0)).toHaveAttribute('src', /^data:image\/svg\+xml/);
+  const light = await images.nth(1).getAttribute('src');
+  await page.getByRole('button', { name: 'Data' }).click();
+  await expect(page.getByRole('region', { name: 'Missing pictures' })).toContainText(
+    'skein-silk.svg by 1 item',
+  );
+  await page.getByRole('button', { name: /light/ }).click();
+  await page.getByRole('menuitem', { name: 'dark' }).click();
+  await expect(images.nth(1)).not.toHaveAttribute('src', light ?? '');
+  expect(await page.title()).not.toBe('x');
+});
