@@ -16,7 +16,7 @@ export default defineConfig({
     build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },
     worker: { format: 'es' },
     optimizeDeps: {
-      include: ['comlink', 'dexie', 'acorn', 'papaparse', 'yup', 'json-p3', 'immer'],
+      include: ['comlink', 'dexie', 'acorn', 'papaparse', 'yup', 'json-p3'],
     },
   },
   experimental: {

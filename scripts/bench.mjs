@@ -101,6 +101,7 @@ async function inBrowser() {
   const frames = 90;
   const speeds = [3_000, 30_000];
   const first = { ours: [], all: [], reference: [], parse: [] };
+  const known = { evidence: [], again: [] };
   const scrolled = speeds.map(() => ({
     ours: [],
     reference: [],
@@ -147,6 +148,8 @@ async function inBrowser() {
     await page.waitForTimeout(300);
     await insertAll('insertOurs', 'ours', run);
     if (run === 4) created = await call('rowsFromEndToEnd');
+    known.evidence.push(await call('inferWithEvidence'));
+    known.again.push(await call('importAgain', run));
   }
   const hand = 'React 19 + @tanstack/react-virtual';
   for (const [index, speed] of speeds.entries()) {
@@ -199,6 +202,20 @@ async function inBrowser() {
     median(first.parse),
     2,
   );
+  note(
+    'types inferred, with the evidence of every field',
+    'parsing it whole',
+    median(known.evidence),
+    median(first.parse),
+    1.5,
+  );
+  note(
+    'importing again with 1,000 changes',
+    'reading it',
+    median(known.again),
+    median(first.all),
+    2,
+  );
   rows.push({
     measure: 'rows made from end to end and back',
     against: 'visible + 2 × overscan + 2 a kind',
@@ -236,6 +253,11 @@ async function inTheApplication() {
     (response) => response.url().endsWith('.js') && scripts.add(new URL(response.url()).pathname),
   );
   await page.goto(`${address}/p/thrumwick/templates`);
+  await page.waitForSelector('.yc-sizer > .yc-row');
+  await page.waitForTimeout(1_000);
+  // A project that this browser keeps: what is asked for on every visit but the first.
+  scripts.clear();
+  await page.reload();
   await page.waitForSelector('.yc-sizer > .yc-row');
   const bytes = [...scripts]
     .map((path) => gzipSync(readFileSync(join(root, 'dist/client', path))).length)
@@ -335,6 +357,39 @@ async function benchText() {
   return (await import(`data:text/javascript;base64,${code}`)).default;
 }
 
+/** What the engine keeps of all items, by the same code as in its worker. */
+async function memory() {
+  const folder = mkdtempSync(join(tmpdir(), 'yarn-card-bench-'));
+  writeFileSync(join(folder, 'stock.json'), await benchText());
+  await build({
+    absWorkingDir: root,
+    entryPoints: ['tests/bench/memory.ts'],
+    outfile: join(folder, 'memory.mjs'),
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    mainFields: ['module', 'main'],
+    external: ['sql.js', 'json-p3'],
+    logLevel: 'warning',
+  });
+  const { stdout } = spawnSync(
+    process.execPath,
+    ['--expose-gc', join(folder, 'memory.mjs'), join(folder, 'stock.json')],
+    { encoding: 'utf8' },
+  );
+  const { held, text } = JSON.parse(stdout);
+  const mb = (bytes) => `${Math.round(bytes / 1e6)} MB`;
+  rows.push({
+    measure: 'memory that the engine keeps',
+    against: 'the text of the items',
+    ours: mb(held),
+    reference: mb(text),
+    ratio: `${(held / text).toFixed(2)} ×`,
+    atMost: '4 ×',
+    isWithin: held <= 4 * text,
+  });
+}
+
 /** CPU time of finished children of this process, in ms (Linux: proc(5), cutime and cstime). */
 function childCpu() {
   const fields = readFileSync('/proc/self/stat', 'utf8').split(') ')[1].split(' ');
@@ -368,6 +423,7 @@ function commandLineStart() {
 console.log('This takes two or three minutes; leave the machine alone meanwhile.');
 await inBrowser();
 await inTheApplication();
+await memory();
 commandLineStart();
 
 const columns = ['measure', 'against', 'ours', 'reference', 'ratio', 'atMost'];

@@ -17,7 +17,7 @@ export async function check(file: string, options: CheckOptions): Promise<void> 
   if (options.level !== 'error' && options.level !== 'warning')
     throw new WrongUse(`--level is error or warning, not "${options.level}".`);
   const { name, bytes } = await inputFile(file);
-  const read = readProject(new TextDecoder().decode(bytes), name);
+  const read = await readProject(new TextDecoder().decode(bytes), name);
   if (!read.ok) refuse(read.error);
   const { project, items } = read.value;
   const engine = new Engine({ pause: async () => {} });

@@ -14,7 +14,7 @@ const entriesAtOnce = 2_000;
 /** Every entry with its words, from the engine that the window uses. Exit status 1 on errors. */
 export async function resolve(file: string, options: ResolveOptions): Promise<void> {
   const { name, bytes } = await inputFile(file);
-  const read = readProject(new TextDecoder().decode(bytes), name);
+  const read = await readProject(new TextDecoder().decode(bytes), name);
   if (!read.ok) refuse(read.error);
   const { project, items, findings } = read.value;
   const engine = new Engine({ pause: async () => {} });

@@ -175,7 +175,7 @@ export class EngineData {
       difference.added.length + difference.changed.length + difference.removed.length === 0 &&
       !difference.isReordered;
     return {
-      revision: isSame ? undefined : held.change(ownSet, difference.items),
+      revision: isSame ? undefined : held.change(ownSet, difference.items, inference.unique),
       from: { file, format: read.format, at: read.at },
       found: inference.types,
       ...summed(difference, keysOfBoth),

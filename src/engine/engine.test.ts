@@ -229,8 +229,8 @@ function someEdit(project: Project, pick: number, kind: number): Edit | undefine
 
 test('any project gives the same entries after it was saved and opened, for any items', () => {
   const steps = fc.array(fc.tuple(fc.nat(1_000), fc.nat(7)), { maxLength: 8 });
-  fc.assert(
-    fc.property(someItems, steps, (items, all) => {
+  return fc.assert(
+    fc.asyncProperty(someItems, steps, async (items, all) => {
       let project = projectOf(items);
       for (const [pick, kind] of all) {
         const next = someEdit(project, pick, kind)?.apply(project);
@@ -238,7 +238,7 @@ test('any project gives the same entries after it was saved and opened, for any 
       }
       const source = project.sources[0]?.id ?? '';
       const here = engineWith(project, items).update(project, everything);
-      const file = readProject(
+      const file = await readProject(
         [...writeProject(project, new Map([[source, items]]))].join(''),
         'x',
       );

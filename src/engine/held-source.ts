@@ -48,11 +48,12 @@ export class HeldSource {
     this.revisions.set(this.revision, new Map([...this.sets(), [set, items]]));
   }
 
-  /** Other items for a set. Gives the number of the change, by which it is found again. */
-  change(set: string, items: readonly Item[]): number {
+  /** Other items for a set; `unique`: a field that tells them apart. Gives the number of the change, by which it is found again. */
+  change(set: string, items: readonly Item[], unique?: UniqueKey): number {
     const next = Math.max(...this.revisions.keys()) + 1;
     this.revisions.set(next, new Map([...this.sets(), [set, items]]));
     this.revision = next;
+    if (unique !== undefined) this.held.set(set, new HeldItems(items, unique));
     this.forgetOldest();
     return next;
   }

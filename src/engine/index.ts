@@ -10,6 +10,7 @@ export { Engine } from './engine';
 export type {
   Brought,
   BroughtSource,
+  DataProtocol,
   Document,
   EngineEvent,
   EngineProtocol,

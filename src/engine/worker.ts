@@ -9,7 +9,7 @@ import {
   readProject,
   writeProject,
 } from '../core/project';
-import { keepItems, keptItems, whyNotKept } from '../keeping';
+import { dataLater } from './data-later';
 import { Engine } from './engine';
 import type {
   Brought,
@@ -22,11 +22,13 @@ import type {
 } from './protocol';
 import { Reading } from './reading';
 import { turns } from './turns';
-import { dataProtocol } from './worker-data';
 
 let tell: (event: EngineEvent) => void = () => {};
 const reading = new Reading((share) => tellProgress(share));
 const engine = new Engine({ pause: () => turns().pause() });
+
+/** Rows of a document that was dropped do not wait for the database. */
+const keeping = () => import('../keeping');
 
 const withHeights = (view: View): View => transfer(view, [view.sequence.lineHeights.buffer]);
 
@@ -47,7 +49,10 @@ const protocol: EngineProtocol &
     tell = listener;
   },
 
-  ...dataProtocol(engine, reading, shown),
+  ...dataLater(async () => {
+    const { dataProtocol } = await import('./worker-data');
+    return dataProtocol(engine, reading, shown);
+  }),
 
   async bring(document, wanted) {
     return reading.cancellable(document, async () => {
@@ -63,6 +68,7 @@ const protocol: EngineProtocol &
   },
 
   async open(id, project, wanted) {
+    const { keptItems } = await keeping();
     engine.clear();
     for (const source of project.sources) {
       const revision = source.revision ?? 0;
@@ -116,6 +122,7 @@ const protocol: EngineProtocol &
   },
 
   async keepItems(id) {
+    const { keepItems, whyNotKept } = await keeping();
     try {
       const all = engine.allItems();
       for (const [source, items] of all) {
@@ -177,7 +184,7 @@ function take(project: Project, items: readonly Item[], inference: Inference, wa
 }
 
 async function bringProject(blob: Blob, name: string, wanted: Range): Promise<Answer> {
-  const file = readProject(await blob.text(), name);
+  const file = await readProject(await blob.text(), name);
   if (!file.ok) return file;
   const { project, items, findings } = file.value;
   engine.clear();

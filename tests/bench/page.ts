@@ -1,6 +1,9 @@
 import { proxy, type Remote, wrap } from 'comlink';
+import { atOnce } from '../../src/core/base';
+import { gatherEvidence, type Item, infer } from '../../src/core/items';
 import type { Project } from '../../src/core/project';
-import type { EngineEvent, EngineProtocol, View } from '../../src/engine';
+import { fieldsOfAll } from '../../src/core/values';
+import type { DataProtocol, EngineEvent, EngineProtocol, View } from '../../src/engine';
 import { keepItems, keptItems } from '../../src/keeping';
 import { ListView } from '../../src/render';
 import { benchItems } from './items';
@@ -8,7 +11,9 @@ import { benchProject } from './project';
 import { readFirstRecords, readRecords, storeRecords } from './references/one-record-an-item';
 import { mountReference, type ReferenceList } from './references/react-list';
 
-type Engine = Remote<EngineProtocol & { listen(listener: (event: EngineEvent) => void): void }>;
+type Engine = Remote<
+  EngineProtocol & DataProtocol & { listen(listener: (event: EngineEvent) => void): void }
+>;
 
 const host = document.getElementById('host');
 if (host === null) throw new Error('the page has no host');
@@ -90,6 +95,29 @@ const bench = {
   parseWhole(): number {
     const from = performance.now();
     JSON.parse(jsonText);
+    return performance.now() - from;
+  },
+
+  /** Types, key and what tells types apart, and the evidence of every field, over all items. */
+  inferWithEvidence(): number {
+    const { stock }: { readonly stock: readonly Item[] } = JSON.parse(jsonText);
+    const from = performance.now();
+    const { types } = atOnce(infer(stock, 'stock'));
+    for (const field of fieldsOfAll(types)) atOnce(gatherEvidence(stock, [field.name], field));
+    return performance.now() - from;
+  },
+
+  /** The same items with a thousand of them changed, imported again. */
+  async importAgain(run: number): Promise<number> {
+    const { stock }: { readonly stock: readonly Item[] } = JSON.parse(jsonText);
+    const step = Math.max(1, Math.floor(stock.length / 1_000));
+    const changed = stock.map((item, at) =>
+      at % step === 0 ? { ...item, name: `changed ${run} ${at}` } : item,
+    );
+    const file = new Blob([JSON.stringify({ stock: changed })]);
+    const from = performance.now();
+    const done = await start().importAgain('stock', { file, name: 'stock.json' });
+    if (!done.ok || done.value.changedCount < 900) throw new Error('not a thousand changes');
     return performance.now() - from;
   },
 

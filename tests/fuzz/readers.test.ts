@@ -77,7 +77,7 @@ describe('a project file, damaged', () => {
     );
     let openCount = 0;
     for (const { bytes } of mutations(demo, fileCount)) {
-      const done = readProject(new TextDecoder().decode(bytes), 'x.yarncard.json');
+      const done = await readProject(new TextDecoder().decode(bytes), 'x.yarncard.json');
       if (!done.ok) {
         expect(done.error.message).toMatch(/\w/);
         continue;

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, openDemo, saved, stations, test } from './support';
+import { become, dropFile, expect, openDemo, saved, stations, test } from './support';
 
 /** What axe finds, a line each. */
 async function faults(page: Page): Promise<string[]> {
@@ -35,6 +35,32 @@ for (const scheme of ['light', 'dark'] as const) {
         expect(await faults(page)).toEqual([]);
       });
     }
+  });
+}
+
+for (const scheme of ['light', 'dark'] as const) {
+  test.describe(scheme, () => {
+    test.use({ colorScheme: scheme });
+
+    test('axe finds nothing in the panels of Data', async ({ page }) => {
+      await page.goto('/p/thrumwick/data?field=starts');
+      await expect(page.locator('.yc-sizer > .yc-row').first()).toBeVisible();
+      await saved(page);
+      const field = page.getByRole('region', { name: 'Field starts' });
+      await field.getByRole('button', { name: 'Read it as …' }).click();
+      await expect(field.getByLabel('Date pattern')).toBeVisible();
+      expect(await faults(page)).toEqual([]);
+      await dropFile(page, 'more.json', '[{"name":"Lace"},{"name":"Sock"}]');
+      await expect(page.getByRole('region', { name: 'What becomes of it' })).toBeVisible();
+      expect(await faults(page)).toEqual([]);
+      await become(page, 'Import again into stock');
+      await expect(page.getByRole('region', { name: 'What the import changed' })).toBeVisible();
+      await page.getByRole('button', { name: 'Make items' }).click();
+      expect(await faults(page)).toEqual([]);
+      await page.goto('/p/thrumwick/data?panel=pictures');
+      await expect(page.getByRole('region', { name: 'Pictures', exact: true })).toBeVisible();
+      expect(await faults(page)).toEqual([]);
+    });
   });
 }
 

@@ -4,6 +4,7 @@
  */
 export { type Edit, edits, type FieldPlace, freePartId } from './edits';
 export { type History, makeEdit, redo, startHistory, undo } from './history';
+export { looksLikeProject } from './looks-like';
 export {
   draftFromSchema,
   draftSource,
@@ -25,6 +26,6 @@ export {
   typesOf,
   withId,
 } from './project';
-export { looksLikeProject, type ProjectFile, readProject } from './read';
+export { type ProjectFile, readProject } from './read';
 export { type FieldUse, usesOfField } from './uses';
 export { fileNameOf, writeProject } from './write';

@@ -6,10 +6,11 @@ import { type Item, infer } from '../items';
 import { partKinds } from '../templates';
 import { type Edit, edits } from './edits';
 import { makeEdit, redo, startHistory, undo } from './history';
+import { looksLikeProject } from './looks-like';
 import { draftTemplate, makeProject } from './make';
 import { brokenReferences } from './problems';
 import type { ItemType, Project } from './project';
-import { looksLikeProject, readProject } from './read';
+import { readProject } from './read';
 import { fileNameOf, writeProject } from './write';
 
 const projectOf = (items: readonly Item[], file = 'stock.json'): Project =>
@@ -18,8 +19,8 @@ const projectOf = (items: readonly Item[], file = 'stock.json'): Project =>
 const written = (project: Project, items: readonly Item[]): string =>
   [...writeProject(project, new Map(project.sources.map((source) => [source.id, items])))].join('');
 
-const read = (text: string) => {
-  const result = readProject(text, 'x.yarncard.json');
+const read = async (text: string) => {
+  const result = await readProject(text, 'x.yarncard.json');
   if (!result.ok) throw new Error(result.error.message);
   return result.value;
 };
@@ -61,10 +62,10 @@ describe('a project drafted from items', () => {
 
 describe('the project file', () => {
   test('reads and writes byte for byte the same, whatever the items', () => {
-    fc.assert(
-      fc.property(someItems, (items) => {
+    return fc.assert(
+      fc.asyncProperty(someItems, async (items) => {
         const text = written(projectOf(items), items);
-        const again = read(text);
+        const again = await read(text);
         expect(
           written(again.project, again.items.get(again.project.sources[0]?.id ?? '') ?? []),
         ).toBe(text);
@@ -73,11 +74,11 @@ describe('the project file', () => {
     );
   });
 
-  test('keeps keys that it does not know, where they stand', () => {
+  test('keeps keys that it does not know, where they stand', async () => {
     const text = written(projectOf(shop), shop)
       .replace('"name": "stock",', '"name": "stock",\n  "later": { "__proto__": [1] },')
       .replace('"part": "label",', '"part": "label",\n            "glow": 3,');
-    const again = read(text);
+    const again = await read(text);
     const back = written(again.project, again.items.get('stock') ?? []);
     expect(JSON.parse(back)).toEqual(JSON.parse(text));
     expect(back).toContain('"glow": 3');
@@ -104,33 +105,33 @@ describe('the project file', () => {
     ['that is a list', '[1]', 'not-a-project'],
     ['cut short', '{ "yarncard": 1, "na', 'not-json'],
     ['with parts missing', '{ "yarncard": 1, "name": "x" }', 'project-misshapen'],
-  ])('%s is refused in words', (_, text, code) => {
-    const result = readProject(text, 'x.yarncard.json');
+  ])('%s is refused in words', async (_, text, code) => {
+    const result = await readProject(text, 'x.yarncard.json');
     expect(result.ok ? '' : result.error.code).toBe(code);
   });
 
-  test('what is misshapen is named with its place', () => {
+  test('what is misshapen is named with its place', async () => {
     const text = written(projectOf(shop), shop).replace('"style": "title"', '"style": "shouting"');
-    const result = readProject(text, 'x.yarncard.json');
+    const result = await readProject(text, 'x.yarncard.json');
     expect(result.ok ? '' : result.error.place).toEqual({
       in: 'project',
       path: 'templates[0].row.children[0].style',
     });
   });
 
-  test('parts nested without end are refused', () => {
+  test('parts nested without end are refused', async () => {
     const deep = `${'{"part":"stack","id":"a","direction":"down","gap":0,"align":"start","width":"fit","children":['.repeat(60)}${']}'.repeat(60)}`;
     const project = JSON.parse(written(projectOf(shop), shop)) as { templates: { row: unknown }[] };
     for (const template of project.templates) template.row = JSON.parse(deep);
-    expect(readProject(JSON.stringify(project), 'x').ok).toBe(false);
+    expect((await readProject(JSON.stringify(project), 'x')).ok).toBe(false);
   });
 
-  test('without its items it opens, and says so', () => {
-    const { findings } = read(JSON.stringify(projectOf(shop)));
+  test('without its items it opens, and says so', async () => {
+    const { findings } = await read(JSON.stringify(projectOf(shop)));
     expect(findings).toMatchObject([{ code: 'items-missing' }]);
   });
 
-  test('broken references open, with a finding each', () => {
+  test('broken references open, with a finding each', async () => {
     const project: Project = {
       ...projectOf(shop),
       types: projectOf(shop).types.slice(0, 1),
@@ -149,7 +150,7 @@ describe('the project file', () => {
       ],
     };
     expect(
-      brokenReferences(read(written(project, [])).project).map((finding) => finding.code),
+      brokenReferences((await read(written(project, []))).project).map((finding) => finding.code),
     ).toEqual([
       'template-type-unknown',
       'list-source-unknown',

@@ -396,7 +396,7 @@ describe('pictures of a project', () => {
     expect(names(edited(project, edits.removePicture('works')))).toEqual(['mill', 'yard']);
   });
 
-  test('are renamed where a part names them; saved and read again they are the same', () => {
+  test('are renamed where a part names them; saved and read again they are the same', async () => {
     const project = edited(
       projectOf(shop),
       edits.addPictures([mill, { ...mill, name: 'works' }]),
@@ -407,7 +407,7 @@ describe('pictures of a project', () => {
     expect(JSON.stringify(project.templates)).toContain('"picture":"old mill"');
     expect(whyNot(project, edits.renamePicture('works', 'old mill'))).toMatch(/already/);
     const text = [...writeProject(project, new Map([['stock', shop]]))].join('');
-    const read = readProject(text, 'x.yarncard.json');
+    const read = await readProject(text, 'x.yarncard.json');
     expect(read.ok && read.value.project).toEqual(project);
   });
 });

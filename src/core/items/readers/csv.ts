@@ -1,4 +1,3 @@
-import Papa from 'papaparse';
 import { type Finding, failed, type Json, ok } from '../../base';
 import { itemFindings, type Position } from '../findings';
 import type { Item } from '../item';
@@ -15,10 +14,11 @@ export const csv: Reader = {
 
   looksLike: (head) => /[\n\r,;\t]/.test(head),
 
-  first(head, task) {
+  async first(head, task) {
+    const parse = await parser();
     const end = Math.max(head.lastIndexOf('\n'), head.lastIndexOf('\r'));
     if (end < 0) return undefined;
-    const { data: rows } = parse(head.slice(0, end), likelyDelimiter(head));
+    const { data: rows } = parse(head.slice(0, end), likelyDelimiter(head, parse));
     // The last row may be cut inside a quoted cell.
     const columns = columnNames(rows[0] ?? [], task.file);
     const items = rows
@@ -29,16 +29,17 @@ export const csv: Reader = {
   },
 
   async all(text, task, ports) {
+    const parse = await parser();
     const items: Item[] = [];
     const ragged = { count: 0, cells: 0, offset: 0 };
     let openQuote: number | undefined;
     let columns: Columns | undefined;
-    const delimiter = likelyDelimiter(text);
+    const delimiter = likelyDelimiter(text, parse);
     for (let from = 0; from < text.length; ) {
       const slice = text.slice(from);
       const read = parse(slice, delimiter, rowsAtOnce);
       if (openQuote === undefined && read.errors.some((each) => each.code === 'MissingQuotes')) {
-        openQuote = from + lastRowStart(slice, read.data.length - 1, delimiter);
+        openQuote = from + lastRowStart(slice, read.data.length - 1, delimiter, parse);
       }
       for (const [row, cells] of read.data.entries()) {
         if (columns === undefined) {
@@ -47,7 +48,7 @@ export const csv: Reader = {
           if (cells.length !== columns.names.length) {
             if (ragged.count === 0) {
               ragged.cells = cells.length;
-              ragged.offset = from + lastRowStart(slice, row, delimiter);
+              ragged.offset = from + lastRowStart(slice, row, delimiter, parse);
             }
             ragged.count += 1;
           }
@@ -72,12 +73,18 @@ export const csv: Reader = {
   },
 };
 
-// The package's fast mode is off: with a row limit it reports a place one row too far.
-const parse = (text: string, delimiter: string, rowCount = 0) =>
-  Papa.parse(text, { delimiter, preview: rowCount, fastMode: false });
+/** The package is loaded when there is a CSV file to read. */
+async function parser() {
+  const { default: Papa } = await import('papaparse');
+  // Its fast mode is off: with a row limit it reports a place one row too far.
+  return (text: string, delimiter: string, rowCount = 0) =>
+    Papa.parse(text, { delimiter, preview: rowCount, fastMode: false });
+}
+
+type Parse = Awaited<ReturnType<typeof parser>>;
 
 /** The delimiter that cuts the first rows into most cells, the same number in most of them. */
-function likelyDelimiter(text: string): string {
+function likelyDelimiter(text: string, parse: Parse): string {
   const head = text.slice(0, 20_000);
   let best = { delimiter: ',', score: 0 };
   for (const delimiter of delimiters) {
@@ -129,7 +136,7 @@ function itemOf(names: readonly string[], cells: readonly string[]): Item {
 const isFilled = (cells: readonly string[]): boolean => cells.length > 1 || (cells[0] ?? '') !== '';
 
 /** Offset at which a row starts: the rows before it, read once more; only on the way to a finding. */
-function lastRowStart(slice: string, row: number, delimiter: string): number {
+function lastRowStart(slice: string, row: number, delimiter: string, parse: Parse): number {
   return row <= 0 ? 0 : parse(slice, delimiter, row).meta.cursor;
 }
 

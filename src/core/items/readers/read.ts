@@ -52,7 +52,8 @@ async function showFirst(
   let bytes = head;
   while (bytes.length < document.sizeBytes) {
     const text = headText(bytes, encoding, watch);
-    const first = text === undefined ? undefined : readerFor(task.file, text).first(text, task);
+    const first =
+      text === undefined ? undefined : await readerFor(task.file, text).first(text, task);
     if (first !== undefined) return watch.first(first);
     if (bytes.length >= largestHeadBytes) return;
     bytes = await document.bytes(0, Math.min(bytes.length * 4, document.sizeBytes));

@@ -57,6 +57,6 @@ export interface Reader {
   readonly extensions: readonly string[];
   looksLike(head: string): boolean;
   /** Whole items of a text that may be cut anywhere; undefined if none is whole yet. */
-  first(head: string, task: ReadTask): ItemsRead | undefined;
+  first(head: string, task: ReadTask): ItemsRead | undefined | Promise<ItemsRead | undefined>;
   all(text: string, task: ReadTask, ports: ReadPorts): Promise<Result<ItemsRead, Finding>>;
 }

@@ -1,0 +1,25 @@
+import type { DataProtocol } from './protocol';
+
+/** The Data station's questions, whose code is loaded when the first of them is asked. */
+export function dataLater(load: () => Promise<DataProtocol>): DataProtocol {
+  let loaded: Promise<DataProtocol> | undefined;
+  const data = () => {
+    loaded ??= load();
+    return loaded;
+  };
+  return {
+    rows: async (...asked) => (await data()).rows(...asked),
+    evidence: async (...asked) => (await data()).evidence(...asked),
+    proposals: async (...asked) => (await data()).proposals(...asked),
+    tryDecoding: async (...asked) => (await data()).tryDecoding(...asked),
+    bringSource: async (...asked) => (await data()).bringSource(...asked),
+    importAgain: async (...asked) => (await data()).importAgain(...asked),
+    readAt: async (...asked) => (await data()).readAt(...asked),
+    places: async (...asked) => (await data()).places(...asked),
+    foundBy: async (...asked) => (await data()).foundBy(...asked),
+    change: async (...asked) => (await data()).change(...asked),
+    make: async (...asked) => (await data()).make(...asked),
+    nasty: async (...asked) => (await data()).nasty(...asked),
+    showSet: async (...asked) => (await data()).showSet(...asked),
+  };
+}
