@@ -18,7 +18,9 @@ const browser = await chromium.launch({ executablePath: chromiumPath, args: chro
 
 const views = [
   { name: 'start', path: '/', scheme: 'light' },
-  { name: 'data', path: '/p/thrumwick/data?field=maker', scheme: 'light' },
+  { name: 'data', path: '/p/thrumwick/data', scheme: 'light' },
+  { name: 'field', path: '/p/thrumwick/data?field=price', scheme: 'light' },
+  { name: 'pictures', path: '/p/thrumwick/data?panel=pictures', scheme: 'light' },
   { name: 'templates', path: '/p/thrumwick/templates?part=price', scheme: 'light' },
   { name: 'templates-dark', path: '/p/thrumwick/templates?part=maker-and-weight', scheme: 'dark' },
   { name: 'choices', path: '/p/thrumwick/choices', scheme: 'light' },

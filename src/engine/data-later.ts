@@ -16,6 +16,7 @@ export function dataLater(load: () => Promise<DataProtocol>): DataProtocol {
     importAgain: async (...asked) => (await data()).importAgain(...asked),
     readAt: async (...asked) => (await data()).readAt(...asked),
     places: async (...asked) => (await data()).places(...asked),
+    pathSteps: async (...asked) => (await data()).pathSteps(...asked),
     foundBy: async (...asked) => (await data()).foundBy(...asked),
     change: async (...asked) => (await data()).change(...asked),
     make: async (...asked) => (await data()).make(...asked),

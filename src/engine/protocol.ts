@@ -1,5 +1,13 @@
 import type { Finding, Result } from '../core/base';
-import type { Evidence, Item, ListPlace, Proposal, Rule, TypeFound } from '../core/items';
+import type {
+  Evidence,
+  Item,
+  ListPlace,
+  PathSteps,
+  Proposal,
+  Rule,
+  TypeFound,
+} from '../core/items';
 import type { Entry, RowPlan, Sequence } from '../core/lists';
 import type { Project, SourceDraft } from '../core/project';
 import type { Decoding, TraceStep } from '../core/values';
@@ -150,6 +158,8 @@ export interface DataProtocol {
   readAt(source: string, at: string): Promise<Result<BroughtSource, Finding>>;
   /** Where else in its document a source's items could be. */
   places(source: string): Promise<readonly ListPlace[]>;
+  /** How far a path gets in the source's document; undefined where that is not at hand, or no JSON. */
+  pathSteps(source: string, at: string): Promise<PathSteps | undefined>;
   /** The types that a field would tell apart; null: one type for all. */
   foundBy(source: string, discriminator: string | null): Promise<readonly TypeFound[]>;
   /** Changes items by hand; the number of the change. */

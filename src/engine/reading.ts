@@ -1,4 +1,4 @@
-import { type Finding, failed, inTurns, ok, type Result } from '../core/base';
+import { type Finding, failed, inTurns, type Json, ok, type Result } from '../core/base';
 import {
   type Inference,
   type Item,
@@ -19,6 +19,9 @@ export interface ItemsKnown {
   readonly name: string;
   readonly inference: Inference;
 }
+
+/** Larger documents would be parsed too long for each letter of a path. */
+const largestLookedAt = 100_000_000;
 
 const wasm = '/sqlite/sql-wasm.wasm';
 
@@ -108,6 +111,18 @@ export class Reading {
 
   document(source: string): Document | undefined {
     return this.documents.get(source);
+  }
+
+  /** The document that a source came from, as JSON; for looking at it while a path is written. */
+  async root(source: string): Promise<Json | undefined> {
+    const document = this.documents.get(source);
+    if (document === undefined || !('file' in document) || document.file.size > largestLookedAt)
+      return undefined;
+    try {
+      return JSON.parse(await document.file.text());
+    } catch {
+      return undefined;
+    }
   }
 
   places(source: string): readonly ListPlace[] {

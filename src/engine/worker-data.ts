@@ -1,4 +1,5 @@
 import { type Finding, failed, ok, type Result } from '../core/base';
+import { pathSteps } from '../core/items';
 import { draftSource, type Source, withId } from '../core/project';
 import { EngineData } from './data';
 import type { Engine } from './engine';
@@ -72,6 +73,11 @@ export function dataProtocol(
 
     async places(source) {
       return reading.places(source);
+    },
+
+    async pathSteps(source, at) {
+      const root = await reading.root(source);
+      return root === undefined ? undefined : pathSteps(root, at);
     },
 
     async foundBy(source, discriminator) {

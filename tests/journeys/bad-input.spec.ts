@@ -19,7 +19,6 @@ test('bad input is refused in words, and what was open stays', async ({ page }) 
     ['empty-list.json', '{"rows":[]}', /list at \$\.rows\[\*\] in empty-list\.json is empty/],
     ['deep.json', '['.repeat(20_000), /nests more than 200 levels deep at line 1/],
     ['nothing.json', '', /nothing\.json is empty: it has 0 bytes/],
-    ['picture.png', png, /picture\.png is a picture \(PNG\)/],
     ['newer.yarncard.json', '{ "yarncard": 7, "name": "x" }', /written by a newer Yarn Card/],
     [
       'bent.yarncard.json',
@@ -36,6 +35,12 @@ test('bad input is refused in words, and what was open stays', async ({ page }) 
     await page.getByRole('button', { name: 'Next item' }).click();
     await page.getByRole('button', { name: 'first', exact: true }).click();
   }
+});
+
+test('a picture without a project is no items', async ({ page }) => {
+  await page.goto('/');
+  await dropFile(page, 'picture.png', png);
+  await expect(page.getByRole('alert')).toHaveText(/picture\.png is a picture \(PNG\)/);
 });
 
 test('strange but readable items are shown, and what was assumed is a finding', async ({

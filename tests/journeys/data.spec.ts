@@ -85,6 +85,26 @@ test('a second source, and words looked up in it', async ({ page }) => {
   await expect(page.getByLabel('Trace')).toContainText('towns has no item with the key Garth');
 });
 
+test('the path to the items is written on the real document, step by step', async ({ page }) => {
+  await page.goto('/');
+  await dropFile(
+    page,
+    'shop.json',
+    text({ page: 1, data: { parcels, towns: [{ name: 'Garth' }] } }),
+  );
+  const path = page.getByLabel('JSONPath of the items');
+  await expect(path).toHaveValue('$.data.parcels[*]');
+  await path.fill('$.data.tonws[*]');
+  const steps = page.getByRole('region', { name: 'The path on the document' });
+  await expect(steps).toContainText('$.data a record with parcels, towns');
+  await expect(steps).toContainText('.tonws[*] leads no further');
+  await path.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('It gets as far as $.data');
+  await path.fill('$.data.towns[*]');
+  await path.press('Enter');
+  await expect.poll(() => rowsOf(page)).toEqual([['Garth']]);
+});
+
 test('a table is sorted and filtered, its columns opened, hidden and widened', async ({ page }) => {
   await page.goto('/');
   await dropFile(page, 'parcels.json', text(parcels));

@@ -43,9 +43,6 @@ const mostNested = 20_000;
 const mostFrequent = 8;
 const binCount = 16;
 
-/** A count in a box of its own: one look-up a value, not two. */
-type Counts = Map<Json, { count: number }>;
-
 /** Walks all items for one field; `path` goes through records. `kept`: only items that it lets through. */
 export function* gatherEvidence(
   items: readonly Item[],
@@ -53,7 +50,7 @@ export function* gatherEvidence(
   type: ValueType,
   kept: (position: number) => boolean = () => true,
 ): Turns<Evidence> {
-  const counts: Counts = new Map();
+  const counts = new Map<Json, number>();
   const measures = new Float64Array(items.length);
   const measure = measureOf(type);
   const read = pathReader(path);
@@ -86,8 +83,8 @@ export function* gatherEvidence(
     else if (!isOfNumbers || typeof value !== 'number') {
       const told = typeof value === 'object' ? JSON.stringify(value) : value;
       const before = counts.get(told);
-      if (before !== undefined) before.count += 1;
-      else if (counts.size < mostDistinct) counts.set(told, { count: 1 });
+      if (before !== undefined) counts.set(told, before + 1);
+      else if (counts.size < mostDistinct) counts.set(told, 1);
       else isDistinctExact = false;
     }
     const at = measure === undefined ? Number.NaN : measured1(measure, value);
@@ -157,23 +154,23 @@ function measured1(measure: NonNullable<Evidence['measure']>, value: Json): numb
 }
 
 /** How many numbers differ; those that stand more than once join the counts of what is no number. */
-function countNumbers(sorted: Float64Array, counts: Counts): number {
+function countNumbers(sorted: Float64Array, counts: Map<Json, number>): number {
   let distinct = counts.size;
   for (let from = 0; from < sorted.length; ) {
     const value = sorted[from] ?? 0;
     let to = from + 1;
     while (to < sorted.length && sorted[to] === value) to += 1;
-    if (to - from > 1) counts.set(value, { count: to - from });
+    if (to - from > 1) counts.set(value, to - from);
     distinct += 1;
     from = to;
   }
   return distinct;
 }
 
-function frequentOf(counts: Counts): Evidence['frequent'] {
+function frequentOf(counts: ReadonlyMap<Json, number>): Evidence['frequent'] {
   let most: { value: Json; count: number }[] = [];
   let least = 1;
-  for (const [value, { count }] of counts) {
+  for (const [value, count] of counts) {
     if (count <= least) continue;
     most.push({ value, count });
     if (most.length < 4 * mostFrequent) continue;

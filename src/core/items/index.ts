@@ -40,6 +40,8 @@ export {
   type Encoding,
   type ItemsRead,
   type ListPlace,
+  type PathSteps,
+  pathSteps,
   type ReadPorts,
   type ReadTask,
   type ReadWatch,

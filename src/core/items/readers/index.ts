@@ -5,6 +5,7 @@
  */
 
 export { refusal } from './json';
+export { type PathSteps, pathSteps } from './path';
 export { type ReadWatch, read } from './read';
 export type {
   DocumentPort,

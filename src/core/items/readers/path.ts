@@ -34,11 +34,19 @@ function itemOf({ value, location }: JsonNode, isNamed: boolean): Item {
 const step =
   /\.\*|\[\s*\*\s*\]|\.([\p{L}_][\p{L}\p{N}_]*)|\[\s*(?:'((?:[^'\\]|\\.)*)'|"((?:[^"\\]|\\.)*)"|(-?\d+))\s*\]/uy;
 
-/** How far a path of plain steps gets in the document, and what stands there. */
-function howFar(root: Json, at: string): string {
+/** How far a path gets in a document, one entry a step that leads somewhere. */
+export interface PathSteps {
+  readonly steps: readonly { readonly path: string; readonly there: string }[];
+  /** What of the path leads nowhere, or is no plain step. */
+  readonly rest: string;
+}
+
+/** The plain steps of a path (names, positions, `*`) on the real document; `*` goes on with the first. */
+export function pathSteps(root: Json, at: string): PathSteps {
   let value: Json = root;
   step.lastIndex = at.indexOf('$') + 1;
-  let reached = at.slice(0, step.lastIndex);
+  let end = step.lastIndex;
+  const steps = [{ path: at.slice(0, end), there: inWords(value) }];
   for (let found = step.exec(at); found !== null; found = step.exec(at)) {
     const [, dotted, single, double, index] = found;
     const name = dotted ?? single ?? double;
@@ -50,9 +58,15 @@ function howFar(root: Json, at: string): string {
         : elementsOf(value)[index === undefined ? 0 : Number(index)];
     if (next === undefined) break;
     value = next;
-    reached = at.slice(0, step.lastIndex);
+    end = step.lastIndex;
+    steps.push({ path: at.slice(0, end), there: inWords(value) });
   }
-  return `It gets as far as ${reached}, where there is ${inWords(value)}.`;
+  return { steps, rest: at.slice(end) };
+}
+
+function howFar(root: Json, at: string): string {
+  const last = pathSteps(root, at).steps.at(-1);
+  return `It gets as far as ${last?.path}, where there is ${last?.there}.`;
 }
 
 const elementsOf = (value: Json): readonly Json[] =>

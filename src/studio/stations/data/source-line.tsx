@@ -1,14 +1,13 @@
-import { useEffect, useState } from 'react';
-import { count, grouped } from '../../../core/base';
-import type { ListPlace } from '../../../core/items';
+import { count } from '../../../core/base';
 import { edits } from '../../../core/project';
 import type { TableLook } from '../../../engine';
-import { importInto, readAt } from '../../shared/arrivals';
-import { Button, MenuButton } from '../../shared/controls';
+import { importInto } from '../../shared/arrivals';
+import { Button } from '../../shared/controls';
 import type { Current } from '../../shared/current';
 import { make } from '../../shared/editing';
-import { engine, useSession } from '../../shared/session';
+import { useSession } from '../../shared/session';
 import { MakeMenu } from './make-menu';
+import { Place } from './place';
 import { Renamed } from './renamed';
 
 interface SourceLineProps {
@@ -59,52 +58,5 @@ export function SourceLine({ current, look, onLook }: SourceLineProps) {
         <MakeMenu current={current} />
       </span>
     </div>
-  );
-}
-
-/** Where the items are in the document: what else is there to choose, or a path to write. */
-function Place({ current }: { readonly current: Current }) {
-  const { source } = current;
-  const { file, at, format } = source.from;
-  const [places, setPlaces] = useState<readonly ListPlace[]>([]);
-  const [text, setText] = useState(at);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another document has other places
-  useEffect(() => {
-    setText(at);
-    void engine().places(source.id).then(setPlaces);
-  }, [source.id, file, at]);
-  if (format === 'typed') return <span className="text-sm text-ash">typed in here</span>;
-  return (
-    <>
-      <input
-        aria-label={format === 'sqlite' ? 'Table or SELECT' : 'JSONPath of the items'}
-        title={
-          format === 'sqlite'
-            ? 'A table, or a SELECT'
-            : 'From the root of the document ($). Paths inside an item begin at the item.'
-        }
-        className="h-7 max-w-56 rounded-md border border-transparent bg-transparent px-1.5 font-mono text-sm hover:border-rule hover:bg-paper focus:bg-paper"
-        style={{ width: `${Math.max(6, text.length + 3)}ch` }}
-        value={text}
-        onChange={(event) => setText(event.target.value)}
-        onBlur={() => setText(at)}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter' && text !== at) void readAt(source.id, text);
-          if (event.key === 'Escape') setText(at);
-        }}
-      />
-      {places.length > 1 && (
-        <MenuButton
-          label="Other places in the document"
-          words={`${places.length} lists`}
-          entries={places.map((place) => ({
-            words: place.at,
-            hint: grouped(place.count),
-            isChosen: place.at === at,
-            onChoose: () => void readAt(source.id, place.at),
-          }))}
-        />
-      )}
-    </>
   );
 }

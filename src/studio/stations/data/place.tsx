@@ -1,0 +1,102 @@
+import { useEffect, useState } from 'react';
+import { grouped } from '../../../core/base';
+import type { ListPlace, PathSteps } from '../../../core/items';
+import { readAt } from '../../shared/arrivals';
+import { MenuButton } from '../../shared/controls';
+import type { Current } from '../../shared/current';
+import { engine } from '../../shared/session';
+
+/** Where the items are in the document: what else is there to choose, or a path to write. */
+export function Place({ current }: { readonly current: Current }) {
+  const { source } = current;
+  const { file, at, format } = source.from;
+  const [places, setPlaces] = useState<readonly ListPlace[]>([]);
+  const [text, setText] = useState(at);
+  const [isWriting, setWriting] = useState(false);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another document has other places
+  useEffect(() => {
+    setText(at);
+    void engine().places(source.id).then(setPlaces);
+  }, [source.id, file, at]);
+  if (format === 'typed') return <span className="text-sm text-ash">typed in here</span>;
+  return (
+    <span className="relative">
+      <input
+        aria-label={format === 'sqlite' ? 'Table or SELECT' : 'JSONPath of the items'}
+        title={
+          format === 'sqlite'
+            ? 'A table, or a SELECT'
+            : 'From the root of the document ($). Paths inside an item begin at the item.'
+        }
+        className="h-7 max-w-56 rounded-md border border-transparent bg-transparent px-1.5 font-mono text-sm hover:border-rule hover:bg-paper focus:bg-paper"
+        style={{ width: `${Math.max(6, text.length + 3)}ch` }}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onFocus={() => setWriting(true)}
+        onBlur={() => {
+          setWriting(false);
+          setText(at);
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && text !== at) void readAt(source.id, text);
+          if (event.key === 'Escape') setText(at);
+        }}
+      />
+      {isWriting && format === 'json' && <Steps source={source.id} at={text} />}
+      {places.length > 1 && (
+        <MenuButton
+          label="Other places in the document"
+          words={`${places.length} lists`}
+          entries={places.map((place) => ({
+            words: place.at,
+            hint: grouped(place.count),
+            isChosen: place.at === at,
+            onChoose: () => void readAt(source.id, place.at),
+          }))}
+        />
+      )}
+    </span>
+  );
+}
+
+const afterMs = 200;
+
+/** The path on the real document, step by step, while it is written. */
+function Steps({ source, at }: { readonly source: string; readonly at: string }) {
+  const [found, setFound] = useState<PathSteps>();
+  useEffect(() => {
+    let isLatest = true;
+    const timer = setTimeout(async () => {
+      const steps = await engine().pathSteps(source, at);
+      if (isLatest) setFound(steps);
+    }, afterMs);
+    return () => {
+      isLatest = false;
+      clearTimeout(timer);
+    };
+  }, [source, at]);
+  if (found === undefined) return null;
+  return (
+    <section
+      aria-label="The path on the document"
+      className="absolute start-0 top-7 z-40 w-max max-w-md rounded-md border border-ash bg-paper px-3 py-2 text-sm"
+    >
+      <ol>
+        {found.steps.map(({ path, there }) => (
+          <li key={path} className="truncate">
+            <code className="font-mono">{path}</code> <span className="text-ash">{there}</span>
+          </li>
+        ))}
+        {found.rest !== '' && (
+          <li className="text-madder">
+            <code className="font-mono">{found.rest}</code> leads no further from there
+          </li>
+        )}
+      </ol>
+      <p className="pt-1 text-xs text-ash">
+        From the root of the document ($); * shows the first. Paths inside an item begin at the
+        item. Enter reads it.
+      </p>
+    </section>
+  );
+}
