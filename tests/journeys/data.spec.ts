@@ -85,6 +85,22 @@ test('a second source, and words looked up in it', async ({ page }) => {
   await expect(page.getByLabel('Trace')).toContainText('towns has no item with the key Garth');
 });
 
+test('a computed property is a live column, and any template can show it', async ({ page }) => {
+  await page.goto('/');
+  await dropFile(page, 'parcels.json', text(parcels));
+  await page.getByRole('button', { name: 'Compute a property' }).click();
+  await page.getByLabel('Name of the computed property').fill('mass');
+  await page.getByLabel('Expression of the computed property').fill('`${weight} kg`');
+  await expect(page.getByText('here "1.5 kg"')).toBeVisible();
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByRole('cell', { name: '0.75 kg' })).toBeVisible();
+  await page.getByLabel('Expression', { exact: true }).fill('`${weight} kg to ${to}`');
+  await expect(page.getByRole('cell', { name: '0.75 kg to Ings' })).toBeVisible();
+  await page.getByRole('button', { name: 'Templates' }).click();
+  await page.getByRole('combobox', { name: 'Value of text' }).fill('mass');
+  await expect.poll(() => rowsOf(page, 1)).toEqual([['1.5 kg to Ousby']]);
+});
+
 test('the path to the items is written on the real document, step by step', async ({ page }) => {
   await page.goto('/');
   await dropFile(

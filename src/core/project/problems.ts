@@ -1,9 +1,9 @@
 import type { Finding, JsonRecord } from '../base';
 import { pictureFindings } from '../pictures';
 import { type CompiledTemplate, compileTemplate, type Template } from '../templates';
-import { fieldsOfAll, type Others, type Value } from '../values';
+import { fieldsOfAll, makeExpression, type Others, type Value } from '../values';
 import { projectFindings } from './findings';
-import { type Project, typesOf, withId } from './project';
+import { type ItemType, type Project, typesOf, withId } from './project';
 
 /** A template made ready for the items of its type; `find` gives the item of a source that has a key. */
 export function compileFor(
@@ -34,6 +34,7 @@ export const othersOf = (project: Project, find: FindItem = () => undefined): Ot
 export function brokenReferences(project: Project): Finding[] {
   return [
     ...pictureFindings(project.pictures),
+    ...project.types.flatMap(brokenComputed),
     ...project.templates
       .filter((template) => withId(project.types, template.type) === undefined)
       .map((template) => projectFindings.typeUnknown(template.id, template.type)),
@@ -47,6 +48,19 @@ export function brokenReferences(project: Project): Finding[] {
       ...brokenChoice(project, list.id, list.otherwise, undefined),
     ]),
   ];
+}
+
+/** What is wrong with the expressions of computed properties. */
+function brokenComputed(type: ItemType): Finding[] {
+  return type.fields.flatMap(({ name, expr }, at) =>
+    expr === undefined
+      ? []
+      : makeExpression(expr, type.fields.slice(0, at)).findings.map((finding) => ({
+          ...finding,
+          place: { in: 'items' as const, source: type.source, field: name },
+          message: `${type.name}, ${name}: ${finding.message}`,
+        })),
+  );
 }
 
 function brokenChoice(

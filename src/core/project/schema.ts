@@ -74,6 +74,7 @@ const fieldList = (): yup.Schema =>
           required: yup.boolean().required(),
           from: yup.string().max(10_000),
           decode: decoding(),
+          expr: yup.string().max(10_000),
           type: yup
             .string()
             .required()

@@ -1,6 +1,6 @@
 import { keyFields } from '../items';
 import { type Binding, mapBindings, slotsOf, type Template } from '../templates';
-import { lookupStep, makeExpression, renameStep } from '../values';
+import { type Field, lookupStep, makeExpression, renameStep } from '../values';
 import { type ItemType, type Project, withId } from './project';
 
 /** Something that reads a field: an expression in a template, the key, what tells types apart. */
@@ -10,6 +10,12 @@ export type FieldUse =
       readonly template: string;
       readonly part: string;
       readonly property: string;
+      readonly expr: string;
+    }
+  | {
+      readonly kind: 'computed';
+      readonly type: string;
+      readonly name: string;
       readonly expr: string;
     }
   | { readonly kind: 'key' | 'discriminator'; readonly source: string };
@@ -32,7 +38,13 @@ export function usesOfField(
       return [{ kind: 'binding', template: template.id, part, property, expr: binding.expr }];
     }),
   );
+  const computed = type.fields.flatMap(({ name, expr }): FieldUse[] =>
+    expr !== undefined && reads(expr, path)
+      ? [{ kind: 'computed', type: type.id, name, expr }]
+      : [],
+  );
   return [
+    ...computed,
     ...bindings,
     ...(whole && keyFields(source.key).includes(first ?? '')
       ? [{ kind: 'key', source: source.id } as const]
@@ -42,6 +54,16 @@ export function usesOfField(
       : []),
   ];
 }
+
+/** The fields with what computes them reading the last step under its new name. */
+export const renamedInFields = (
+  fields: readonly Field[],
+  path: readonly string[],
+  name: string,
+): readonly Field[] =>
+  fields.map((field) =>
+    field.expr === undefined ? field : { ...field, expr: renameStep(field.expr, path, name) },
+  );
 
 /** Every template of the types, and every lookup into their source, reads the last step under its new name. */
 export function renamedInTemplates(

@@ -5,6 +5,7 @@
  */
 export { type Checked, isPlainName, pathText, type ResultType, typeOfResult } from './check/check';
 export type { Evaluate } from './compile/compile';
+export { computedField, heldFields, withComputedSettled } from './computed';
 export { type Explained, explain, shown, type TraceStep } from './explain/explain';
 export { type Expression, makeExpression } from './expression';
 export type { Span } from './findings';

@@ -40,6 +40,8 @@ export type Field = ValueType & {
   /** What the field is called where the items come from, if that is another name. */
   readonly from?: string;
   readonly decode?: Decoding;
+  /** A computed property: how it follows from the fields before it. The items do not hold it. */
+  readonly expr?: string;
 };
 
 export const scalarNames: readonly ScalarName[] = [

@@ -1,5 +1,5 @@
 import { isRecord, type Json, ownValue } from '../../base';
-import type { Field, ValueType } from '../../values';
+import { type Field, heldFields, makeExpression, type ValueType } from '../../values';
 import type { Item } from '../item';
 import { type Decode, decoder, isThere } from './decode';
 
@@ -8,6 +8,28 @@ export type Reshape = (item: Item) => Item;
 
 /** Undefined where items of the type stay as they were read. */
 export function reshaper(fields: readonly Field[]): Reshape | undefined {
+  const decoded = decodedReshaper(heldFields(fields));
+  const computed = fields.flatMap(({ name, expr }, at) => {
+    const { evaluate } = makeExpression(expr ?? '', fields.slice(0, at));
+    return expr === undefined ? [] : [{ name, evaluate }];
+  });
+  if (computed.length === 0) return decoded;
+  return (item) => {
+    let made = decoded?.(item) ?? item;
+    for (const { name, evaluate } of computed)
+      made = withOwn(made, name, evaluate?.(made) as Json | undefined);
+    return made;
+  };
+}
+
+/** A computed property hides a value that the item itself has under its name. */
+function withOwn(item: Item, name: string, value: Json | undefined): Item {
+  const others = Object.entries(item).filter(([each]) => each !== name);
+  return Object.fromEntries(value === undefined ? others : [...others, [name, value]]);
+}
+
+/** The fields that items hold, under their own names and decoded. */
+function decodedReshaper(fields: readonly Field[]): Reshape | undefined {
   const steps = fields.flatMap((field) => {
     const read = fieldReader(field);
     return read === undefined ? [] : [{ name: field.name, from: field.from ?? field.name, read }];

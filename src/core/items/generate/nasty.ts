@@ -1,5 +1,5 @@
 import type { Json } from '../../base';
-import type { Field, ValueType } from '../../values';
+import { type Field, heldFields, type ValueType } from '../../values';
 import type { Item } from '../item';
 import type { TypeShape } from '../schema';
 
@@ -55,7 +55,7 @@ export function nastyItems(
     const example = exampleOf(type);
     const isOwn = (field: Field) =>
       own.key.includes(field.name) || field.name === own.discriminator;
-    const free = type.fields.filter((field) => !isOwn(field));
+    const free = heldFields(type.fields).filter((field) => !isOwn(field));
     const optional = free.filter((field) => !field.required);
     const made = nastinesses.flatMap((nastiness) => {
       const values = free.flatMap((field) => {

@@ -1,4 +1,4 @@
-import type { Field, ScalarName, ValueType } from '../../values';
+import { type Field, heldFields, type ScalarName, type ValueType } from '../../values';
 import type { TypeShape } from './write';
 
 const scalars: Readonly<Record<ScalarName, string>> = {
@@ -42,7 +42,8 @@ const constantFor = (type: TypeShape, discriminator: string | null): Constant | 
     ? undefined
     : { name: discriminator, value: type.value };
 
-function recordText(fields: readonly Field[], indent: string, constant?: Constant): string {
+function recordText(all: readonly Field[], indent: string, constant?: Constant): string {
+  const fields = heldFields(all);
   if (fields.length === 0) return 'Record<string, unknown>';
   const inner = `${indent}  `;
   const lines = fields.map((field) => {

@@ -1,5 +1,11 @@
 import type { Json, JsonRecord } from '../../base';
-import type { Decoding, Field, ScalarName, ValueType } from '../../values';
+import {
+  type Decoding,
+  type Field,
+  heldFields,
+  type ScalarName,
+  type ValueType,
+} from '../../values';
 
 /** An item type as schemas and declarations need it. */
 export interface TypeShape {
@@ -65,7 +71,8 @@ const withOwn = (record: JsonRecord, name: string, value: Json): JsonRecord =>
     Object.entries(record).map(([each, old]) => [each, each === name ? value : (old ?? null)]),
   );
 
-function recordSchema(fields: readonly Field[]): JsonRecord {
+function recordSchema(all: readonly Field[]): JsonRecord {
+  const fields = heldFields(all);
   const required = fields.filter((field) => field.required && comesWhole(field));
   return {
     type: 'object',

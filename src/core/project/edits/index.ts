@@ -17,7 +17,9 @@ import {
 } from './sources';
 import { addTemplate, bind, freePartId, insert, remove, restyle } from './templates';
 import {
+  addComputed,
   addField,
+  compute,
   decodeField,
   removeField,
   renameField,
@@ -44,6 +46,8 @@ export const edits = {
   splitTypes,
   mergeTypes,
   addField,
+  addComputed,
+  compute,
   renameField,
   retypeField,
   requireField,

@@ -1,5 +1,5 @@
 import type { FieldFound } from '../../items';
-import type { Field, ValueType } from '../../values';
+import { type Field, type ValueType, withComputedSettled } from '../../values';
 import type { ItemType } from '../project';
 
 /**
@@ -9,6 +9,7 @@ import type { ItemType } from '../project';
 export function mergedFields(type: ItemType, found: readonly FieldFound[]): readonly Field[] {
   const byName = new Map(found.map((field) => [field.name, field]));
   const kept = type.fields.map((field) => {
+    if (field.expr !== undefined) return field;
     const raw = field.from ?? field.name;
     const now = byName.get(raw);
     byName.delete(raw);
@@ -18,7 +19,9 @@ export function mergedFields(type: ItemType, found: readonly FieldFound[]): read
   const added = [...byName.values()]
     .filter((field) => !leftOut.has(field.name))
     .map(({ missingCount: _, ...field }): Field => field);
-  return [...kept, ...added];
+  const taken = new Set(kept.map((field) => field.name));
+  const fresh = added.filter((field) => !taken.has(field.name));
+  return withComputedSettled([...kept, ...fresh]);
 }
 
 function merged(field: Field, now: FieldFound): Field {

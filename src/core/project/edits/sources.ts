@@ -1,7 +1,7 @@
 import { failed, freeId, ok } from '../../base';
 import type { Key, TypeFound } from '../../items';
 import type { Template } from '../../templates';
-import { type Field, fieldsOfAll } from '../../values';
+import { type Field, fieldsOfAll, withComputedSettled } from '../../values';
 import { draftTemplate, itemTypes, type SourceDraft } from '../make';
 import { type ItemType, type Origin, type Project, type Source, typesOf, withId } from '../project';
 import type { Edit } from './edit';
@@ -156,7 +156,10 @@ export function splitTypes(id: string, field: string, found: readonly TypeFound[
       const others = project.types.filter((type) => type.source !== id);
       const types = itemTypes({ ...project, types: others }, source, found).map((type) => ({
         ...type,
-        fields: known(type.fields, old.fields),
+        fields: withComputedSettled([
+          ...known(type.fields, old.fields),
+          ...old.fields.filter((field) => field.expr !== undefined),
+        ]),
         ...(old.leftOut !== undefined && { leftOut: old.leftOut }),
       }));
       return ok(
@@ -228,7 +231,11 @@ export function mergeTypes(id: string): Edit {
       if (others.length === 0) return failed('There is one type only.');
       const all = [first, ...others];
       const ids = new Set(all.map((type) => type.id));
-      const merged: ItemType = { ...first, value: null, fields: fieldsOfAll(all) };
+      const merged: ItemType = {
+        ...first,
+        value: null,
+        fields: withComputedSettled(fieldsOfAll(all)),
+      };
       return ok({
         ...project,
         sources: project.sources.map((each) =>

@@ -1,8 +1,16 @@
 import { failed, ok, type Result } from '../../base';
 import { type Key, keyFields, typeDecoded } from '../../items';
-import { type Decoding, type Field, fieldAtPath, fieldNamed, type ScalarName } from '../../values';
+import {
+  computedField,
+  type Decoding,
+  type Field,
+  fieldAtPath,
+  fieldNamed,
+  type ScalarName,
+  withComputedSettled,
+} from '../../values';
 import { type ItemType, type Project, type Source, typesOf, withId } from '../project';
-import { renamedInTemplates } from '../uses';
+import { renamedInFields, renamedInTemplates } from '../uses';
 import type { Edit } from './edit';
 
 /** A field of a type, through records. */
@@ -36,7 +44,9 @@ export function renameField({ type: id, path }: FieldPlace, wish: string): Edit 
       if (taken !== undefined) return failed(`${taken.name} has a field ${name} already.`);
       const templates = renamedInTemplates(project, types, path, name);
       const renamed = (field: Field): Field => renamedField(field, name);
-      const next = withTypes(project, types, (each) => changeField(each, path, renamed));
+      const next = withTypes(project, types, (each) =>
+        changeField({ ...each, fields: renamedInFields(each.fields, path, name) }, path, renamed),
+      );
       const sources =
         path.length === 1
           ? next.sources.map((each) =>
@@ -48,8 +58,9 @@ export function renameField({ type: id, path }: FieldPlace, wish: string): Edit 
   };
 }
 
-/** Back under the name that the items have, `from` is not needed. */
+/** Back under the name that the items have, `from` is not needed; a computed property never had one. */
 function renamedField(field: Field, name: string): Field {
+  if (field.expr !== undefined) return { ...field, name };
   const from = field.from ?? field.name;
   const { from: _, name: __, ...rest } = field;
   return from === name ? ({ name, ...rest } as Field) : ({ name, from, ...rest } as Field);
@@ -110,7 +121,8 @@ export function removeField({ type: id, path }: FieldPlace): Edit {
       if (path.length === 1 && source !== undefined && keyFields(source.key).includes(field.name))
         return failed(`${field.name} is the key. Choose another key first.`);
       const raw = field.from ?? field.name;
-      const leftOut = path.length === 1 ? [...(type.leftOut ?? []), raw] : type.leftOut;
+      const isHeld = path.length === 1 && field.expr === undefined;
+      const leftOut = isHeld ? [...(type.leftOut ?? []), raw] : type.leftOut;
       const changed = changeField(type, path, () => undefined);
       return ok(
         withTypes(project, [type], () => ({
@@ -146,6 +158,40 @@ export function addField(id: string, wish: string, type: ScalarName): Edit {
   };
 }
 
+/** A computed property of a type, shared by all of its templates: a named expression. */
+export function addComputed(id: string, wish: string, expr: string): Edit {
+  const name = wish.trim();
+  return {
+    name: `Compute ${name}`,
+    apply(project) {
+      const type = withId(project.types, id);
+      if (type === undefined) return failed(`There is no type "${id}".`);
+      if (name === '') return failed('A computed property needs a name.');
+      if (fieldNamed(type.fields, name) !== undefined)
+        return failed(`${type.name} has a field ${name} already.`);
+      const field = computedField(name, expr, type.fields);
+      return ok(
+        withTypes(project, [type], (each) => ({ ...each, fields: [...each.fields, field] })),
+      );
+    },
+  };
+}
+
+/** Another expression for a computed property; `joins` names the typing it belongs to. */
+export function compute({ type: id, path }: FieldPlace, expr: string, joins?: string): Edit {
+  const edit: Edit = {
+    name: `Compute ${inWords(path)}`,
+    apply(project) {
+      const type = withId(project.types, id);
+      const field = type === undefined ? undefined : fieldAtPath(type.fields, path);
+      if (type === undefined || field?.expr === undefined) return failed(missing(id, path));
+      const computed = { ...field, expr };
+      return ok(withTypes(project, [type], (each) => changeField(each, path, () => computed)));
+    },
+  };
+  return joins === undefined ? edit : { ...edit, joins };
+}
+
 export function renameType(id: string, wish: string): Edit {
   const name = wish.trim();
   return {
@@ -170,6 +216,8 @@ function editField(
       const type = withId(project.types, id);
       const field = type === undefined ? undefined : fieldAtPath(type.fields, path);
       if (type === undefined || field === undefined) return failed(missing(id, path));
+      if (field.expr !== undefined)
+        return failed(`${inWords(path)} is computed: what it is follows from its expression.`);
       const changed = change(field, field.type);
       if (changed === undefined) return failed('That pattern cannot be read.');
       return ok(withTypes(project, [type], (each) => changeField(each, path, () => changed)));
@@ -188,9 +236,14 @@ function withTypes(
   const ids = new Set(types.map((type) => type.id));
   return {
     ...project,
-    types: project.types.map((type) => (ids.has(type.id) ? change(type) : type)),
+    types: project.types.map((type) => (ids.has(type.id) ? settled(change(type)) : type)),
   };
 }
+
+const settled = (type: ItemType): ItemType => ({
+  ...type,
+  fields: withComputedSettled(type.fields),
+});
 
 const changeField = (
   type: ItemType,

@@ -10,6 +10,7 @@ import { make } from '../../shared/editing';
 import { FileButton } from '../../shared/file-button';
 import { goWithin, useRoute } from '../../shared/route';
 import { engine, useSession } from '../../shared/session';
+import { NewComputed } from './expression-field';
 import { Renamed } from './renamed';
 import { TypesMenu } from './types-menu';
 
@@ -18,6 +19,9 @@ export function Aside({ current }: { readonly current: Current }) {
   const { project, source, types, set } = current;
   const itemCount = useSession((session) => session.view?.itemCount ?? 0);
   const { route } = useRoute();
+  // The type of the item at hand: it shows what the expression gives.
+  const atHand = useSession((session) => session.atHand?.type);
+  const ofItem = types.find((type) => type.id === atHand) ?? types[0];
   const isOfPictures = route.page === 'project' && route.panel === 'pictures';
   return (
     <aside className="overflow-auto border-r border-rule px-3 py-2">
@@ -79,6 +83,7 @@ export function Aside({ current }: { readonly current: Current }) {
           </li>
         ))}
       </ul>
+      {ofItem !== undefined && <NewComputed key={ofItem.id} type={ofItem} />}
       <div className="flex flex-wrap items-center gap-1.5 pb-2">
         <ToldApart current={current} />
         <TypesMenu current={current} />

@@ -72,6 +72,7 @@ export function ColumnHead({
         <span className="flex items-center gap-1.5 text-ash">
           <TypeMark type={field} />
           {isKey ? 'key, ' : ''}
+          {field.expr !== undefined ? 'computed, ' : ''}
           {typeInWords(field)}
           {field.required ? '' : ', not in all'}
         </span>

@@ -16,6 +16,7 @@ import { useProject } from '../../shared/session';
 import { TypeMark } from '../../shared/typed';
 import { DecodingPanel } from './decoding-panel';
 import { EvidenceWords } from './evidence-words';
+import { ExpressionField } from './expression-field';
 import { LeaveOut } from './leave-out';
 import { Renamed } from './renamed';
 import { useEvidence } from './use-evidence';
@@ -98,18 +99,24 @@ function Known({ project, source, owners, chosen, onType }: KnownProps) {
           words={name}
           onRename={(words) => renamed(place, words)}
         />
-        <MenuButton
-          label="Type"
-          words={typeInWords(field)}
-          entries={scalarNames.map((each) => ({
-            words: each,
-            isChosen: each === field.type,
-            onChoose: () => retyped(place, each),
-          }))}
-        />
-        <Button onPress={() => make(edits.requireField(place, !field.required))}>
-          {field.required ? 'in every item' : 'may be missing'}
-        </Button>
+        {field.expr !== undefined ? (
+          <span className="text-sm text-ash">{typeInWords(field)}</span>
+        ) : (
+          <MenuButton
+            label="Type"
+            words={typeInWords(field)}
+            entries={scalarNames.map((each) => ({
+              words: each,
+              isChosen: each === field.type,
+              onChoose: () => retyped(place, each),
+            }))}
+          />
+        )}
+        {field.expr === undefined && (
+          <Button onPress={() => make(edits.requireField(place, !field.required))}>
+            {field.required ? 'in every item' : 'may be missing'}
+          </Button>
+        )}
         <Uses uses={uses} />
         <span className="ms-auto flex gap-1.5">
           <LeaveOut
@@ -141,7 +148,12 @@ function Known({ project, source, owners, chosen, onType }: KnownProps) {
           <code className="font-mono text-sm">{field.from}</code>
         </Row>
       )}
-      {!isNested && (
+      {field.expr !== undefined && (
+        <Row words="computed">
+          <ExpressionField place={place} type={type} expr={field.expr} />
+        </Row>
+      )}
+      {!isNested && field.expr === undefined && (
         <Row words="read as">
           {isReading || field.decode !== undefined ? (
             <DecodingPanel
@@ -188,6 +200,7 @@ function Uses({ uses }: { readonly uses: readonly FieldUse[] }) {
         onChoose: () => {
           if (use.kind === 'binding')
             goWithin({ station: 'templates', template: use.template, part: use.part });
+          if (use.kind === 'computed') goWithin({ field: use.name }, 'replace');
         },
       }))}
     />
@@ -195,6 +208,7 @@ function Uses({ uses }: { readonly uses: readonly FieldUse[] }) {
 }
 
 function inWords(use: FieldUse, at: number): string {
+  if (use.kind === 'computed') return `${at + 1}. computed, ${use.name}: ${use.expr}`;
   if (use.kind !== 'binding')
     return use.kind === 'key' ? 'the key of the source' : 'tells the types apart';
   return `${at + 1}. ${use.template}, ${use.part}: ${use.expr}`;

@@ -187,7 +187,11 @@ const ItemRow = memo(
           key={column.id}
           value={valueIn(item, column.path)}
           isOwn={type === undefined || fieldAtPath(type.fields, column.path) !== undefined}
-          onType={typing && ((text) => void typeInto({ ...typing, column, position, text, type }))}
+          onType={
+            typing && column.field.expr === undefined
+              ? (text) => void typeInto({ ...typing, column, position, text, type })
+              : undefined
+          }
         />
       ))}
       {across.to < columns.length && (

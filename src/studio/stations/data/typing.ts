@@ -1,5 +1,5 @@
 import { edits, type ItemType, type Source } from '../../../core/project';
-import type { Field } from '../../../core/values';
+import { type Field, heldFields } from '../../../core/values';
 import { valueTyped } from '../../../engine';
 import { make } from '../../shared/editing';
 import { engine, useSession } from '../../shared/session';
@@ -57,7 +57,9 @@ export async function pasteBlock({ source, set, columns, text, from }: Block): P
     .map((row) => row.split('\t'));
   const count = useSession.getState().view?.itemCount ?? 0;
   const positions = cells.map((_, index) => from + index).filter((position) => position < count);
-  const fields = columns.filter((column) => column.path.length === 1).map((column) => column.field);
+  const fields = heldFields(
+    columns.filter((column) => column.path.length === 1).map((column) => column.field),
+  );
   const revision = await engine().change(source.id, set, {
     kind: 'block',
     positions,
