@@ -85,7 +85,7 @@ function compare(
   return { added, changed, removed, unchangedCount, isReordered, items };
 }
 
-export function fieldsThatDiffer(before: Item, after: Item): string[] {
+function fieldsThatDiffer(before: Item, after: Item): string[] {
   const names = new Set([...Object.keys(before), ...Object.keys(after)]);
   return [...names].filter((name) => !isSame(ownValue(before, name), ownValue(after, name)));
 }

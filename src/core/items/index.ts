@@ -3,7 +3,6 @@
  * knows nothing of projects, templates or rows; readers, the engine and the command line call it.
  */
 export {
-  daysIn,
   decoder,
   decodingInWords,
   isThere,
@@ -19,7 +18,6 @@ export {
 export {
   compareContent,
   compareImport,
-  fieldsThatDiffer,
   type ImportDifference,
 } from './difference';
 export { type Bin, type Evidence, type Extreme, gatherEvidence } from './evidence';

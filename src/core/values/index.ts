@@ -3,7 +3,7 @@
  * turned into a closure (compile) and, for one item, told step by step (explain). It knows
  * items only as JSON records; templates, checks and the command line call it.
  */
-export { type Checked, isPlainName, pathText, type ResultType, typeOfResult } from './check/check';
+export { type Checked, pathText, type ResultType, typeOfResult } from './check/check';
 export type { Evaluate } from './compile/compile';
 export { computedField, heldFields, withComputedSettled } from './computed';
 export { type Explained, explain, shown, type TraceStep } from './explain/explain';

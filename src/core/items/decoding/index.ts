@@ -3,8 +3,6 @@
  * source. What does not decode is missing, with its reason; nothing throws, nothing is guessed.
  */
 export { type Decode, decoder, decodingInWords, isThere, typeDecoded } from './decode';
-export { dateNames } from './names';
-export { daysIn } from './pattern';
 export { type Proposal, proposeDecodings, settledDecoding } from './propose';
 export { reshaper, whyNotDecoded } from './reshape';
 export { type Slip, slipsIn } from './slips';

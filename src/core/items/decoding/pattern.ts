@@ -126,7 +126,7 @@ export const isoOfEpoch = (milliseconds: number): string =>
 const two = (n: number): string => (n < 10 ? `0${n}` : String(n));
 const three = (n: number): string => String(n).padStart(3, '0');
 
-export function daysIn(year: number, month: number): number {
+function daysIn(year: number, month: number): number {
   if (month === 2) return year % 4 === 0 && (year % 100 !== 0 || year % 400 === 0) ? 29 : 28;
   return month === 4 || month === 6 || month === 9 || month === 11 ? 30 : 31;
 }

@@ -72,7 +72,7 @@ export function Aside({ current }: { readonly current: Current }) {
       <Heading>Item types</Heading>
       <ul>
         {types.map((type) => (
-          <li key={type.id} className="flex items-center justify-between gap-1">
+          <li key={type.id} className="-ms-1 flex items-center justify-between gap-1">
             <Renamed
               key={type.name}
               label={`Name of the type ${type.name}`}

@@ -164,8 +164,10 @@ function Known({ project, source, owners, chosen, onType }: KnownProps) {
               }}
             />
           ) : (
-            <span className="flex items-center gap-2">
-              <TypeMark type={field} /> it stands
+            <span className="flex flex-wrap items-center gap-2">
+              <span className="flex items-center gap-2 whitespace-nowrap">
+                <TypeMark type={field} /> it stands
+              </span>
               <Button onPress={() => setReading(true)}>Read it as …</Button>
             </span>
           )}

@@ -4,6 +4,7 @@ import type { ItemType, Source } from '../../../core/project';
 import { fieldAtPath, fieldsOfAll } from '../../../core/values';
 import type { Range, TableLook } from '../../../engine';
 import { handItem } from '../../shared/at-hand';
+import { useRoute } from '../../shared/route';
 import { useSession } from '../../shared/session';
 import { Cell } from './cell';
 import { ColumnHead } from './column-head';
@@ -66,6 +67,13 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
   };
   // biome-ignore lint/correctness/useExhaustiveDependencies: another count or other widths show other cells
   useEffect(see, [count, widths]);
+  const { route } = useRoute();
+  const chosen = route.page === 'project' ? route.field : undefined;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only another choice moves the table
+  useEffect(() => {
+    const at = columns.findIndex((column) => column.id === chosen);
+    if (host.current !== null && at >= 0) reveal(host.current, widths, at);
+  }, [chosen, columns.length]);
   const typeAt = (item: Item) => typeOf(types, source, item);
   return (
     <section
@@ -135,6 +143,14 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
       {isTyped && <TypingBar {...{ source, types, set }} />}
     </section>
   );
+}
+
+/** Scrolls until a column is whole in sight. */
+function reveal(host: HTMLElement, widths: readonly number[], column: number): void {
+  const start = widths.slice(0, column).reduce((sum, width) => sum + width, 0);
+  const end = start + (widths[column] ?? 0);
+  if (start < host.scrollLeft) host.scrollLeft = start;
+  else if (end > host.scrollLeft + host.clientWidth) host.scrollLeft = end - host.clientWidth;
 }
 
 function without(of: ReadonlySet<string>, id: string): ReadonlySet<string> {
