@@ -220,7 +220,7 @@ describe('sets', () => {
   test('made up items stand beside the source’s own and are switched to', async () => {
     const { data, engine, source, make, names } = open();
     const made = await data.make(source(), 'many', 5_000, { seed: 7, rules: {} }, quiet);
-    if (!made.ok) throw new Error(made.error);
+    if (!made.ok) throw new Error(made.error.message);
     make(edits.addSet('stock', 'many', 'Many', made.value));
     expect(names().length).toBe(3);
     engine.showSet('stock', 'many');

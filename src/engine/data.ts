@@ -201,10 +201,10 @@ export class EngineData {
     count: number,
     task: Pick<GeneratorTask, 'seed' | 'rules'>,
     pause: (share: number) => Promise<void>,
-  ): Promise<Result<number, string>> {
+  ): Promise<Result<number, Finding>> {
     const held = this.engine.held(source.id);
     const like = held.set(ownSet).raw;
-    if (like.length === 0) return failed('There are no items yet to make others like.');
+    if (like.length === 0) return failed(nothingToMakeLike(source.id));
     const project = this.projectNow();
     const next = itemGenerator(like, {
       ...task,
@@ -275,6 +275,14 @@ export class EngineData {
     return project;
   }
 }
+
+const nothingToMakeLike = (source: string): Finding => ({
+  code: 'nothing-made',
+  severity: 'note',
+  place: { in: 'items', source },
+  message: 'There are no items yet to make others like.',
+  hint: 'Bring or type one first.',
+});
 
 function summed(
   difference: ImportDifference,

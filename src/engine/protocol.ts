@@ -165,7 +165,7 @@ export interface DataProtocol {
   /** Changes items by hand; the number of the change. */
   change(source: string, set: string, change: ItemChange): Promise<number>;
   /** Makes items up; the number of the change, or why there is none. */
-  make(task: MakeTask): Promise<Result<number, string>>;
+  make(task: MakeTask): Promise<Result<number, Finding>>;
   nasty(source: string, set: string): Promise<number>;
   showSet(source: string, set: string, wanted: Range): Promise<View>;
 }

@@ -44,9 +44,9 @@ export class Reading {
     this.ending.abort();
   }
 
-  /** Work on a document; what was being read before is given up. */
+  /** Work on a document, or something else that is so called; what was being done before is given up. */
   async cancellable<T>(
-    document: Document,
+    of: Document | string,
     work: () => Promise<Result<T, Finding>>,
   ): Promise<Result<T, Finding>> {
     this.cancel();
@@ -55,9 +55,9 @@ export class Reading {
     const { signal } = this.ending;
     try {
       const done = await work();
-      return signal.aborted ? failed(cancelled(nameOf(document))) : done;
+      return signal.aborted ? failed(cancelled(of)) : done;
     } catch (error) {
-      if (error instanceof Cancelled || signal.aborted) return failed(cancelled(nameOf(document)));
+      if (error instanceof Cancelled || signal.aborted) return failed(cancelled(of));
       throw error;
     }
   }
@@ -139,13 +139,15 @@ export class Reading {
   }
 }
 
-const nameOf = (document: Document): string =>
-  'file' in document ? document.name : document.address;
+function nameOf(of: Document | string): string {
+  if (typeof of === 'string') return of;
+  return 'file' in of ? of.name : of.address;
+}
 
-const cancelled = (file: string): Finding => ({
+const cancelled = (of: Document | string): Finding => ({
   code: 'reading-cancelled',
   severity: 'note',
-  place: { in: 'document', file },
-  message: `Reading ${file} was cancelled.`,
+  place: { in: 'document', file: nameOf(of) },
+  message: `${typeof of === 'string' ? of : `Reading ${nameOf(of)}`} was cancelled.`,
   hint: 'Nothing was changed.',
 });

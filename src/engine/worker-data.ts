@@ -89,8 +89,10 @@ export function dataProtocol(
     },
 
     async make({ source, set, count, seed, rules }) {
-      return data.make(sourceOf(source), set, count, { seed, rules }, (share) =>
-        reading.turnWith(share),
+      return reading.cancellable('Making items', () =>
+        data.make(sourceOf(source), set, count, { seed, rules }, (share) =>
+          reading.turnWith(share),
+        ),
       );
     },
 

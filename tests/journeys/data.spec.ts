@@ -189,6 +189,12 @@ test('the nasty set, an empty one, and many made-up items that can be cancelled'
   await expect(page.getByRole('contentinfo')).toContainText('of 90');
 
   await page.getByRole('button', { name: 'Make items' }).click();
+  await page.getByLabel('How many').fill('1000000');
+  await page.getByRole('button', { name: 'Make them' }).click();
+  await page.getByRole('button', { name: 'Cancel', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('Making items was cancelled.');
+  await expect(page.getByRole('contentinfo')).toContainText('of 90');
+  await page.getByRole('button', { name: 'Make items' }).click();
   await page.getByRole('button', { name: '100\u00a0000' }).click();
   await page.getByRole('button', { name: 'Make them' }).click();
   await expect(page.getByRole('contentinfo')).toContainText('100\u00a0000 items', {
@@ -218,7 +224,7 @@ test('an SQLite database: the largest table, another one, a SELECT', async ({ pa
     'WITH RECURSIVE n(x) AS (SELECT 1 UNION ALL SELECT x + 1 FROM n) SELECT count(*) FROM n',
   );
   await place.press('Enter');
-  await page.getByRole('button', { name: 'Cancel' }).click();
+  await page.getByRole('button', { name: 'Cancel', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('was cancelled');
   await expect(page.getByRole('cell', { name: 'CA10' })).toBeVisible();
 });

@@ -344,6 +344,18 @@ describe('sources of a project', () => {
   });
 });
 
+test('is read alike in every type of the source, and required in one', () => {
+  const project = edited(
+    projectOf(shop.map((item) => ({ ...item, made: '24.03.2026' }))),
+    edits.decodeField({ type: 'skein', path: ['made'] }, { pattern: 'dd.MM.yyyy' }),
+    edits.requireField({ type: 'tool', path: ['made'] }, false),
+  );
+  expect(project.types.map((type) => fieldNamed(type.fields, 'made'))).toMatchObject([
+    { type: 'date', required: true },
+    { type: 'date', required: false },
+  ]);
+});
+
 test('a field that is retyped or required says so in the step’s name', () => {
   const place = { type: 'skein', path: ['name'] };
   const names: readonly Edit[] = [

@@ -81,9 +81,9 @@ function renamedSource(source: Source, before: string, name: string): Source {
   };
 }
 
-/** Another type for a field, without changing how it is read. */
+/** Another type for a field, in all types of its source that have it, without changing how it is read. */
 export function retypeField(place: FieldPlace, type: ScalarName): Edit {
-  return editField(place, `${inWords(place.path)} is ${type}`, (field) => {
+  return editField(place, 'alike', `${inWords(place.path)} is ${type}`, (field) => {
     const { name, required, from } = field;
     return { type, name, required, ...(from !== undefined && { from }) };
   });
@@ -91,13 +91,16 @@ export function retypeField(place: FieldPlace, type: ScalarName): Edit {
 
 export function requireField(place: FieldPlace, required: boolean): Edit {
   const what = required ? 'is in every item' : 'may be missing';
-  return editField(place, `${inWords(place.path)} ${what}`, (field) => ({ ...field, required }));
+  return editField(place, 'one', `${inWords(place.path)} ${what}`, (field) => ({
+    ...field,
+    required,
+  }));
 }
 
-/** How the values of a field are read; null: as they stand. `joins` names the typing it belongs to. */
+/** How the values of a field are read, in all types of its source; null: as they stand. `joins` names the typing it belongs to. */
 export function decodeField(place: FieldPlace, decoding: Decoding | null, joins?: string): Edit {
   const name = `Read ${inWords(place.path)} ${decoding === null ? 'as it stands' : 'as a value'}`;
-  const edit = editField(place, name, (field, found) => {
+  const edit = editField(place, 'alike', name, (field, found) => {
     const { name: own, required, from } = field;
     const kept = { name: own, required, ...(from !== undefined && { from }) };
     if (decoding === null) return { type: found === 'number' ? 'number' : 'text', ...kept };
@@ -205,8 +208,10 @@ export function renameType(id: string, wish: string): Edit {
   };
 }
 
+/** Changes a field of one type, or of all types of its source where it is of the same kind. */
 function editField(
   { type: id, path }: FieldPlace,
+  where: 'one' | 'alike',
   name: string,
   change: (field: Field, type: Field['type']) => Field | undefined,
 ): Edit {
@@ -218,9 +223,15 @@ function editField(
       if (type === undefined || field === undefined) return failed(missing(id, path));
       if (field.expr !== undefined)
         return failed(`${inWords(path)} is computed: what it is follows from its expression.`);
-      const changed = change(field, field.type);
-      if (changed === undefined) return failed('That pattern cannot be read.');
-      return ok(withTypes(project, [type], (each) => changeField(each, path, () => changed)));
+      if (change(field, field.type) === undefined) return failed('That pattern cannot be read.');
+      const isAlike = (each: ItemType) => {
+        const own = fieldAtPath(each.fields, path);
+        return own?.type === field.type && own.expr === undefined;
+      };
+      const types =
+        where === 'one' ? [type] : typesOf(project, type.source).filter((each) => isAlike(each));
+      const changed = (own: Field) => change(own, own.type) ?? own;
+      return ok(withTypes(project, types, (each) => changeField(each, path, changed)));
     },
   };
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { count } from '../../../core/base';
+import { count, grouped } from '../../../core/base';
 import { keyFields } from '../../../core/items';
 import { edits, type ItemType, ownSet } from '../../../core/project';
 import { fieldNamed } from '../../../core/values';
@@ -32,7 +32,7 @@ export function Aside({ current }: { readonly current: Current }) {
             key={each.id}
             words={each.name}
             isChosen={each.id === source.id && !isOfPictures}
-            about={each.id === source.id ? String(itemCount) : ''}
+            about={each.id === source.id ? grouped(itemCount) : ''}
             onPress={() =>
               goWithin({
                 source: each.id,

@@ -26,7 +26,8 @@ const others: readonly Decoding[] = [
 
 /** How text and numbers are read as dates, numbers or yes and no: tried on all values as one types. */
 export function DecodingPanel({ source, field, place, onAsItStands }: DecodingPanelProps) {
-  const asked = { source: source.id, type: place.type, path: place.path };
+  // It is read alike in every type that has it.
+  const asked = { source: source.id, type: undefined, path: place.path };
   const [proposals, setProposals] = useState<readonly Proposal[]>([]);
   const [decoding, setDecoding] = useState<Decoding | undefined>(field.decode);
   const [trial, setTrial] = useState<DecodingTrial>();

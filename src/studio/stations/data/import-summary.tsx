@@ -1,5 +1,5 @@
 import X from 'lucide-react/icons/x';
-import { count } from '../../../core/base';
+import { count, grouped } from '../../../core/base';
 import type { ImportSummary as Summary } from '../../../engine';
 import { useSession } from '../../shared/session';
 
@@ -19,9 +19,10 @@ export function ImportSummary({ summary }: { readonly summary: Summary }) {
           </p>
         ) : (
           <p>
-            <b className="text-moss">{addedCount} added</b>,{' '}
-            <b className="text-woad">{changedCount} changed</b>,{' '}
-            <b className="text-madder">{removedCount} removed</b>, {unchangedCount} unchanged
+            <b className="text-moss">{grouped(addedCount)} added</b>,{' '}
+            <b className="text-woad">{grouped(changedCount)} changed</b>,{' '}
+            <b className="text-madder">{grouped(removedCount)} removed</b>,{' '}
+            {grouped(unchangedCount)} unchanged
             {summary.isReordered ? ', in another order' : ''}
           </p>
         )}

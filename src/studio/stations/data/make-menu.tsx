@@ -195,7 +195,7 @@ async function makeUp(
     .make({ source: source.id, set, count, seed, rules })
     .finally(() => useSession.setState({ reading: undefined }));
   if (made.ok) await addSet(source.id, set, `made, seed ${seed}`, made.value);
-  else refuse(source.id, made.error);
+  else useSession.setState({ notice: made.error });
 }
 
 async function makeNasty({ source }: Current): Promise<void> {
@@ -217,15 +217,3 @@ const setId = (sets: readonly { readonly id: string }[] | undefined, wish: strin
     wish,
     (sets ?? []).map((each) => each.id),
   );
-
-function refuse(source: string, message: string): void {
-  useSession.setState({
-    notice: {
-      code: 'nothing-made',
-      severity: 'note',
-      place: { in: 'items', source },
-      message,
-      hint: 'All else is as it was.',
-    },
-  });
-}
