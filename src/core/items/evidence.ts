@@ -50,7 +50,9 @@ export function* gatherEvidence(
   type: ValueType,
   kept: (position: number) => boolean = () => true,
 ): Turns<Evidence> {
-  const counts = new Map<Json, number>();
+  // Where a value is counted: one look-up for each that repeats.
+  const places = new Map<Json, number>();
+  const counts = new Uint32Array(Math.min(items.length, mostDistinct));
   const measures = new Float64Array(items.length);
   const measure = measureOf(type);
   const read = pathReader(path);
@@ -82,10 +84,12 @@ export function* gatherEvidence(
     if (typeof value === 'object' && presentCount > mostNested) isDistinctExact = false;
     else if (!isOfNumbers || typeof value !== 'number') {
       const told = typeof value === 'object' ? JSON.stringify(value) : value;
-      const before = counts.get(told);
-      if (before !== undefined) counts.set(told, before + 1);
-      else if (counts.size < mostDistinct) counts.set(told, 1);
-      else isDistinctExact = false;
+      const place = places.get(told);
+      if (place !== undefined) counts[place] = (counts[place] ?? 0) + 1;
+      else if (places.size < mostDistinct) {
+        counts[places.size] = 1;
+        places.set(told, places.size);
+      } else isDistinctExact = false;
     }
     const at = measure === undefined ? Number.NaN : measured1(measure, value);
     if (Number.isNaN(at)) continue;
@@ -98,16 +102,16 @@ export function* gatherEvidence(
       largest = { at, extreme: { value, item: position } };
   }
   const all = measures.subarray(0, measured);
-  const numberCount = isOfNumbers ? countNumbers(all.sort(), counts) : 0;
+  const numbers = isOfNumbers ? countNumbers(all.sort()) : noNumbers;
   return {
     itemCount,
     presentCount,
     nullCount,
     emptyCount,
     firstMissing,
-    distinctCount: isOfNumbers ? numberCount : counts.size,
+    distinctCount: numbers.distinctCount + places.size,
     isDistinctExact,
-    frequent: frequentOf(counts),
+    frequent: frequentOf(places, counts, numbers.repeated),
     measure,
     smallest: smallest?.extreme,
     largest: largest?.extreme,
@@ -153,31 +157,55 @@ function measured1(measure: NonNullable<Evidence['measure']>, value: Json): numb
   return measure === 'chars' ? value.length : Date.parse(value);
 }
 
-/** How many numbers differ; those that stand more than once join the counts of what is no number. */
-function countNumbers(sorted: Float64Array, counts: Map<Json, number>): number {
-  let distinct = counts.size;
+interface NumbersCounted {
+  readonly distinctCount: number;
+  /** Those that stand more than once. */
+  readonly repeated: readonly { readonly value: number; readonly count: number }[];
+}
+
+const noNumbers: NumbersCounted = { distinctCount: 0, repeated: [] };
+
+function countNumbers(sorted: Float64Array): NumbersCounted {
+  const repeated: { value: number; count: number }[] = [];
+  let distinctCount = 0;
   for (let from = 0; from < sorted.length; ) {
     const value = sorted[from] ?? 0;
     let to = from + 1;
     while (to < sorted.length && sorted[to] === value) to += 1;
-    if (to - from > 1) counts.set(value, to - from);
-    distinct += 1;
+    if (to - from > 1) repeated.push({ value, count: to - from });
+    distinctCount += 1;
     from = to;
   }
-  return distinct;
+  return { distinctCount, repeated };
 }
 
-function frequentOf(counts: ReadonlyMap<Json, number>): Evidence['frequent'] {
-  let most: { value: Json; count: number }[] = [];
-  let least = 1;
-  for (const [value, count] of counts) {
-    if (count <= least) continue;
-    most.push({ value, count });
-    if (most.length < 4 * mostFrequent) continue;
-    most = most.sort((a, b) => b.count - a.count).slice(0, mostFrequent);
-    least = most.at(-1)?.count ?? 1;
+function frequentOf(
+  places: ReadonlyMap<Json, number>,
+  counts: Uint32Array,
+  numbers: NumbersCounted['repeated'],
+): Evidence['frequent'] {
+  const most = new Frequent();
+  for (const [value, place] of places) most.add(value, counts[place] ?? 0);
+  for (const { value, count } of numbers) most.add(value, count);
+  return most.sorted();
+}
+
+/** Keeps the most frequent values without sorting all of them. */
+class Frequent {
+  private most: { readonly value: Json; readonly count: number }[] = [];
+  private least = 1;
+
+  add(value: Json, count: number): void {
+    if (count <= this.least) return;
+    this.most.push({ value, count });
+    if (this.most.length < 4 * mostFrequent) return;
+    this.most = [...this.sorted()];
+    this.least = this.most.at(-1)?.count ?? 1;
   }
-  return most.sort((a, b) => b.count - a.count).slice(0, mostFrequent);
+
+  sorted(): Evidence['frequent'] {
+    return this.most.sort((a, b) => b.count - a.count).slice(0, mostFrequent);
+  }
 }
 
 /** Equal bins between the ends; whole numbers get bins of whole widths. */
