@@ -91,7 +91,7 @@ describe('made items', () => {
   });
 });
 
-test('the nasty ones: one way at a time, the rest ordinary, every optional field missing', () => {
+test('the nasty ones: one trouble at a time, the rest ordinary, every optional field missing', () => {
   const fields: Field[] = [
     { name: 'id', type: 'text', required: true },
     { name: 'name', type: 'text', required: true },

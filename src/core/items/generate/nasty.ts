@@ -3,7 +3,7 @@ import { type Field, heldFields, type ValueType } from '../../values';
 import type { Item } from '../item';
 import type { TypeShape } from '../schema';
 
-/** One way for values to be hard to show; undefined: nothing to do for a value of that type. */
+/** A way for values to be hard to show; undefined: nothing to do for a value of that type. */
 interface Nastiness {
   readonly name: string;
   value(type: ValueType): Json | undefined;
@@ -43,7 +43,7 @@ const nastinesses: readonly Nastiness[] = [
 ];
 
 /**
- * A few items for each type, each hard to show in one way; then one with every optional field
+ * A few items for each type, each hard to show in a way; then one with every optional field
  * missing and one with null in it. `example`: an item of the type, for all that stays ordinary.
  */
 export function nastyItems(

@@ -73,7 +73,7 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
   useEffect(() => {
     const at = columns.findIndex((column) => column.id === chosen);
     if (host.current !== null && at >= 0) reveal(host.current, widths, at);
-  }, [chosen, columns.length]);
+  }, [chosen, columns.length, hasRows]);
   const typeAt = (item: Item) => typeOf(types, source, item);
   return (
     <section
