@@ -7,8 +7,8 @@ import { handItem } from '../../shared/at-hand';
 import { useRoute } from '../../shared/route';
 import { useSession } from '../../shared/session';
 import { Cell } from './cell';
-import { ColumnHead } from './column-head';
 import { type Column, columnsFor, rangeAcross, valueIn, widthOf } from './columns';
+import { TableHead } from './table-head';
 import { pasteBlock, typeInto } from './typing';
 import { TypingBar } from './typing-bar';
 import { useRows } from './use-rows';
@@ -74,6 +74,7 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
     const at = columns.findIndex((column) => column.id === chosen);
     if (host.current !== null && at >= 0) reveal(host.current, widths, at);
   }, [chosen, columns.length, hasRows]);
+  const typing = useMemo(() => (isTyped ? { source, set } : undefined), [isTyped, source, set]);
   const typeAt = (item: Item) => typeOf(types, source, item);
   return (
     <section
@@ -101,27 +102,10 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
             <col key={column.id} style={{ width: widths[index] }} />
           ))}
         </colgroup>
-        <thead className="sticky top-0 z-10 bg-wool">
-          <tr>
-            {columns.map((column, index) => (
-              <ColumnHead
-                key={column.id}
-                {...{ column, source, look, onLook }}
-                isSeen={index >= across.from && index < across.to}
-                widthPx={widths[index] ?? 80}
-                onWidth={(px) => setOwn((before) => ({ ...before, [column.id]: px }))}
-                onHide={() => setHidden((before) => new Set(before).add(column.id))}
-                onOpen={() => setOpen((before) => new Set(before).add(column.id))}
-                onClose={
-                  column.path.length > 1
-                    ? () => setOpen((before) => without(before, column.path.slice(0, -1).join('.')))
-                    : undefined
-                }
-                onShowAll={hidden.size > 0 ? () => setHidden(new Set()) : undefined}
-              />
-            ))}
-          </tr>
-        </thead>
+        <TableHead
+          {...{ columns, widths, across, source, look, onLook, setOwn, setOpen, setHidden }}
+          hasHidden={hidden.size > 0}
+        />
         <tbody>
           <Spacer heightPx={(shown.from * rowPx) / scale} columns={columns.length} />
           {shown.rows.map(({ item, position }, offset) => (
@@ -131,7 +115,7 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
               row={shown.from + offset}
               type={typeAt(item)}
               isAtHand={position === atHand?.item}
-              typing={isTyped ? { source, set } : undefined}
+              typing={typing}
             />
           ))}
           <Spacer
@@ -151,12 +135,6 @@ function reveal(host: HTMLElement, widths: readonly number[], column: number): v
   const end = start + (widths[column] ?? 0);
   if (start < host.scrollLeft) host.scrollLeft = start;
   else if (end > host.scrollLeft + host.clientWidth) host.scrollLeft = end - host.clientWidth;
-}
-
-function without(of: ReadonlySet<string>, id: string): ReadonlySet<string> {
-  const left = new Set(of);
-  left.delete(id);
-  return left;
 }
 
 function Spacer({ heightPx, columns }: { readonly heightPx: number; readonly columns: number }) {
