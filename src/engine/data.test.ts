@@ -92,8 +92,9 @@ describe('importing again', () => {
   test('a key that repeats is listed', () => {
     const { data, source } = open();
     const twice = [...shop, { id: 'a', name: 'Lace too' }];
-    const { findings } = data.importAgain(source(), 'stock.json', ...readOf(twice));
+    const { findings, repeated } = data.importAgain(source(), 'stock.json', ...readOf(twice));
     expect(findings).toMatchObject([{ code: 'key-repeats' }]);
+    expect(repeated).toEqual(['a']);
   });
 
   test('without a key items are told apart by what they are', () => {

@@ -79,6 +79,8 @@ export interface ImportSummary {
   readonly added: readonly string[];
   readonly changed: readonly { readonly key: string; readonly fields: readonly string[] }[];
   readonly removed: readonly string[];
+  /** Keys that several of the new items have. */
+  readonly repeated: readonly string[];
   readonly findings: readonly Finding[];
 }
 
@@ -179,6 +181,7 @@ export class EngineData {
       from: { file, format: read.format, at: read.at },
       found: inference.types,
       ...summed(difference, keysOfBoth),
+      repeated: keysOfBoth.after.repeated,
       findings: [...read.findings, ...keysOfBoth.after.findings],
     };
   }

@@ -37,15 +37,23 @@ export function findKey(items: readonly Item[], whole: ShapeStat, source: string
   };
 }
 
+const mostRepeated = 100;
+
 /** One text for each item that no other item has, and what is wrong with the key that gives them. */
 export interface ItemKeys {
   at(item: number): string;
+  /** Keys that several items have; not more of them than anybody reads. */
+  readonly repeated: readonly string[];
   readonly findings: readonly Finding[];
 }
 
 /** Keys by a field that is known to tell all items apart: looked up when they are asked for. */
 export function uniqueKeys(items: readonly Item[], field: string): ItemKeys {
-  return { at: (item) => keyOf(items[item], field) ?? positionKey(item), findings: [] };
+  return {
+    at: (item) => keyOf(items[item], field) ?? positionKey(item),
+    repeated: [],
+    findings: [],
+  };
 }
 
 /**
@@ -55,7 +63,8 @@ export function uniqueKeys(items: readonly Item[], field: string): ItemKeys {
 export function itemKeys(items: readonly Item[], key: Key, source: string): ItemKeys {
   const fields = keyFields(key);
   if (fields.length === 0) {
-    return { at: positionKey, findings: items.length > 1 ? [itemFindings.noKey(source)] : [] };
+    const findings = items.length > 1 ? [itemFindings.noKey(source)] : [];
+    return { at: positionKey, repeated: [], findings };
   }
   const field = fields.join(', ');
   const [first = ''] = fields;
@@ -65,6 +74,7 @@ export function itemKeys(items: readonly Item[], key: Key, source: string): Item
       : (item: Item) => keyOfSeveral(item, fields);
   const seen = new Map<string, { readonly first: number; times: number }>();
   let repeat: { readonly key: string; readonly first: number; readonly second: number } | undefined;
+  const repeated: string[] = [];
   let repeatCount = 0;
   let missingCount = 0;
   let missingAt = -1;
@@ -82,6 +92,7 @@ export function itemKeys(items: readonly Item[], key: Key, source: string): Item
     }
     repeat ??= { key, first: before.first, second: index };
     repeatCount += 1;
+    if (before.times === 1 && repeated.length < mostRepeated) repeated.push(key);
     before.times += 1;
     return `${key}#${before.times}`;
   });
@@ -94,7 +105,7 @@ export function itemKeys(items: readonly Item[], key: Key, source: string): Item
   }
   if (missingCount > 0)
     findings.push(itemFindings.keyMissing(source, field, missingAt, missingCount));
-  return { at: (item) => keys[item] ?? positionKey(item), findings };
+  return { at: (item) => keys[item] ?? positionKey(item), repeated, findings };
 }
 
 const positionKey = (item: number): string => `#${item + 1}`;

@@ -11,6 +11,7 @@ import { FileButton } from '../../shared/file-button';
 import { goWithin, useRoute } from '../../shared/route';
 import { engine, useSession } from '../../shared/session';
 import { NewComputed } from './expression-field';
+import { makeNasty } from './make-items';
 import { Renamed } from './renamed';
 import { TypesMenu } from './types-menu';
 
@@ -108,6 +109,16 @@ export function Aside({ current }: { readonly current: Current }) {
           />
         ))}
       </ul>
+      {source.sets?.some((each) => each.id === 'nasty') !== true && (
+        <button
+          type="button"
+          className="py-0.5 text-sm text-woad underline"
+          title="A few items of each type that are hard to show"
+          onClick={() => void makeNasty(current)}
+        >
+          Make a nasty set
+        </button>
+      )}
       <Heading>Key</Heading>
       <KeyMenu current={current} />
       {source.key === null && (

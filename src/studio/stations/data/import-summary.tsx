@@ -47,6 +47,12 @@ export function ImportSummary({ summary }: { readonly summary: Summary }) {
               {finding.message}
             </p>
           ))}
+        {summary.repeated.length > 1 && (
+          <details>
+            <summary className="cursor-default text-ash">keys that repeat</summary>
+            <p className="max-h-32 overflow-auto">{summary.repeated.join(', ')}</p>
+          </details>
+        )}
       </div>
       <button
         type="button"

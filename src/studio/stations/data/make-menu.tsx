@@ -1,7 +1,6 @@
 import { Popover } from '@base-ui/react/popover';
 import ChevronDown from 'lucide-react/icons/chevron-down';
 import { useState } from 'react';
-import { freeId } from '../../../core/base';
 import type { Rule } from '../../../core/items';
 import { edits, ownSet } from '../../../core/project';
 import { type Field, fieldsOfAll } from '../../../core/values';
@@ -9,9 +8,9 @@ import { showSet } from '../../shared/arrivals';
 import { Button, MenuButton, NumberField, Row } from '../../shared/controls';
 import type { Current } from '../../shared/current';
 import { make } from '../../shared/editing';
-import { engine, useSession } from '../../shared/session';
+import { makeEmpty, makeUp } from './make-items';
 
-/** Items to try with: as many as one likes by evidence or by rules, the nasty ones, none at all. */
+/** Items to try with: as many as one likes by evidence or by rules, or none at all. */
 export function MakeMenu({ current }: { readonly current: Current }) {
   const { source, set } = current;
   const [count, setCount] = useState(1_000);
@@ -62,14 +61,6 @@ export function MakeMenu({ current }: { readonly current: Current }) {
                 }}
               >
                 Make them
-              </Button>
-              <Button
-                onPress={() => {
-                  close();
-                  void makeNasty(current);
-                }}
-              >
-                The nasty set
               </Button>
               <Button
                 onPress={() => {
@@ -182,38 +173,3 @@ function withRule(
   const others = Object.entries(rules).filter(([each]) => each !== name);
   return Object.fromEntries(rule === undefined ? others : [...others, [name, rule]]);
 }
-
-async function makeUp(
-  { source }: Current,
-  count: number,
-  seed: number,
-  rules: Readonly<Record<string, Rule>>,
-): Promise<void> {
-  const set = setId(source.sets, `made-${seed}`);
-  useSession.setState({ reading: { file: `${count} made-up items`, share: 0 } });
-  const made = await engine()
-    .make({ source: source.id, set, count, seed, rules })
-    .finally(() => useSession.setState({ reading: undefined }));
-  if (made.ok) await addSet(source.id, set, `made, seed ${seed}`, made.value);
-  else useSession.setState({ notice: made.error });
-}
-
-async function makeNasty({ source }: Current): Promise<void> {
-  const revision = await engine().nasty(source.id, 'nasty');
-  await addSet(source.id, 'nasty', 'nasty', revision);
-}
-
-async function makeEmpty({ source }: Current): Promise<void> {
-  const revision = await engine().change(source.id, 'empty', { kind: 'empty' });
-  await addSet(source.id, 'empty', 'empty', revision);
-}
-
-async function addSet(source: string, set: string, name: string, revision: number): Promise<void> {
-  if (make(edits.addSet(source, set, name, revision)) === undefined) await showSet(source, set);
-}
-
-const setId = (sets: readonly { readonly id: string }[] | undefined, wish: string): string =>
-  freeId(
-    wish,
-    (sets ?? []).map((each) => each.id),
-  );
