@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { items as someItems } from '../../tests/support/arbitrary';
+import { edited } from '../../tests/support/edited';
 import { atOnce } from '../core/base';
 import { type Item, infer } from '../core/items';
 import {
@@ -30,14 +31,6 @@ const shop: readonly Item[] = [
   { id: 'c', kind: 'skein', name: 'Sock', grams: 50 },
   { id: 'd', kind: 'tool', name: 'Reel', material: 'oak' },
 ];
-
-function edited(project: Project, ...all: readonly Edit[]): Project {
-  return all.reduce((before, edit) => {
-    const next = edit.apply(before);
-    if (!next.ok) throw new Error(next.error);
-    return next.value;
-  }, project);
-}
 
 describe('a list of real items', () => {
   test('has an entry an item, with the template of its type and finished words', () => {

@@ -55,6 +55,8 @@ export class Engine {
   private choiceCounts: readonly number[] = [];
   private listId: string | undefined;
   private version = 0;
+  /** By source, made once for a version: lookups run over all items. */
+  private readonly finders = new Map<string, Finder>();
 
   constructor(private readonly ports: EnginePorts) {}
 
@@ -108,13 +110,13 @@ export class Engine {
   /** Puts items into a source and arranges anew. */
   insertInto(source: string, at: number, added: readonly Item[]): void {
     this.held(source).insert(at, added);
-    this.version += 1;
+    this.changed();
     if (this.project !== undefined) this.arrangeList(this.project, this.list());
   }
 
   /** Takes up a project, shows one of its lists, and answers with the wanted entries. */
   update(project: Project, wanted: Range, listId?: string): View {
-    this.version += 1;
+    this.changed();
     this.project = project;
     for (const source of project.sources) this.held(source.id).goTo(source.revision ?? 0);
     const list =
@@ -253,7 +255,7 @@ export class Engine {
   /** Shows another set of a source's items, without touching the project. */
   showSet(source: string, set: string): void {
     this.held(source).show(set);
-    this.version += 1;
+    this.changed();
     if (this.project !== undefined) this.arrangeList(this.project, this.list());
   }
 
@@ -307,14 +309,27 @@ export class Engine {
 
   /** For `lookup`: the item of a source's set that is shown, by its key. */
   private readonly lookUp: FindItem = (id, key) => {
+    let find = this.finders.get(id);
+    if (find === undefined) {
+      find = this.finderOf(id);
+      this.finders.set(id, find);
+    }
+    return find(plainText(key) ?? '');
+  };
+
+  private finderOf(id: string): Finder {
     const { project } = this;
     const source = project === undefined ? undefined : withId(project.sources, id);
     return project === undefined || source === undefined
-      ? undefined
-      : this.held(id)
-          .shown()
-          .byKey(project, source, plainText(key) ?? '');
-  };
+      ? () => undefined
+      : this.held(id).shown().finder(project, source);
+  }
+
+  /** Items or project are others now. */
+  private changed(): void {
+    this.version += 1;
+    this.finders.clear();
+  }
 
   private compileTemplates(project: Project, list: List | undefined): void {
     const ids =
@@ -394,5 +409,7 @@ export class Engine {
     return template === undefined ? undefined : compileFor(this.project, template, this.lookUp);
   }
 }
+
+type Finder = (key: string) => Item | undefined;
 
 class Stale extends Error {}

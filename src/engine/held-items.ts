@@ -87,8 +87,8 @@ export class HeldItems {
     return this.keysKnown.keys;
   }
 
-  /** The item that has a key; undefined: none has. */
-  byKey(project: Project, source: Source, key: string): Item | undefined {
+  /** Finds the item that has a key; undefined: none has. For as long as items and project stay. */
+  finder(project: Project, source: Source): (key: string) => Item | undefined {
     const items = this.items(project, source);
     const keys = this.keys(project, source);
     if (this.positions?.keys !== keys) {
@@ -96,7 +96,8 @@ export class HeldItems {
       for (let at = 0; at < items.length; at += 1) byKey.set(keys.at(at), at);
       this.positions = { keys, byKey };
     }
-    return items[this.positions.byKey.get(key) ?? -1];
+    const { byKey } = this.positions;
+    return (key) => items[byKey.get(key) ?? -1];
   }
 
   types(project: Project, source: Source): ItemTypes {

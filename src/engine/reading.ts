@@ -31,6 +31,10 @@ export class Reading {
   private ending = new AbortController();
   private readonly documents = new Map<string, Document>();
   private readonly found = new Map<string, readonly ListPlace[]>();
+  /** Parsed while its path was written; nothing is kept from being freed for it. */
+  private looked:
+    | { readonly document: Document; readonly root: WeakRef<Json & object> }
+    | undefined;
   private kept: { readonly project: string; readonly items: ReadonlyMap<string, readonly Item[]> } =
     {
       project: '',
@@ -118,8 +122,13 @@ export class Reading {
     const document = this.documents.get(source);
     if (document === undefined || !('file' in document) || document.file.size > largestLookedAt)
       return undefined;
+    const known = this.looked?.document === document ? this.looked.root.deref() : undefined;
+    if (known !== undefined) return known;
     try {
-      return JSON.parse(await document.file.text());
+      const root: Json = JSON.parse(await document.file.text());
+      if (typeof root === 'object' && root !== null)
+        this.looked = { document, root: new WeakRef(root) };
+      return root;
     } catch {
       return undefined;
     }

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { fieldName } from '../../../tests/support/arbitrary';
+import { edited } from '../../../tests/support/edited';
 import { atOnce } from '../base';
 import { type Item, infer, reshaper } from '../items';
 import { partKinds } from '../templates';
@@ -44,14 +45,6 @@ const projectOf = (items: readonly Item[]): Project =>
 
 const found = (items: readonly Item[], by?: string | null) =>
   atOnce(infer(items, 'stock', undefined, by)).types;
-
-function edited(project: Project, ...all: readonly Edit[]): Project {
-  return all.reduce((before, edit) => {
-    const made = edit.apply(before);
-    if (!made.ok) throw new Error(made.error);
-    return made.value;
-  }, project);
-}
 
 const whyNot = (project: Project, edit: Edit): string => {
   const made = edit.apply(project);

@@ -24,8 +24,11 @@ export function reshaper(fields: readonly Field[]): Reshape | undefined {
 
 /** A computed property hides a value that the item itself has under its name. */
 function withOwn(item: Item, name: string, value: Json | undefined): Item {
-  const others = Object.entries(item).filter(([each]) => each !== name);
-  return Object.fromEntries(value === undefined ? others : [...others, [name, value]]);
+  // A computed name in a literal is an own key, also where it is `__proto__`.
+  if (value !== undefined) return { ...item, [name]: value };
+  if (!Object.hasOwn(item, name)) return item;
+  const { [name]: _, ...others } = item;
+  return others;
 }
 
 /** The fields that items hold, under their own names and decoded. */

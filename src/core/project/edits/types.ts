@@ -140,41 +140,38 @@ export function removeField({ type: id, path }: FieldPlace): Edit {
 /** A field written by hand: for items that are typed in. */
 export function addField(id: string, wish: string, type: ScalarName): Edit {
   const name = wish.trim();
-  return {
-    name: `Add field ${name}`,
-    apply(project) {
-      const old = withId(project.types, id);
-      if (old === undefined) return failed(`There is no type "${id}".`);
-      if (name === '') return failed('A field needs a name.');
-      if (fieldNamed(old.fields, name) !== undefined)
-        return failed(`${old.name} has a field ${name} already.`);
-      const field: Field = { name, required: false, type };
-      const leftOut = old.leftOut?.filter((each) => each !== name);
-      return ok(
-        withTypes(project, [old], (each) => ({
-          ...each,
-          fields: [...each.fields, field],
-          ...(leftOut !== undefined && { leftOut }),
-        })),
-      );
-    },
-  };
+  return newField(id, `Add field ${name}`, name, () => ({ name, required: false, type }));
 }
 
 /** A computed property of a type, shared by all of its templates: a named expression. */
 export function addComputed(id: string, wish: string, expr: string): Edit {
   const name = wish.trim();
+  return newField(id, `Compute ${name}`, name, (before) => computedField(name, expr, before));
+}
+
+function newField(
+  id: string,
+  words: string,
+  name: string,
+  make: (before: readonly Field[]) => Field,
+): Edit {
   return {
-    name: `Compute ${name}`,
+    name: words,
     apply(project) {
       const type = withId(project.types, id);
       if (type === undefined) return failed(`There is no type "${id}".`);
-      if (name === '') return failed('A computed property needs a name.');
+      if (name === '') return failed('A field needs a name.');
       if (fieldNamed(type.fields, name) !== undefined)
         return failed(`${type.name} has a field ${name} already.`);
-      const field = computedField(name, expr, type.fields);
+      const field = make(type.fields);
+      const isHeld = field.expr === undefined;
+      const leftOut = isHeld ? type.leftOut?.filter((each) => each !== name) : type.leftOut;
       return ok(
-        withTypes(project, [type], (each) => ({ ...each, fields: [...each.fields, field] })),
+        withTypes(project, [type], (each) => ({
+          ...each,
+          fields: [...each.fields, field],
+          ...(leftOut !== undefined && { leftOut }),
+        })),
       );
     },
   };
