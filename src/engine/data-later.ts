@@ -21,6 +21,8 @@ export function dataLater(load: () => Promise<DataProtocol>): DataProtocol {
     change: async (...asked) => (await data()).change(...asked),
     make: async (...asked) => (await data()).make(...asked),
     nasty: async (...asked) => (await data()).nasty(...asked),
+    follow: async (...asked) => (await data()).follow(...asked),
+    look: async (...asked) => (await data()).look(...asked),
     showSet: async (...asked) => (await data()).showSet(...asked),
   };
 }

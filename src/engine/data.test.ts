@@ -1,113 +1,15 @@
 import { describe, expect, test } from 'vitest';
+import { everything, never, openShop, quiet, shop } from '../../tests/support/shop';
 import { atOnce } from '../core/base';
 import { type Item, infer } from '../core/items';
-import {
-  draftSource,
-  type Edit,
-  edits,
-  makeProject,
-  ownSet,
-  type Project,
-  typesOf,
-} from '../core/project';
-import { EngineData, importInWords } from './data';
-import { Engine } from './engine';
+import { draftSource, edits, ownSet } from '../core/project';
+import { EngineData } from './data';
 import { plainLook } from './table';
 
-const everything = { from: 0, to: 1_000 };
-const quiet = async () => {};
-
-const shop: readonly Item[] = [
-  { id: 'a', name: 'Lace', made: '24.03.2026', price: '14,50' },
-  { id: 'b', name: 'Sock', made: '25.03.2026', price: '9,00' },
-  { id: 'c', name: 'Slub', made: 'in spring', price: '12,00' },
-];
-
-function open(items: readonly Item[] = shop) {
-  const inference = atOnce(infer(items, 'stock'));
-  let project = makeProject('stock.json', { format: 'json', at: '$[*]', items }, inference);
-  const engine = new Engine({ pause: quiet });
-  engine.hold('stock', items);
-  engine.update(project, everything);
-  const source = () => project.sources[0] ?? never();
-  return {
-    engine,
-    data: new EngineData(engine),
-    source,
-    type: () => typesOf(project, 'stock')[0]?.id ?? '',
-    project: () => project,
-    make(edit: Edit): Project {
-      const made = edit.apply(project);
-      if (!made.ok) throw new Error(made.error);
-      const before = project;
-      project = made.value;
-      engine.update(project, everything);
-      return before;
-    },
-    backTo(before: Project) {
-      project = before;
-      engine.update(project, everything);
-    },
-    names: () => engine.heldIn('stock').map((item) => item['name']),
-  };
+function open(items?: readonly Item[]) {
+  const opened = openShop(items);
+  return { ...opened, data: new EngineData(opened.engine) };
 }
-
-const readOf = (items: readonly Item[]) =>
-  [{ format: 'json', at: '$[*]', items, findings: [] }, atOnce(infer(items, 'stock'))] as const;
-
-describe('importing again', () => {
-  test('says what was added, changed, removed and left, and undo takes it back', () => {
-    const { data, source, make, names, backTo } = open();
-    const later = [
-      { ...shop[0], name: 'Merino lace' },
-      shop[2] ?? {},
-      { id: 'd', name: 'Cobweb', made: '26.03.2026', price: '27,00' },
-    ];
-    const summary = data.importAgain(source(), 'later.json', ...readOf(later));
-    expect(summary).toMatchObject({
-      addedCount: 1,
-      changedCount: 1,
-      removedCount: 1,
-      unchangedCount: 1,
-      added: ['d'],
-      changed: [{ key: 'a', fields: ['name'] }],
-      removed: ['b'],
-    });
-    expect(importInWords(summary)).toBe('1 added, 1 changed, 1 removed, 1 unchanged');
-    const { revision, from, found } = summary;
-    const before = make(edits.importAgain('stock', { revision: revision ?? never(), from, found }));
-    expect(names()).toEqual(['Merino lace', 'Slub', 'Cobweb']);
-    backTo(before);
-    expect(names()).toEqual(['Lace', 'Sock', 'Slub']);
-  });
-
-  test('the same items again write nothing', () => {
-    const { data, source } = open();
-    const again = shop.map((item) => ({ ...item }));
-    const summary = data.importAgain(source(), 'stock.json', ...readOf(again));
-    expect(summary.revision).toBeUndefined();
-    expect(importInWords(summary)).toBe('Nothing changed: 3 items as before. Nothing was written.');
-  });
-
-  test('a key that repeats is listed', () => {
-    const { data, source } = open();
-    const twice = [...shop, { id: 'a', name: 'Lace too' }];
-    const { findings, repeated } = data.importAgain(source(), 'stock.json', ...readOf(twice));
-    expect(findings).toMatchObject([{ code: 'key-repeats' }]);
-    expect(repeated).toEqual(['a']);
-  });
-
-  test('without a key items are told apart by what they are', () => {
-    const { data, source, make } = open();
-    make(edits.setKey('stock', null));
-    const later = [shop[1] ?? {}, shop[0] ?? {}, { ...shop[2], name: 'Linen slub' }];
-    expect(data.importAgain(source(), 'stock.json', ...readOf(later))).toMatchObject({
-      addedCount: 1,
-      removedCount: 1,
-      unchangedCount: 2,
-    });
-  });
-});
 
 describe('decoding', () => {
   const made = { source: 'stock', type: undefined, path: ['made'] };
@@ -273,7 +175,3 @@ describe('items that are typed', () => {
     expect(names()[0]).toBe('Lace');
   });
 });
-
-function never(): never {
-  throw new Error('it is there');
-}

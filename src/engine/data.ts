@@ -1,24 +1,10 @@
+import { atOnce, type Finding, failed, inTurns, type Json, ok, type Result } from '../core/base';
 import {
-  atOnce,
-  count,
-  type Finding,
-  failed,
-  inTurns,
-  type Json,
-  ok,
-  type Result,
-} from '../core/base';
-import {
-  compareContent,
-  compareImport,
   decoder,
   type Evidence,
   type GeneratorTask,
   gatherEvidence,
-  type ImportDifference,
-  type Inference,
   type Item,
-  type ItemsRead,
   infer,
   isThere,
   itemGenerator,
@@ -31,11 +17,11 @@ import {
   type TypeFound,
   typeDecoded,
 } from '../core/items';
-import { type Origin, ownSet, type Project, type Source, typesOf, withId } from '../core/project';
-import { type Decoding, type Field, fieldAtPath, type ValueType } from '../core/values';
+import { ownSet, type Project, type Source, typesOf, withId } from '../core/project';
+import { type Decoding, fieldAtPath, type ValueType } from '../core/values';
 import { changedItems, type ItemChange } from './changes';
 import type { Engine } from './engine';
-import { HeldItems } from './held-items';
+import { rawKey, rawName, rawPathOf } from './raw-names';
 import { type TableLook, tableOrder, valueAt } from './table';
 
 /** A field of a source, of one type or of all that have it. */
@@ -62,26 +48,6 @@ export interface DecodingTrial {
   readonly failCount: number;
   /** The first that fail, each with its item. */
   readonly fails: readonly { readonly item: number; readonly raw: Json; readonly why: string }[];
-}
-
-/** What importing a source again changed. */
-export interface ImportSummary {
-  /** The number of the change; undefined: nothing changed. */
-  readonly revision: number | undefined;
-  readonly from: Origin;
-  readonly found: readonly TypeFound[];
-  readonly addedCount: number;
-  readonly changedCount: number;
-  readonly removedCount: number;
-  readonly unchangedCount: number;
-  readonly isReordered: boolean;
-  /** A few of each, by key. */
-  readonly added: readonly string[];
-  readonly changed: readonly { readonly key: string; readonly fields: readonly string[] }[];
-  readonly removed: readonly string[];
-  /** Keys that several of the new items have. */
-  readonly repeated: readonly string[];
-  readonly findings: readonly Finding[];
 }
 
 const sampleCount = 5;
@@ -156,36 +122,6 @@ export class EngineData {
     };
   }
 
-  /** Takes up items that came again for a source, matched by its key. */
-  importAgain(source: Source, file: string, read: ItemsRead, inference: Inference): ImportSummary {
-    const project = this.projectNow();
-    const held = this.engine.held(source.id);
-    const before = held.set(ownSet);
-    const after = new HeldItems(read.items, inference.unique);
-    const keysOfBoth = {
-      before: before.keys(project, source),
-      after: after.keys(project, source),
-    };
-    const difference =
-      source.key === null
-        ? compareContent(before.raw, after.raw)
-        : compareImport(
-            { items: before.raw, keys: keysOfBoth.before },
-            { items: after.raw, keys: keysOfBoth.after },
-          );
-    const isSame =
-      difference.added.length + difference.changed.length + difference.removed.length === 0 &&
-      !difference.isReordered;
-    return {
-      revision: isSame ? undefined : held.change(ownSet, difference.items, inference.unique),
-      from: { file, format: read.format, at: read.at },
-      found: inference.types,
-      ...summed(difference, keysOfBoth),
-      repeated: keysOfBoth.after.repeated,
-      findings: [...read.findings, ...keysOfBoth.after.findings],
-    };
-  }
-
   /** The types of a source if a field told them apart. */
   foundBy(source: string, discriminator: string | null): readonly TypeFound[] {
     const items = this.engine.held(source).set(ownSet).raw;
@@ -211,7 +147,7 @@ export class EngineData {
     const project = this.projectNow();
     const next = itemGenerator(like, {
       ...task,
-      key: keyFields(source.key).map((name) => rawName(project, source, name)),
+      key: keyFields(rawKey(project, source)),
       discriminator:
         source.discriminator === null ? null : rawName(project, source, source.discriminator),
     });
@@ -287,32 +223,6 @@ const nothingToMakeLike = (source: string): Finding => ({
   hint: 'Bring or type one first.',
 });
 
-function summed(
-  difference: ImportDifference,
-  keys: Record<'before' | 'after', { at(item: number): string }>,
-) {
-  const { added, changed, removed, unchangedCount, isReordered } = difference;
-  return {
-    addedCount: added.length,
-    changedCount: changed.length,
-    removedCount: removed.length,
-    unchangedCount,
-    isReordered,
-    added: added.slice(0, mostListed).map((at) => keys.after.at(at)),
-    changed: changed
-      .slice(0, mostListed)
-      .map(({ after, fields }) => ({ key: keys.after.at(after), fields })),
-    removed: removed.slice(0, mostListed).map((at) => keys.before.at(at)),
-  };
-}
-
-/** What importing again did, in a line. */
-export function importInWords(summary: ImportSummary): string {
-  if (summary.revision === undefined)
-    return `Nothing changed: ${count(summary.unchangedCount, 'item')} as before. Nothing was written.`;
-  return `${summary.addedCount} added, ${summary.changedCount} changed, ${summary.removedCount} removed, ${summary.unchangedCount} unchanged`;
-}
-
 const mostLookedAt = 2_000;
 
 /** The item of a type that has the most values after decoding: the most ordinary one there is. */
@@ -329,18 +239,4 @@ function fullest(
     if (indexes[at] === type && (best < 0 || valueCount(at) > valueCount(best))) best = at;
   }
   return raw[best] ?? {};
-}
-
-const rawName = (project: Project, source: Source, name: string): string =>
-  typesOf(project, source.id)
-    .flatMap((type) => type.fields)
-    .find((field) => field.name === name)?.from ?? name;
-
-/** A path in the names that the items have as they are read. */
-export function rawPathOf(fields: readonly Field[], path: readonly string[]): readonly string[] {
-  const [first, ...rest] = path;
-  const field = fields.find((each) => each.name === first);
-  if (first === undefined || field === undefined) return path;
-  const inside = field.type === 'record' ? field.fields : [];
-  return [field.from ?? field.name, ...rawPathOf(inside, rest)];
 }

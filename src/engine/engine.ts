@@ -114,6 +114,13 @@ export class Engine {
     if (this.project !== undefined) this.arrangeList(this.project, this.list());
   }
 
+  /** Live items take the place of a source's own. */
+  replaceLive(source: string, items: readonly Item[]): void {
+    this.held(source).replace(items);
+    this.changed();
+    if (this.project !== undefined) this.arrangeList(this.project, this.list());
+  }
+
   /** Takes up a project, shows one of its lists, and answers with the wanted entries. */
   update(project: Project, wanted: Range, listId?: string): View {
     this.changed();

@@ -1,22 +1,9 @@
-import { createServer, type RequestListener, type Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
 import { afterEach, describe, expect, test, vi } from 'vitest';
-import { fetchDocument } from './fetch-document';
-
-let server: Server | undefined;
-
-/** An address that answers so. */
-async function serving(answer: RequestListener): Promise<string> {
-  const own = createServer(answer);
-  server = own;
-  await new Promise<void>((resolve) => own.listen(0, '127.0.0.1', () => resolve()));
-  return `http://127.0.0.1:${(own.address() as AddressInfo).port}/stock.json`;
-}
+import { serving, stopServing } from '../../tests/support/server';
+import { fetchDocument, nextInLink } from './fetch-document';
 
 afterEach(() => {
   vi.useRealTimers();
-  server?.closeAllConnections();
-  server?.close();
 });
 
 const fetching = (address: string, signal = new AbortController().signal) =>
@@ -79,8 +66,7 @@ describe('an address', () => {
       response.writeHead(302, { location: '/stock.json' }).end(),
     );
     expect(await refusal(address)).toMatchObject({ code: 'address-unreachable' });
-    server?.closeAllConnections();
-    server?.close();
+    stopServing();
     expect(await refusal(address)).toMatchObject({ code: 'address-unreachable' });
   });
 
@@ -120,4 +106,35 @@ describe('an address', () => {
     setTimeout(() => cancelling.abort(), 50);
     await expect(fetched).rejects.toThrow();
   });
+
+  test('that pushes events stands for the items that its first events bring', async () => {
+    const address = await serving((_, response) => {
+      response.writeHead(200, { 'content-type': 'text/event-stream' });
+      response.write('data: [{"id":"a"}]\n\nevent: added\ndata: {"id":"b"}\n\n');
+    });
+    const fetched = await fetching(address);
+    if (!fetched.ok) throw new Error(fetched.error.message);
+    expect(JSON.parse(await fetched.value.file.text())).toEqual([{ id: 'a' }, { id: 'b' }]);
+    expect(fetched.value.follow).toEqual({ events: address });
+  });
+
+  test('that pushes events without items says so', async () => {
+    const address = await serving((_, response) => {
+      response.writeHead(200, { 'content-type': 'text/event-stream' }).write(': nothing yet\n\n');
+    });
+    expect(await refusal(address)).toMatchObject({ code: 'address-silent' });
+  });
+});
+
+test.each([
+  ['</b?page=2>; rel="next"', 'https://wool.example/b?page=2'],
+  [
+    '<?page=1>; rel="first", <?page=3>; title="a, b"; rel="prefetch next"',
+    'https://wool.example/a?page=3',
+  ],
+  ['<https://wool.example/z>; rel=next; type="x"', 'https://wool.example/z'],
+  ['</b>; rel="prev"', undefined],
+  [null, undefined],
+])('the Link header %s names as next %s', (header, next) => {
+  expect(nextInLink(header, 'https://wool.example/a')).toBe(next);
 });

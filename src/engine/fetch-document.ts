@@ -1,103 +1,82 @@
 import { type Finding, failed, ok, type Result } from '../core/base';
+import { applyFeed, type Follow } from '../core/items';
+import { type Answered, addressFinding, askAddress } from './ask-address';
+import { eventsIn } from './fetch-events';
 
 /** A document that was fetched, as if it had been dropped. */
 export interface Fetched {
   readonly file: Blob;
   readonly name: string;
   readonly findings: readonly Finding[];
+  /** The page after it, as the answer's `Link` header names it. Standard: RFC 8288. */
+  readonly next?: string;
+  /** The answer goes on by itself. */
+  readonly follow?: Follow;
 }
 
 const largestBytes = 400_000_000;
-/** Nothing came for so long: the other side has stalled. */
 const stalledAfterMs = 20_000;
+/** For so long the first events of a stream are waited for, to see what its items are. */
+const firstEventsMs = 1_500;
 
-/** Fetches a document by GET, without cookies. Standard: WHATWG Fetch. */
-export async function fetchDocument(
+export function fetchDocument(
   address: string,
   signal: AbortSignal,
   progress: (share: number) => void,
 ): Promise<Result<Fetched, Finding>> {
-  const url = URL.canParse(address) ? new URL(address) : undefined;
-  if (url === undefined || !/^https?:$/.test(url.protocol))
-    return failed(
-      finding(
-        'address-wrong',
-        address,
-        `${address} is not an address that can be fetched.`,
-        'Write one that begins with https:// or http://.',
-      ),
-    );
-  const stalled = stallWatch(signal);
-  try {
-    const answer = await fetch(url, {
-      credentials: 'omit',
-      referrerPolicy: 'no-referrer',
-      headers: { accept: 'application/json, application/x-ndjson, text/csv, */*;q=0.5' },
-      signal: stalled.signal,
-    });
-    if (!answer.ok)
-      return failed(
-        finding(
-          'address-refused',
-          address,
-          `${address} answered ${answer.status} ${answer.statusText}.`.replace(' .', '.'),
-          'Open it in a browser tab to see what it says.',
-        ),
-      );
-    const type = answer.headers.get('content-type') ?? '';
-    if (/^text\/html\b/i.test(type))
-      return failed(
-        finding(
-          'address-is-page',
-          address,
-          `${address} answered with a web page, not with items.`,
-          'Take the address that the app itself asks for its items.',
-        ),
-      );
-    const bytes = await readAll(answer, stalled.alive, progress);
-    if (bytes === undefined)
-      return failed(
-        finding(
-          'address-too-large',
-          address,
-          `${address} sends more than ${largestBytes / 1e6} MB; the rest was not fetched.`,
-          'Ask it for fewer items.',
-        ),
-      );
-    const moved =
-      answer.redirected && answer.url !== url.href ? [redirected(address, answer.url)] : [];
-    return ok({ file: new Blob(bytes, { type }), name: url.href, findings: moved });
-  } catch (error) {
-    if (signal.aborted) throw error;
-    return failed(stalled.hasStalled() ? stalledFinding(address) : unreachable(address));
-  } finally {
-    stalled.end();
-  }
+  const accept = 'application/json, application/x-ndjson, text/csv, */*;q=0.5';
+  return askAddress(address, { accept, signal, stalledAfterMs }, async (answered) => {
+    const type = answered.response.headers.get('content-type') ?? '';
+    return /^text\/event-stream\b/i.test(type)
+      ? firstOfStream(address, answered)
+      : wholeAnswer(address, answered, type, progress);
+  });
 }
 
-function stallWatch(signal: AbortSignal) {
-  const own = new AbortController();
-  let isStalled = false;
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  const alive = () => {
-    clearTimeout(timer);
-    timer = setTimeout(() => {
-      isStalled = true;
-      own.abort();
-    }, stalledAfterMs);
-  };
-  const abort = () => own.abort();
-  signal.addEventListener('abort', abort);
-  alive();
-  return {
-    signal: own.signal,
-    alive,
-    hasStalled: () => isStalled,
-    end() {
-      clearTimeout(timer);
-      signal.removeEventListener('abort', abort);
-    },
-  };
+async function wholeAnswer(
+  address: string,
+  { url, response, alive }: Answered,
+  type: string,
+  progress: (share: number) => void,
+): Promise<Result<Fetched, Finding>> {
+  const bytes = await readAll(response, alive, progress);
+  if (bytes === undefined) return failed(tooLarge(address));
+  const isElsewhere = response.redirected && response.url !== url.href;
+  const next = nextInLink(response.headers.get('link'), response.url);
+  return ok({
+    file: new Blob(bytes, { type }),
+    name: url.href,
+    findings: isElsewhere ? [redirected(address, response.url)] : [],
+    ...(next !== undefined && { next }),
+  });
+}
+
+/** A stream of events never ends: the items that its first events bring stand for it. */
+async function firstOfStream(
+  address: string,
+  { url, response, alive }: Answered,
+): Promise<Result<Fetched, Finding>> {
+  const events = [];
+  const until = Date.now() + firstEventsMs;
+  for await (const batch of eventsIn(response, alive, until)) events.push(...batch.events);
+  const { items } = applyFeed([], null, events);
+  if (items.length === 0) return failed(streamSilent(address));
+  return ok({
+    file: new Blob([JSON.stringify(items)], { type: 'application/json' }),
+    name: url.href,
+    findings: [],
+    follow: { events: url.href },
+  });
+}
+
+/** The target of a header's first link with `rel="next"`, as a whole address. */
+export function nextInLink(header: string | null, base: string): string | undefined {
+  for (const [, target = '', parameters = ''] of (header ?? '').matchAll(/<([^>]*)>([^<]*)/g)) {
+    const relations = /;\s*rel\s*=\s*(?:"([^"]*)"|([^\s;,"]+))/i.exec(parameters);
+    const names = (relations?.[1] ?? relations?.[2] ?? '').toLowerCase().split(/\s+/);
+    if (names.includes('next') && URL.canParse(target, base)) return new URL(target, base).href;
+  }
+  return undefined;
 }
 
 async function readAll(
@@ -124,16 +103,16 @@ async function readAll(
   }
 }
 
-const finding = (code: string, file: string, message: string, hint: string): Finding => ({
-  code,
-  severity: 'error',
-  place: { in: 'document', file },
-  message,
-  hint,
-});
+const tooLarge = (address: string): Finding =>
+  addressFinding(
+    'address-too-large',
+    address,
+    `${address} sends more than ${largestBytes / 1e6} MB; the rest was not fetched.`,
+    'Ask it for fewer items.',
+  );
 
 const redirected = (address: string, to: string): Finding => ({
-  ...finding(
+  ...addressFinding(
     'address-redirected',
     address,
     `${address} led on to ${to}.`,
@@ -142,18 +121,10 @@ const redirected = (address: string, to: string): Finding => ({
   severity: 'note',
 });
 
-const stalledFinding = (address: string): Finding =>
-  finding(
-    'address-stalled',
+const streamSilent = (address: string): Finding =>
+  addressFinding(
+    'address-silent',
     address,
-    `${address} sent nothing for ${stalledAfterMs / 1000} seconds, so fetching it was given up.`,
-    'Try again, or save its answer as a file and drop that.',
-  );
-
-const unreachable = (address: string): Finding =>
-  finding(
-    'address-unreachable',
-    address,
-    `${address} could not be fetched: it cannot be reached, or it does not let other pages read it (CORS).`,
-    'Check the address, or save its answer as a file and drop that.',
+    `${address} pushes events, but no items came with them in ${firstEventsMs / 1000} seconds.`,
+    'Fetch the items from their own address, and set this one as the address of their events.',
   );

@@ -67,7 +67,12 @@ export class HeldSource {
   insert(at: number, added: readonly Item[]): void {
     const own = this.set(ownSet);
     own.insert(at, added);
-    this.revisions.set(this.revision, new Map([...this.sets(), [ownSet, own.raw]]));
+    this.replace(own.raw);
+  }
+
+  /** Live items take the place of the source's own; no change of its own either. */
+  replace(items: readonly Item[]): void {
+    this.revisions.set(this.revision, new Map([...this.sets(), [ownSet, items]]));
   }
 
   private forgetOldest(): void {

@@ -4,16 +4,19 @@
  * pages may load); the command line calls it directly.
  */
 export { type ItemChange, valueTyped } from './changes';
-export type { DecodingTrial, FieldAsked, ImportSummary, TableRows } from './data';
+export type { DecodingTrial, FieldAsked, TableRows } from './data';
 export { strictDecoder } from './document';
 export { Engine } from './engine';
+export type { ImportSummary } from './import';
 export type {
   Brought,
   BroughtSource,
+  Came,
   DataProtocol,
   Document,
   EngineEvent,
   EngineProtocol,
+  FollowNews,
   ItemAtHand,
   MakeTask,
   Range,

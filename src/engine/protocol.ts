@@ -3,6 +3,7 @@ import type {
   Evidence,
   Item,
   ListPlace,
+  Paging,
   PathSteps,
   Proposal,
   Rule,
@@ -12,7 +13,8 @@ import type { Entry, RowPlan, Sequence } from '../core/lists';
 import type { Project, SourceDraft } from '../core/project';
 import type { Decoding, TraceStep } from '../core/values';
 import type { ItemChange } from './changes';
-import type { DecodingTrial, FieldAsked, ImportSummary, TableRows } from './data';
+import type { DecodingTrial, FieldAsked, TableRows } from './data';
+import type { ImportSummary } from './import';
 import type { TableLook } from './table';
 
 /** Entries from `from` up to but without `to`. */
@@ -99,12 +101,28 @@ export interface ItemAtHand {
 export type EngineEvent =
   | { readonly kind: 'first'; readonly brought: Brought; readonly view: View }
   | { readonly kind: 'progress'; readonly share: number }
+  | { readonly kind: 'followed'; readonly news: FollowNews }
   | ({ readonly kind: 'survey'; readonly version: number } & Survey);
+
+/** What came of asking or listening once more. */
+export interface FollowNews {
+  readonly source: string;
+  readonly came: Result<Came, Finding>;
+}
+
+/** What changed; the types as all items are now, where they were looked at. */
+export interface Came {
+  readonly addedCount: number;
+  readonly changedCount: number;
+  readonly removedCount: number;
+  readonly isChanged: boolean;
+  readonly found: readonly TypeFound[];
+}
 
 /** A document to read: a file, words that were pasted or typed, or an address to fetch from. */
 export type Document =
   | { readonly file: Blob; readonly name: string; readonly at?: string }
-  | { readonly address: string; readonly at?: string };
+  | { readonly address: string; readonly at?: string; readonly pages?: Paging };
 
 /** Items for a set that are made up: so many, repeatable by the seed. */
 export interface MakeTask {
@@ -168,6 +186,10 @@ export interface DataProtocol {
   make(task: MakeTask): Promise<Result<number, Finding>>;
   nasty(source: string, set: string): Promise<number>;
   showSet(source: string, set: string, wanted: Range): Promise<View>;
+  /** Lets the items of these sources keep coming, as the project says how, and of no others. */
+  follow(sources: readonly string[]): Promise<void>;
+  /** What is shown, with what came meanwhile. */
+  look(wanted: Range): Promise<View>;
 }
 
 /** A source that was read, ready to be added to the project. */

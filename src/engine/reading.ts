@@ -1,5 +1,6 @@
 import { type Finding, failed, inTurns, type Json, ok, type Result } from '../core/base';
 import {
+  type Follow,
   type Inference,
   type Item,
   type ItemsRead,
@@ -8,15 +9,22 @@ import {
   read,
 } from '../core/items';
 import { documentOf, strictDecoder } from './document';
-import { fetchDocument } from './fetch-document';
+import type { Fetched } from './fetch-document';
+import { fetchPages } from './fetch-pages';
 import type { Document } from './protocol';
 import { sqliteApart } from './sqlite-apart';
 import { Cancelled, turns } from './turns';
 
-/** Items that were read, and what they are. */
-export interface ItemsKnown {
+/** Items that were read from a document. */
+interface DocumentRead {
   readonly read: ItemsRead;
   readonly name: string;
+  /** The document goes on by itself. */
+  readonly follow: Follow | undefined;
+}
+
+/** Items that were read, and what they are. */
+export interface ItemsKnown extends DocumentRead {
   readonly inference: Inference;
 }
 
@@ -77,34 +85,64 @@ export class Reading {
     document: Document,
     first: (read: ItemsRead, name: string) => void,
   ): Promise<Result<ItemsKnown, Finding>> {
-    const { pause } = this.turn;
-    const part = (from: number, share: number) => (done: number) =>
-      this.progress(from + share * done);
-    const fetched =
-      'file' in document
-        ? ok({ ...document, findings: [] })
-        : await fetchDocument(document.address, this.ending.signal, part(0, 0.5));
-    if (!fetched.ok) return fetched;
-    const { file, name, findings } = fetched.value;
+    const isFile = 'file' in document;
+    const known = isFile
+      ? await this.readFile(document, document.at, this.part(0, 0.8), first)
+      : await this.readPages(document, first);
+    if (!known.ok) return known;
+    const { read, name } = known.value;
+    const inference = await inTurns(
+      infer(read.items, name, read.gathered),
+      this.turn.pause,
+      this.part(0.8, 0.2),
+    );
+    return ok({ ...known.value, inference });
+  }
+
+  private part(from: number, share: number): (done: number) => void {
+    return (done) => this.progress(from + share * done);
+  }
+
+  private async readFile(
+    { file, name, findings = [], follow }: Pick<Fetched, 'file' | 'name'> & Partial<Fetched>,
+    at: string | undefined,
+    progress: (share: number) => void,
+    first: (read: ItemsRead, name: string) => void,
+  ): Promise<Result<DocumentRead, Finding>> {
     const all = await read(
       documentOf(file, name),
-      { file: name, gathers: true, at: document.at },
+      { file: name, gathers: true, at },
       {
         decoder: strictDecoder,
-        pause,
-        progress: part(0, 0.8),
+        pause: this.turn.pause,
+        progress,
         first: (head) => first(head, name),
         sqlite: sqliteApart(wasm, this.ending.signal),
       },
     );
     if (!all.ok) return all;
-    const known = all.value;
-    const inference = await inTurns(
-      infer(known.items, name, known.gathered),
-      pause,
-      part(0.8, 0.2),
-    );
-    return ok({ read: { ...known, findings: [...findings, ...known.findings] }, name, inference });
+    const noticed = [...findings, ...all.value.findings];
+    return ok({ read: { ...all.value, findings: noticed }, name, follow });
+  }
+
+  /** One answer, or several whose items follow on each other. */
+  private async readPages(
+    { address, at, pages }: Extract<Document, { address: string }>,
+    first: (read: ItemsRead, name: string) => void,
+  ): Promise<Result<DocumentRead, Finding>> {
+    let whole: DocumentRead | undefined;
+    for await (const page of fetchPages(address, pages, this.ending.signal, this.part(0, 0.5))) {
+      if (!page.ok) return page;
+      const known = await this.readFile(
+        page.value,
+        whole?.read.at ?? at,
+        this.part(0.5, 0.3),
+        first,
+      );
+      if (!known.ok) return known;
+      whole = whole === undefined ? known.value : joined(whole, known.value);
+    }
+    return whole === undefined ? failed(cancelled(address)) : ok(whole);
   }
 
   /** The document that a source came from, for looking at another place in it. */
@@ -146,6 +184,25 @@ export class Reading {
   isKept(project: string, id: string, items: readonly Item[]): boolean {
     return this.kept.project === project && this.kept.items.get(id) === items;
   }
+}
+
+/** How a source of a document goes on. */
+export function goesOn(document: Document, { follow }: Pick<DocumentRead, 'follow'>) {
+  const pages = 'address' in document ? document.pages : undefined;
+  return { ...(pages !== undefined && { pages }), ...(follow !== undefined && { follow }) };
+}
+
+/** What was counted of the first page alone is not true of all. */
+function joined(before: DocumentRead, page: DocumentRead): DocumentRead {
+  const { gathered: _, ...read } = before.read;
+  return {
+    ...before,
+    read: {
+      ...read,
+      items: [...read.items, ...page.read.items],
+      findings: [...read.findings, ...page.read.findings],
+    },
+  };
 }
 
 function nameOf(of: Document | string): string {

@@ -3,8 +3,10 @@ import { pathSteps } from '../core/items';
 import { draftSource, type Source, withId } from '../core/project';
 import { EngineData } from './data';
 import type { Engine } from './engine';
-import type { BroughtSource, DataProtocol, Document, View } from './protocol';
-import type { Reading } from './reading';
+import { following } from './following';
+import { EngineImport } from './import';
+import type { BroughtSource, DataProtocol, Document, FollowNews, View } from './protocol';
+import { goesOn, type Reading } from './reading';
 import { turns } from './turns';
 
 /** The worker's answers to what the Data station asks. */
@@ -12,8 +14,11 @@ export function dataProtocol(
   engine: Engine,
   reading: Reading,
   shown: (view: View) => View,
+  tell: (news: FollowNews) => void,
 ): DataProtocol {
   const data = new EngineData(engine);
+  const imports = new EngineImport(engine);
+  const follow = following(engine, imports, tell);
   const pause = () => turns().pause();
 
   const sourceOf = (id: string): Source => {
@@ -26,7 +31,7 @@ export function dataProtocol(
     const all = await reading.items(document, () => {});
     if (!all.ok) return all;
     const { read, name, inference } = all.value;
-    const draft = draftSource(engine.project, name, read, inference);
+    const draft = draftSource(engine.project, name, read, inference, goesOn(document, all.value));
     engine.hold(draft.source.id, read.items, inference.unique);
     reading.remember(draft.source.id, document, read.places ?? []);
     return ok({
@@ -61,7 +66,7 @@ export function dataProtocol(
         const all = await reading.items(document, () => {});
         if (!all.ok) return all;
         reading.remember(id, document, all.value.read.places ?? []);
-        return ok(data.importAgain(source, all.value.name, all.value.read, all.value.inference));
+        return ok(imports.importAgain(source, all.value.name, all.value.read, all.value.inference));
       }),
 
     async readAt(id, at) {
@@ -102,6 +107,14 @@ export function dataProtocol(
 
     async showSet(source, set, wanted) {
       engine.showSet(source, set);
+      return shown(engine.view(wanted));
+    },
+
+    async follow(sources) {
+      follow(sources);
+    },
+
+    async look(wanted) {
       return shown(engine.view(wanted));
     },
   };

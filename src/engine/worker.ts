@@ -20,7 +20,7 @@ import type {
   Range,
   View,
 } from './protocol';
-import { Reading } from './reading';
+import { goesOn, Reading } from './reading';
 import { turns } from './turns';
 
 let tell: (event: EngineEvent) => void = () => {};
@@ -51,7 +51,7 @@ const protocol: EngineProtocol &
 
   ...dataLater(async () => {
     const { dataProtocol } = await import('./worker-data');
-    return dataProtocol(engine, reading, shown);
+    return dataProtocol(engine, reading, shown, (news) => tell({ kind: 'followed', news }));
   }),
 
   async bring(document, wanted) {
@@ -166,7 +166,7 @@ async function bringItems(document: Document, wanted: Range): Promise<Answer> {
   });
   if (!all.ok) return all;
   const { read, name, inference } = all.value;
-  const project = makeProject(name, read, inference);
+  const project = makeProject(name, read, inference, goesOn(document, all.value));
   const view = take(project, read.items, inference, wanted);
   const source = project.sources[0]?.id;
   if (source !== undefined) reading.remember(source, document, read.places ?? []);

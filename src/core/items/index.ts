@@ -21,6 +21,7 @@ export {
   type ImportDifference,
 } from './difference';
 export { type Bin, type Evidence, type Extreme, gatherEvidence } from './evidence';
+export { applyFeed, type FeedApplied, type FeedEvent, type Follow } from './feed';
 export type { Position } from './findings';
 export { misfits, type TypedItems } from './fit';
 export {
@@ -38,8 +39,11 @@ export {
   type Encoding,
   type ItemsRead,
   type ListPlace,
+  nextPage,
+  type Paging,
   type PathSteps,
   pathSteps,
+  proposePaging,
   type ReadPorts,
   type ReadTask,
   type ReadWatch,

@@ -67,11 +67,7 @@ export function itemKeys(items: readonly Item[], key: Key, source: string): Item
     return { at: positionKey, repeated: [], findings };
   }
   const field = fields.join(', ');
-  const [first = ''] = fields;
-  const read =
-    fields.length === 1
-      ? (item: Item) => keyOf(item, first)
-      : (item: Item) => keyOfSeveral(item, fields);
+  const read = keyReader(key);
   const seen = new Map<string, { readonly first: number; times: number }>();
   let repeat: { readonly key: string; readonly first: number; readonly second: number } | undefined;
   const repeated: string[] = [];
@@ -106,6 +102,14 @@ export function itemKeys(items: readonly Item[], key: Key, source: string): Item
   if (missingCount > 0)
     findings.push(itemFindings.keyMissing(source, field, missingAt, missingCount));
   return { at: (item) => keys[item] ?? positionKey(item), repeated, findings };
+}
+
+/** An item's key as one text; undefined where it has none. */
+export function keyReader(key: Key): (item: Item) => string | undefined {
+  const fields = keyFields(key);
+  const [first] = fields;
+  if (first === undefined) return () => undefined;
+  return fields.length === 1 ? (item) => keyOf(item, first) : (item) => keyOfSeveral(item, fields);
 }
 
 const positionKey = (item: number): string => `#${item + 1}`;

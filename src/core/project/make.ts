@@ -3,7 +3,7 @@ import type { Inference, Item, ItemsRead, SchemaRead, TypeFound } from '../items
 import { likelyTitle } from '../items';
 import type { List } from '../lists';
 import { draftRow, type Template } from '../templates';
-import { formatVersion, type ItemType, type Project, type Source } from './project';
+import { formatVersion, type ItemType, type Origin, type Project, type Source } from './project';
 
 /** A source with all that shows it: its types, the plainest template for each, a list. */
 export interface SourceDraft {
@@ -13,13 +13,17 @@ export interface SourceDraft {
   readonly list: List;
 }
 
+/** How an origin's items go on. */
+type GoesOn = Pick<Partial<Origin>, 'pages' | 'follow'>;
+
 /** A whole project for items that were just read. */
 export function makeProject(
   file: string,
   read: Omit<ItemsRead, 'findings'>,
   inference: Inference,
+  goesOn: GoesOn = {},
 ): Project {
-  const draft = draftSource(undefined, file, read, inference);
+  const draft = draftSource(undefined, file, read, inference, goesOn);
   return {
     yarncard: formatVersion,
     name: draft.source.name,
@@ -37,13 +41,20 @@ export function draftSource(
   file: string,
   read: Omit<ItemsRead, 'findings'>,
   inference: Inference,
+  { pages, follow }: GoesOn = {},
 ): SourceDraft {
   const name = nameOf(file, read.at);
   const id = freeId(slug(name), idsOf(project?.sources));
   const source: Source = {
     id,
     name,
-    from: { file, format: read.format, at: read.at },
+    from: {
+      file,
+      format: read.format,
+      at: read.at,
+      ...(pages !== undefined && { pages }),
+      ...(follow !== undefined && { follow }),
+    },
     key: inference.key ?? null,
     discriminator: inference.discriminator ?? null,
   };

@@ -1,4 +1,4 @@
-import type { Format, Key } from '../items';
+import type { Follow, Format, Key, Paging } from '../items';
 import type { List } from '../lists';
 import type { Picture } from '../pictures';
 import type { Template } from '../templates';
@@ -26,6 +26,9 @@ export interface Origin {
   readonly file: string;
   readonly format: Format;
   readonly at: string;
+  /** Of an address: that its answer is one page of several, and where the next is named. */
+  readonly pages?: Paging;
+  readonly follow?: Follow;
 }
 
 export interface ItemSet {

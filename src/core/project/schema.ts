@@ -105,6 +105,34 @@ const key = () =>
     Array.isArray(value) ? yup.array().of(words()).min(1).max(20) : words().nullable(),
   );
 
+const address = () =>
+  yup
+    .string()
+    .required()
+    .matches(/^https?:\/\//, '${path} must begin with https:// or http://');
+
+const follow = () =>
+  yup.lazy((value: unknown) => {
+    if (value === undefined) return yup.mixed().optional();
+    const isPushed = propertyOf(value, 'events') !== undefined;
+    return isPushed
+      ? yup.object({ events: address() })
+      : yup.object({ everySeconds: yup.number().required().min(1).max(86_400) }).required();
+  });
+
+const origin = () =>
+  yup
+    .object({
+      file: words(),
+      format: yup.string().required().oneOf(['json', 'ndjson', 'csv', 'sqlite', 'typed']),
+      at: words(),
+      pages: yup
+        .object({ next: yup.string().max(1_000), parameter: yup.string().max(200) })
+        .default(undefined),
+      follow: follow(),
+    })
+    .required();
+
 const binding = () =>
   yup.lazy((value: unknown) =>
     typeof value === 'string'
@@ -193,13 +221,7 @@ export const projectSchema = yup.object({
     yup.object({
       id: id(),
       name: words(),
-      from: yup
-        .object({
-          file: words(),
-          format: yup.string().required().oneOf(['json', 'ndjson', 'csv', 'sqlite', 'typed']),
-          at: words(),
-        })
-        .required(),
+      from: origin(),
       key: key(),
       discriminator: words().nullable(),
       sets: yup

@@ -5,6 +5,7 @@ import type { BroughtSource, Document } from '../../engine';
 import { handItem } from './at-hand';
 import { currentNow } from './current';
 import { make } from './editing';
+import { followSource } from './following';
 import { bring, documentName } from './opening';
 import { bringPictures, isPictureFile } from './picture-files';
 import { goWithin } from './route';
@@ -17,6 +18,12 @@ export async function arriveFiles(files: readonly File[]): Promise<void> {
   if (currentNow() !== undefined && (await isPictureFile(first))) await bringPictures(files);
   else await arrive({ file: first, name: first.name });
 }
+
+export const isAddress = (text: string): boolean => /^https?:\/\/\S+$/.test(text.trim());
+
+/** Words that were pasted or typed: items, or the address to fetch them from. */
+export const documentOf = (text: string, name: 'pasted' | 'typed'): Document =>
+  isAddress(text) ? { address: text.trim() } : { file: new Blob([text]), name };
 
 /**
  * Something was dropped, chosen or pasted. On the start page it is opened; with a project open,
@@ -44,6 +51,7 @@ function takeSource(
 ): void {
   if (make(edit) !== undefined) return;
   useSession.setState({ readFindings: findings });
+  if (draft.source.from.follow !== undefined) followSource(draft.source.id);
   goWithin({ station: 'data', source: draft.source.id, field: undefined, item: 0 });
 }
 

@@ -11,6 +11,7 @@ import {
 } from '../../keeping';
 import { handItem } from './at-hand';
 import { currentNow } from './current';
+import { followAll, followNothing } from './following';
 import { keepNow, keepWaiting } from './keep';
 import { go, useRoute } from './route';
 import { engine, noSession, onFirstRows, useSession, wantedRange } from './session';
@@ -63,6 +64,7 @@ async function bringNow(document: Document): Promise<void> {
   });
   await takeLock(id);
   await keepNow();
+  if ('address' in document) followAll();
 }
 
 /** Opens a project that this browser keeps, for the address that names it. */
@@ -136,6 +138,7 @@ export function atStart(): Promise<void> {
 /** Gives the project free for other tabs, unless this page is all that has it. */
 async function letGo(): Promise<void> {
   await keepWaiting();
+  followNothing();
   if (useSession.getState().keeping.kind === 'failed') return;
   lock?.release();
   stopFollowing();

@@ -3,6 +3,7 @@ import type { Finding } from '../../core/base';
 import type { History, Project } from '../../core/project';
 import type {
   Document,
+  FollowNews,
   ImportSummary,
   ItemAtHand,
   Range,
@@ -16,6 +17,16 @@ import { type EngineClient, startEngine } from '../../engine/client';
 export type Keeping =
   | { readonly kind: 'kept' | 'keeping' | 'looking' }
   | { readonly kind: 'failed'; readonly reason: string };
+
+/** How a source that is followed fares. */
+export interface Followed {
+  /** When something was heard last, as milliseconds. */
+  readonly heardAt: number | undefined;
+  readonly addedCount: number;
+  readonly changedCount: number;
+  readonly removedCount: number;
+  readonly trouble: Finding | undefined;
+}
 
 /** The one project that is open, as all screens see it. */
 export interface Session {
@@ -36,6 +47,8 @@ export interface Session {
   readonly arrived: Document | undefined;
   /** What the last import of a source changed. */
   readonly imported: { readonly source: string; readonly summary: ImportSummary } | undefined;
+  /** By source, those whose items keep coming. */
+  readonly followed: Readonly<Record<string, Followed>>;
   /** The address names a project that this browser does not have. */
   readonly isNowhere: boolean;
 }
@@ -53,6 +66,7 @@ export const noSession: Omit<Session, 'survey'> = {
   sets: {},
   arrived: undefined,
   imported: undefined,
+  followed: {},
   isNowhere: false,
 };
 
@@ -87,6 +101,9 @@ export function engine(): EngineClient {
           reading: reading && { ...reading, share: event.share },
         }));
         break;
+      case 'followed':
+        newsListener(event.news);
+        break;
       case 'survey':
         useSession.setState({ survey: event });
         break;
@@ -100,6 +117,13 @@ let firstListener: (project: Project, view: View) => void = () => {};
 /** Who takes the first rows while the rest is still being read. */
 export function onFirstRows(listener: (project: Project, view: View) => void): void {
   firstListener = listener;
+}
+
+let newsListener: (news: FollowNews) => void = () => {};
+
+/** Who takes what came for a source that is followed. */
+export function onNews(listener: (news: FollowNews) => void): void {
+  newsListener = listener;
 }
 
 let wanted: () => Range = () => ({ from: 0, to: 40 });

@@ -1,5 +1,5 @@
 import { type DragEvent, type ReactNode, useEffect, useState } from 'react';
-import { arrive, arriveFiles } from '../shared/arrivals';
+import { arrive, arriveFiles, documentOf } from '../shared/arrivals';
 
 const holdsFiles = (event: DragEvent): boolean => event.dataTransfer.types.includes('Files');
 
@@ -13,7 +13,7 @@ export function DropAnywhere({ children }: { readonly children: ReactNode }) {
       const files = [...(event.clipboardData?.files ?? [])];
       const text = event.clipboardData?.getData('text') ?? '';
       if (files.length > 0) void arriveFiles(files);
-      else if (text.trim() !== '') void arrive({ file: new Blob([text]), name: 'pasted' });
+      else if (text.trim() !== '') void arrive(documentOf(text, 'pasted'));
     };
     document.addEventListener('paste', onPaste);
     return () => document.removeEventListener('paste', onPaste);

@@ -5,6 +5,7 @@ import Trash2 from 'lucide-react/icons/trash-2';
 import { useState } from 'react';
 import { count } from '../../core/base';
 import { dropProject, type KeptProject, keptProjects } from '../../keeping';
+import { documentOf, isAddress } from '../shared/arrivals';
 import { Button } from '../shared/controls';
 import { FileButton } from '../shared/file-button';
 import { Mark } from '../shared/mark';
@@ -59,8 +60,7 @@ const example = '[{ "name": "Merino lace, undyed", "price": 14.5, "maker": { "to
 
 function Paste() {
   const [text, setText] = useState('');
-  const show = () =>
-    void bring({ file: new Blob([text.trim() === '' ? example : text]), name: 'typed' });
+  const show = () => void bring(documentOf(text.trim() === '' ? example : text, 'typed'));
   return (
     <div className="rounded-md border border-dashed border-ash bg-paper px-6 py-5">
       <div className="flex items-center pb-3">
@@ -75,7 +75,7 @@ function Paste() {
       <textarea
         aria-label="Items as text"
         className="block h-28 w-full resize-y rounded-md border border-rule bg-wool px-3 py-2 font-mono text-sm placeholder:text-ash"
-        placeholder={`… or paste or type here\n\n${example}`}
+        placeholder={`… or paste or type here, or an address to fetch from\n\n${example}`}
         spellCheck={false}
         value={text}
         onChange={(event) => setText(event.target.value)}
@@ -91,7 +91,7 @@ function Paste() {
         </span>
         <span className="ms-auto">
           <Button isMain onPress={show}>
-            Show as rows
+            {isAddress(text) ? 'Fetch' : 'Show as rows'}
           </Button>
         </span>
       </div>

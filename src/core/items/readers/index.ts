@@ -5,6 +5,7 @@
  */
 
 export { refusal } from './json';
+export { nextPage, type Paging, proposePaging } from './paging';
 export { type PathSteps, pathSteps } from './path';
 export { type ReadWatch, read } from './read';
 export type {

@@ -1,17 +1,18 @@
 /** Every change that a person can make to a project: one function an edit, grouped by what it changes. */
 import { rename } from './general';
+import { importAgain, typesGrow } from './import-again';
 import { arrangeAs, choose } from './lists';
 import { addPictures, removePicture, renamePicture } from './pictures';
 import {
   addSet,
   addSource,
-  importAgain,
   itemsChanged,
   mergeTypes,
   removeSet,
   removeSource,
   renameSource,
   replaceSource,
+  setGoesOn,
   setKey,
   splitTypes,
 } from './sources';
@@ -43,6 +44,8 @@ export const edits = {
   addSet,
   removeSet,
   importAgain,
+  typesGrow,
+  setGoesOn,
   splitTypes,
   mergeTypes,
   addField,

@@ -2,16 +2,23 @@ import { failed, freeId, ok } from '../../base';
 import type { Key, TypeFound } from '../../items';
 import type { Template } from '../../templates';
 import { type Field, fieldsOfAll, withComputedSettled } from '../../values';
-import { draftTemplate, itemTypes, type SourceDraft } from '../make';
+import { itemTypes, type SourceDraft } from '../make';
 import { type ItemType, type Origin, type Project, type Source, typesOf, withId } from '../project';
 import type { Edit } from './edit';
-import { mergedFields } from './merge-fields';
 
 /** The field or fields that tell a source's items apart; null: their position. */
 export function setKey(source: string, key: Key): Edit {
   const words =
     key === null ? 'No key' : `Key is ${typeof key === 'string' ? key : key.join(', ')}`;
   return editSource(words, source, (old) => ({ ...old, key }));
+}
+
+/** How the items of an address go on: page after page, and again and again. */
+export function setGoesOn(source: string, goesOn: Pick<Partial<Origin>, 'pages' | 'follow'>): Edit {
+  return editSource('Fetch otherwise', source, (old) => {
+    const { pages: _, follow: __, ...from } = old.from;
+    return { ...old, from: { ...from, ...goesOn } };
+  });
 }
 
 export function renameSource(source: string, wish: string): Edit {
@@ -92,54 +99,6 @@ export function removeSet(source: string, set: string): Edit {
     const left = sets.filter((each) => each.id !== set);
     return left.length === 0 ? rest : { ...rest, sets: left };
   });
-}
-
-export interface Imported {
-  readonly revision: number;
-  readonly from: Origin;
-  readonly found: readonly TypeFound[];
-}
-
-/** Items came again: what is known of the types grows with them, what a person decided stays. */
-export function importAgain(id: string, { revision, from, found }: Imported): Edit {
-  return {
-    name: `Import ${id} again`,
-    apply(project) {
-      const source = withId(project.sources, id);
-      if (source === undefined) return failed(`There is no source "${id}".`);
-      const sources = project.sources.map((each) =>
-        each.id === id ? { ...each, revision, from } : each,
-      );
-      const types = project.types.map((type) => {
-        if (type.source !== id) return type;
-        const now = found.find((each) => (each.value ?? null) === type.value);
-        return { ...type, fields: mergedFields(type, now?.fields ?? []) };
-      });
-      const known = new Set(typesOf(project, id).map((type) => type.value));
-      const fresh = found.filter((each) => !known.has(each.value ?? null));
-      return ok(withNewTypes({ ...project, sources, types }, source, fresh));
-    },
-  };
-}
-
-function withNewTypes(project: Project, source: Source, found: readonly TypeFound[]): Project {
-  if (found.length === 0) return project;
-  const types = itemTypes(project, source, found);
-  const taken = project.templates.map((template) => template.id);
-  const templates = types.map((type) => draftTemplate(type, [], taken));
-  return {
-    ...project,
-    types: [...project.types, ...types],
-    templates: [...project.templates, ...templates],
-    lists: project.lists.map((list) => {
-      if (list.source !== source.id) return list;
-      const added = types.map((type, at) => ({
-        type: type.id,
-        template: templates[at]?.id ?? null,
-      }));
-      return { ...list, choices: [...list.choices, ...added] };
-    }),
-  };
 }
 
 /** One type becomes several, told apart by a field; each gets the templates that the one had. */

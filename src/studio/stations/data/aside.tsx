@@ -3,7 +3,7 @@ import { count, grouped } from '../../../core/base';
 import { keyFields } from '../../../core/items';
 import { edits, type ItemType, ownSet } from '../../../core/project';
 import { fieldNamed } from '../../../core/values';
-import { addAsSource, arrive, showSet } from '../../shared/arrivals';
+import { addAsSource, arrive, documentOf, isAddress, showSet } from '../../shared/arrivals';
 import { Button, Heading, MenuButton } from '../../shared/controls';
 import type { Current } from '../../shared/current';
 import { make } from '../../shared/editing';
@@ -157,7 +157,6 @@ function Line({ words, about, isChosen, onPress }: LineProps) {
 function AddSource() {
   const [isOpen, setOpen] = useState(false);
   const [text, setText] = useState('');
-  const isAddress = /^https?:\/\/\S+$/.test(text.trim());
   if (!isOpen) {
     return (
       <button
@@ -172,8 +171,9 @@ function AddSource() {
   const add = () => {
     setOpen(false);
     setText('');
-    if (isAddress) void arrive({ address: text.trim() });
-    else void addAsSource({ file: new Blob([text]), name: 'typed' });
+    const document = documentOf(text, 'typed');
+    if ('address' in document) void arrive(document);
+    else void addAsSource(document);
   };
   return (
     <div className="pb-2">
@@ -193,7 +193,7 @@ function AddSource() {
       />
       <span className="flex gap-1.5">
         <Button isMain isDisabled={text.trim() === ''} onPress={add}>
-          {isAddress ? 'Fetch' : 'Add'}
+          {isAddress(text) ? 'Fetch' : 'Add'}
         </Button>
         <Button onPress={() => setOpen(false)}>Leave</Button>
       </span>

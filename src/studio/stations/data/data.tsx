@@ -5,6 +5,7 @@ import { useRoute } from '../../shared/route';
 import { useSession } from '../../shared/session';
 import { Aside } from './aside';
 import { FieldDetail } from './field-detail';
+import { FollowLine } from './follow-line';
 import { ImportSummary } from './import-summary';
 import { ItemTable } from './item-table';
 import { PicturesPanel } from './pictures-panel';
@@ -31,7 +32,10 @@ export default function Data() {
         <PicturesPanel project={current.project} />
       ) : (
         <div className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)_auto]">
-          {imported?.source === source.id ? <ImportSummary summary={imported.summary} /> : <span />}
+          <div>
+            <FollowLine source={source} />
+            {imported?.source === source.id && <ImportSummary summary={imported.summary} />}
+          </div>
           <ItemTable key={source.id} {...{ source, types, onLook, isTyped, set }} look={slow} />
           <FieldDetail
             source={source}

@@ -1,8 +1,6 @@
 import { count } from '../../../core/base';
 import { edits } from '../../../core/project';
 import type { TableLook } from '../../../engine';
-import { importInto } from '../../shared/arrivals';
-import { Button } from '../../shared/controls';
 import type { Current } from '../../shared/current';
 import { make } from '../../shared/editing';
 import { useSession } from '../../shared/session';
@@ -20,7 +18,7 @@ interface SourceLineProps {
 export function SourceLine({ current, look, onLook }: SourceLineProps) {
   const { source } = current;
   const itemCount = useSession((session) => session.view?.itemCount ?? 0);
-  const isAddress = /^https?:/.test(source.from.file);
+
   return (
     <div className="col-span-2 flex min-h-10 flex-wrap items-center gap-x-2 gap-y-1 border-b border-rule px-3 py-1">
       <h1 className="sr-only">{source.name}</h1>
@@ -46,15 +44,6 @@ export function SourceLine({ current, look, onLook }: SourceLineProps) {
         onChange={(event) => onLook({ ...look, filter: event.target.value })}
       />
       <span className="ms-auto flex gap-1.5">
-        {isAddress && (
-          <Button
-            onPress={() =>
-              void importInto(source.id, { address: source.from.file, at: source.from.at })
-            }
-          >
-            Fetch again
-          </Button>
-        )}
         <MakeMenu current={current} />
       </span>
     </div>
