@@ -61,9 +61,9 @@ test('a date is read by a pattern that is tried on the real values; a slip is sa
   await expect.poll(() => rowsOf(page, 1)).toEqual([['Ousby, 2026-03-24']]);
   const renamed = page.getByRole('region', { name: 'Field sent on' });
   await renamed.getByRole('button', { name: 'Leave out' }).click();
-  const uses = page.getByRole('dialog', { name: 'What reads the field' });
-  await expect(uses).toContainText('`${to}, ${item["sent on"]}`');
-  await uses.getByRole('button', { name: 'Leave it out' }).click();
+  const uses = page.getByRole('region', { name: 'What this would change' });
+  await expect(uses).toContainText('Leave sent on out would leave 1 place wrong');
+  await uses.getByRole('button', { name: 'Do it', exact: true }).click();
   await expect(page.getByRole('button', { name: /^\d+ findings?$/ })).toBeVisible();
   await page.getByRole('button', { name: /Undo: Leave sent on out/ }).click();
   await expect.poll(() => rowsOf(page, 1)).toEqual([['Ousby, 2026-03-24']]);

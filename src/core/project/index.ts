@@ -3,6 +3,7 @@
  * that undoes them. The items are not in it; whoever holds both passes both.
  */
 export { type Edit, edits, type FieldPlace, freePartId } from './edits';
+export { foresee, withMends } from './foresee';
 export { type History, makeEdit, redo, startHistory, undo } from './history';
 export { looksLikeProject } from './looks-like';
 export {

@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import type { Finding } from '../../core/base';
-import type { History, Project } from '../../core/project';
+import type { Edit, History, Project } from '../../core/project';
 import type {
   Document,
   FollowNews,
@@ -28,6 +28,13 @@ export interface Followed {
   readonly trouble: Finding | undefined;
 }
 
+export interface Foreseen {
+  readonly edit: Edit;
+  readonly findings: readonly Finding[];
+  /** What comes after the edit. */
+  readonly done: () => void;
+}
+
 /** The one project that is open, as all screens see it. */
 export interface Session {
   readonly id: string | undefined;
@@ -47,6 +54,8 @@ export interface Session {
   readonly arrived: Document | undefined;
   /** What the last import of a source changed. */
   readonly imported: { readonly source: string; readonly summary: ImportSummary } | undefined;
+  /** An edit that would make something wrong: whether it is made is asked. */
+  readonly foreseen: Foreseen | undefined;
   /** By source, those whose items keep coming. */
   readonly followed: Readonly<Record<string, Followed>>;
   /** The address names a project that this browser does not have. */
@@ -66,6 +75,7 @@ export const noSession: Omit<Session, 'survey'> = {
   sets: {},
   arrived: undefined,
   imported: undefined,
+  foreseen: undefined,
   followed: {},
   isNowhere: false,
 };

@@ -6,6 +6,7 @@ import { go, type StationName } from '../shared/route';
 import { engine, useSession, wantedRange } from '../shared/session';
 import { Arrival } from './arrival';
 import { Bar } from './bar';
+import { Foreseen } from './foreseen';
 import { ItemBar } from './item-bar';
 import { Rail } from './rail';
 import { stations } from './stations';
@@ -24,6 +25,7 @@ export function Workbench({ station: name }: { readonly station: StationName }) 
       <Bar />
       <div className="col-span-2">
         <Arrival />
+        <Foreseen />
       </div>
       <Rail current={station.name} />
       <div className="flex min-w-0">

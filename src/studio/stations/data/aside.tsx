@@ -8,6 +8,7 @@ import { Button, Heading, MenuButton } from '../../shared/controls';
 import type { Current } from '../../shared/current';
 import { make } from '../../shared/editing';
 import { FileButton } from '../../shared/file-button';
+import { makeForeseen } from '../../shared/foreseeing';
 import { goWithin, useRoute } from '../../shared/route';
 import { engine, useSession } from '../../shared/session';
 import { NewComputed } from './expression-field';
@@ -212,7 +213,7 @@ function ToldApart({ current }: { readonly current: Current }) {
             told apart by <b className="text-ink">{source.discriminator}</b>
           </p>
         )}
-        <Button onPress={() => make(edits.mergeTypes(source.id))}>Merge into one</Button>
+        <Button onPress={() => makeForeseen(edits.mergeTypes(source.id))}>Merge into one</Button>
       </>
     );
   }
@@ -248,7 +249,7 @@ async function splitBy(source: string, field: string): Promise<void> {
     });
     return;
   }
-  make(edits.splitTypes(source, field, found));
+  makeForeseen(edits.splitTypes(source, field, found));
 }
 
 /** The fields that tell items apart: one, several, or none. */

@@ -8,16 +8,16 @@ import {
   type Source,
   usesOfField,
 } from '../../../core/project';
-import { fieldAtPath, type ScalarName, scalarNames, typeInWords } from '../../../core/values';
+import { fieldAtPath, scalarNames, typeInWords } from '../../../core/values';
 import { Button, ChoiceChips, MenuButton, Row } from '../../shared/controls';
 import { make } from '../../shared/editing';
+import { makeForeseen } from '../../shared/foreseeing';
 import { goWithin } from '../../shared/route';
 import { useProject } from '../../shared/session';
 import { TypeMark } from '../../shared/typed';
 import { DecodingPanel } from './decoding-panel';
 import { EvidenceWords } from './evidence-words';
 import { ExpressionField } from './expression-field';
-import { LeaveOut } from './leave-out';
 import { Renamed } from './renamed';
 import { useEvidence } from './use-evidence';
 
@@ -108,7 +108,7 @@ function Known({ project, source, owners, chosen, onType }: KnownProps) {
             entries={scalarNames.map((each) => ({
               words: each,
               isChosen: each === field.type,
-              onChoose: () => retyped(place, each),
+              onChoose: () => makeForeseen(edits.retypeField(place, each)),
             }))}
           />
         )}
@@ -119,13 +119,15 @@ function Known({ project, source, owners, chosen, onType }: KnownProps) {
         )}
         <Uses uses={uses} />
         <span className="ms-auto flex gap-1.5">
-          <LeaveOut
-            uses={uses.map(inWords)}
-            onLeaveOut={() => {
-              if (make(edits.removeField(place)) === undefined)
-                goWithin({ field: undefined }, 'replace');
-            }}
-          />
+          <Button
+            onPress={() =>
+              makeForeseen(edits.removeField(place), () =>
+                goWithin({ field: undefined }, 'replace'),
+              )
+            }
+          >
+            Leave out
+          </Button>
           <button
             type="button"
             className="text-sm text-ash underline"
@@ -184,10 +186,6 @@ function renamed(place: Place, words: string): string | undefined {
   if (why === undefined)
     goWithin({ field: [...place.path.slice(0, -1), words.trim()].join('.') }, 'replace');
   return why;
-}
-
-function retyped(place: Place, type: ScalarName): void {
-  make(edits.retypeField(place, type));
 }
 
 /** What reads the field: pressed, each leads to its place. */
