@@ -62,7 +62,7 @@ test('a date is read by a pattern that is tried on the real values; a slip is sa
   const renamed = page.getByRole('region', { name: 'Field sent on' });
   await renamed.getByRole('button', { name: 'Leave out' }).click();
   const uses = page.getByRole('region', { name: 'What this would change' });
-  await expect(uses).toContainText('Leave sent on out would leave 1 place wrong');
+  await expect(uses).toContainText('would make 1 place wrong');
   await uses.getByRole('button', { name: 'Do it', exact: true }).click();
   await expect(page.getByRole('button', { name: /^\d+ findings?$/ })).toBeVisible();
   await page.getByRole('button', { name: /Undo: Leave sent on out/ }).click();

@@ -102,7 +102,14 @@ export function* gatherEvidence(
       largest = { at, extreme: { value, item: position } };
   }
   const all = measures.subarray(0, measured);
-  const numbers = isOfNumbers ? countNumbers(all.sort()) : noNumbers;
+  const span = (largest?.at ?? 0) - (smallest?.at ?? 0);
+  // Whole numbers close together are counted where they stand; sorting takes five times as long.
+  const isDense = isWhole && span <= 4 * items.length;
+  const numbers = !isOfNumbers
+    ? noNumbers
+    : isDense
+      ? countDense(all, smallest?.at ?? 0, span)
+      : countNumbers(all.sort());
   return {
     itemCount,
     presentCount,
@@ -164,6 +171,22 @@ interface NumbersCounted {
 }
 
 const noNumbers: NumbersCounted = { distinctCount: 0, repeated: [] };
+
+function countDense(numbers: Float64Array, smallest: number, span: number): NumbersCounted {
+  const counts = new Uint32Array(span + 1);
+  for (let at = 0; at < numbers.length; at += 1) {
+    const place = (numbers[at] ?? 0) - smallest;
+    counts[place] = (counts[place] ?? 0) + 1;
+  }
+  const repeated: { value: number; count: number }[] = [];
+  let distinctCount = 0;
+  for (let place = 0; place < counts.length; place += 1) {
+    const count = counts[place] ?? 0;
+    if (count > 0) distinctCount += 1;
+    if (count > 1) repeated.push({ value: smallest + place, count });
+  }
+  return { distinctCount, repeated };
+}
 
 function countNumbers(sorted: Float64Array): NumbersCounted {
   const repeated: { value: number; count: number }[] = [];

@@ -23,7 +23,7 @@ export function Foreseen() {
       className="col-span-2 border-b border-weld bg-paper px-3 py-2"
     >
       <p>
-        <b>{edit.name}</b> would leave {count(findings.length, 'place')} wrong. One step takes it
+        <b>“{edit.name}”</b> would make {count(findings.length, 'place')} wrong. One step takes it
         back.
       </p>
       <ul className="max-h-40 overflow-auto py-1 text-sm">

@@ -14,6 +14,23 @@ interface Asked {
   readonly field: Field | undefined;
 }
 
+const sampledMs = 2_000;
+
+/** How much came for a source that is followed, looked at now and then: counting takes a walk through all. */
+function useCameSoFar(source: string): number {
+  const [soFar, setSoFar] = useState(0);
+  const isFollowed = useSession(({ followed }) => followed[source] !== undefined);
+  useEffect(() => {
+    if (!isFollowed) return;
+    const timer = setInterval(() => {
+      const now = useSession.getState().followed[source];
+      if (now !== undefined) setSoFar(now.addedCount + now.changedCount + now.removedCount);
+    }, sampledMs);
+    return () => clearInterval(timer);
+  }, [source, isFollowed]);
+  return soFar;
+}
+
 /** What is known of a field over all items; undefined until it is. What is not in sight is not asked for. */
 export function useEvidence(
   { source, type, path, field }: Asked,
@@ -21,8 +38,10 @@ export function useEvidence(
 ): Evidence | undefined {
   const sets = useSession((session) => session.sets);
   const isReading = useSession((session) => session.reading !== undefined);
+  const cameSoFar = useCameSoFar(source.id);
   const id = JSON.stringify([
     source.id,
+    cameSoFar,
     source.revision,
     source.discriminator,
     sets[source.id],
