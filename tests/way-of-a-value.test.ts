@@ -40,7 +40,7 @@ test('from a document to an entry of the list', async () => {
   expect(compileFor(project, template).texts(item)).toEqual(['Merino lace']);
   expect(partHeight(template.row)).toBe(20 + 10 + 10);
 
-  const engine = new Engine({ pause: async () => {} });
+  const engine = new Engine({ pause: async () => {}, now: () => '2026-03-02T10:00:00Z' });
   engine.hold('skeins', read.items);
   const view = engine.update(project, { from: 0, to: 10 });
   expect(view.entries).toEqual([

@@ -20,7 +20,7 @@ export async function check(file: string, options: CheckOptions): Promise<void> 
   const read = await readProject(new TextDecoder().decode(bytes), name);
   if (!read.ok) refuse(read.error);
   const { project, items } = read.value;
-  const engine = new Engine({ pause: async () => {} });
+  const engine = new Engine({ pause: async () => {}, now: () => new Date().toISOString() });
   engine.holdFile(project, items);
   const others =
     options.items === undefined ? [] : await putIn(engine, read.value.project, options);

@@ -17,7 +17,7 @@ export async function resolve(file: string, options: ResolveOptions): Promise<vo
   const read = await readProject(new TextDecoder().decode(bytes), name);
   if (!read.ok) refuse(read.error);
   const { project, items, findings } = read.value;
-  const engine = new Engine({ pause: async () => {} });
+  const engine = new Engine({ pause: async () => {}, now: () => new Date().toISOString() });
   engine.holdFile(project, items);
   report(findings);
   const lists = options.list === undefined ? project.lists : [listNamed(project, options.list)];

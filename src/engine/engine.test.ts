@@ -18,7 +18,7 @@ import { Engine } from './engine';
 
 const everything = { from: 0, to: 1_000_000 };
 const engineWith = (project: Project, items: readonly Item[]): Engine => {
-  const engine = new Engine({ pause: async () => {} });
+  const engine = new Engine({ pause: async () => {}, now: () => '2026-03-02T10:00:00Z' });
   for (const source of project.sources) engine.hold(source.id, items);
   return engine;
 };
@@ -139,6 +139,7 @@ describe('a list of real items', () => {
     let engine: Engine | undefined;
     let isFirst = true;
     engine = new Engine({
+      now: () => '2026-03-02T10:00:00Z',
       pause: async () => {
         if (isFirst) engine?.update(project, everything);
         isFirst = false;
@@ -256,7 +257,7 @@ test('inserted items give what all items anew would give', () => {
       const at = Math.min(place, before.length);
       const project = projectOf([...before, ...added]);
       const unique = atOnce(infer(before, 'x')).unique;
-      const engine = new Engine({ pause: async () => {} });
+      const engine = new Engine({ pause: async () => {}, now: () => '2026-03-02T10:00:00Z' });
       for (const source of project.sources) engine.hold(source.id, before, unique);
       engine.update(project, everything);
       for (const source of project.sources) engine.insertInto(source.id, at, added);

@@ -21,7 +21,7 @@ import {
   withId,
 } from '../core/project';
 import type { CompiledTemplate } from '../core/templates';
-import { explain, fieldNamed, plainText } from '../core/values';
+import { explain, fieldNamed, plainText, type RowContext } from '../core/values';
 import { HeldSource } from './held-source';
 import { missingPictures } from './missing-pictures';
 import type { ItemAtHand, Range, Survey, Trace, View } from './protocol';
@@ -31,6 +31,8 @@ import { holdsWords } from './table';
 export interface EnginePorts {
   /** Lets others have their turn. */
   pause(): Promise<void>;
+  /** The time, as ISO 8601 with a zone. */
+  now(): string;
 }
 
 const noKeys = itemKeys([], null, '');
@@ -55,6 +57,8 @@ export class Engine {
   private choiceCounts: readonly number[] = [];
   private listId: string | undefined;
   private version = 0;
+  /** One time for all rows. */
+  private nowAtVersion = '';
   /** By source, made once for a version: lookups run over all items. */
   private readonly finders = new Map<string, Finder>();
 
@@ -147,7 +151,7 @@ export class Engine {
     ) {
       const item = items[entry] ?? 0;
       const plan = plans[entry] ?? 0;
-      const texts = this.templates[plan]?.texts(held[item] ?? {}) ?? [];
+      const texts = this.templates[plan]?.texts(held[item] ?? {}, this.contextAt(entry)) ?? [];
       entries.push({ kind: 'row', key: keys.at(item), item, plan, texts });
     }
     return entries;
@@ -163,7 +167,7 @@ export class Engine {
       key: this.keys().at(item),
       item,
       plan: 0,
-      texts: compiled.texts(held[item] ?? {}),
+      texts: compiled.texts(held[item] ?? {}, this.contextOf(item)),
     }));
   }
 
@@ -177,7 +181,8 @@ export class Engine {
     const titled = this.templates.find(({ template }) => template.type === type);
     const label = titled?.slots.findIndex((slot) => slot.property === 'text') ?? -1;
     const title =
-      (label < 0 ? undefined : titled?.slots[label]?.text(value)) ?? this.keys().at(item);
+      (label < 0 ? undefined : titled?.slots[label]?.text(value, this.contextOf(item))) ??
+      this.keys().at(item);
     return { item, entry: this.arranged.items.indexOf(item), value, type, title };
   }
 
@@ -202,13 +207,14 @@ export class Engine {
     );
     const value = this.shownItems()[item];
     if (slot === undefined || value === undefined) return undefined;
-    const text = slot.text(value);
+    const context = this.contextOf(item);
+    const text = slot.text(value, context);
     const checked = slot.expression?.checked;
     if (checked === undefined) {
       const missing = slot.expression?.findings[0]?.message;
       return { steps: [], text, standIn: false, missing };
     }
-    const { steps, missing } = explain(checked, value);
+    const { steps, missing } = explain(checked, value, context);
     const why = missing === undefined ? undefined : (this.undecoded(steps, item) ?? missing);
     return { steps, text, standIn: missing !== undefined && text !== undefined, missing: why };
   }
@@ -250,7 +256,13 @@ export class Engine {
     const pictures = pictureFinder(this.project?.pictures ?? []);
     const isAtHand = (name: string) => isAddress(name) || pictures.has(name);
     const items = this.shownItems();
-    const templates = yield* surveyTemplates(this.templates, this.arranged, items, isAtHand);
+    const templates = yield* surveyTemplates(
+      this.templates,
+      this.arranged,
+      items,
+      (entry) => this.contextAt(entry),
+      isAtHand,
+    );
     const source = this.source();
     const misfits =
       source === undefined || this.project === undefined
@@ -332,9 +344,20 @@ export class Engine {
       : this.held(id).shown().finder(project, source);
   }
 
+  /** What stands around the item of an entry. */
+  private contextAt(index: number): RowContext {
+    return { index, count: this.arranged.items.length, now: this.nowAtVersion };
+  }
+
+  private contextOf(item: number): RowContext {
+    const entry = this.arranged.items.indexOf(item);
+    return entry < 0 ? { now: this.nowAtVersion } : this.contextAt(entry);
+  }
+
   /** Items or project are others now. */
   private changed(): void {
     this.version += 1;
+    this.nowAtVersion = this.ports.now();
     this.finders.clear();
   }
 

@@ -2,6 +2,7 @@ import type { Turns } from '../core/base';
 import type { Item } from '../core/items';
 import type { Arranged } from '../core/lists';
 import type { CompiledTemplate } from '../core/templates';
+import type { RowContext } from '../core/values';
 import type { TemplateSurvey, UnknownPicture } from './protocol';
 
 const entriesATurn = 2_000;
@@ -29,6 +30,7 @@ export function* surveyTemplates(
   templates: readonly CompiledTemplate[],
   arranged: Arranged,
   items: readonly Item[],
+  contextAt: (entry: number) => RowContext,
   hasPicture: (name: string) => boolean,
 ): Turns<readonly TemplateSurvey[]> {
   const counts = templates.map(emptyCount);
@@ -41,7 +43,7 @@ export function* surveyTemplates(
     const count = counts[plan];
     const template = templates[plan];
     if (count === undefined || template === undefined) continue;
-    const texts = template.texts(items[item] ?? {});
+    const texts = template.texts(items[item] ?? {}, contextAt(entry));
     add(count, item, texts, titleSlots[plan] ?? -1);
     addUnknown(count, item, texts, hasPicture);
     if (entry % entriesATurn === entriesATurn - 1) yield entry / arranged.items.length;

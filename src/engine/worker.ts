@@ -25,7 +25,7 @@ import { turns } from './turns';
 
 let tell: (event: EngineEvent) => void = () => {};
 const reading = new Reading((share) => tellProgress(share));
-const engine = new Engine({ pause: () => turns().pause() });
+const engine = new Engine({ pause: () => turns().pause(), now: () => new Date().toISOString() });
 
 /** Rows of a document that was dropped do not wait for the database. */
 const keeping = () => import('../keeping');

@@ -18,7 +18,7 @@ async function hold(): Promise<{ readonly engine: Engine; readonly text: number 
   if (!done.ok) throw new Error(done.error.message);
   const inference = atOnce(infer(done.value.items, 'stock', done.value.gathered));
   const project = makeProject('stock.json', done.value, inference);
-  const engine = new Engine({ pause });
+  const engine = new Engine({ pause, now: () => '2026-03-02T10:00:00Z' });
   engine.hold(project.sources[0]?.id ?? '', done.value.items, inference.unique);
   engine.update(project, { from: 0, to: 40 });
   engine.surveyNow();

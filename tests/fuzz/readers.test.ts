@@ -83,7 +83,7 @@ describe('a project file, damaged', () => {
         continue;
       }
       openCount += 1;
-      const engine = new Engine({ pause: async () => {} });
+      const engine = new Engine({ pause: async () => {}, now: () => '2026-03-02T10:00:00Z' });
       engine.holdFile(done.value.project, done.value.items);
       for (const list of done.value.project.lists)
         engine.update(done.value.project, { from: 0, to: 1_000 }, list.id);

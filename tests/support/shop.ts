@@ -16,7 +16,7 @@ export const shop: readonly Item[] = [
 export function openShop(items: readonly Item[] = shop) {
   const inference = atOnce(infer(items, 'stock'));
   let project = makeProject('stock.json', { format: 'json', at: '$[*]', items }, inference);
-  const engine = new Engine({ pause: quiet });
+  const engine = new Engine({ pause: quiet, now: () => '2026-03-02T10:00:00Z' });
   engine.hold('stock', items);
   engine.update(project, everything);
   return {

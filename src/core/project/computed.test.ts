@@ -74,15 +74,32 @@ describe('a computed property', () => {
     });
   });
 
-  test('cannot be retyped or decoded, and reads nothing that comes after it', () => {
+  test('cannot be retyped or decoded', () => {
     const why = (edit: Edit) => {
       const made = edit.apply(computed);
       return made.ok ? '' : made.error;
     };
     expect(why(edits.retypeField({ type: 'stock', path: ['weight'] }, 'date'))).toMatch(/computed/);
     expect(why(edits.addComputed('stock', 'name', 'id'))).toMatch(/already/);
+  });
+
+  test('reads others in whatever order they stand', () => {
     const early = edited(computed, edits.compute({ type: 'stock', path: ['weight'] }, 'town'));
-    expect(brokenReferences(early).length).toBeGreaterThan(0);
+    expect(brokenReferences(early)).toEqual([]);
+    expect(fieldNamed(type(early).fields, 'weight')).toMatchObject({ type: 'text' });
+    expect(shaped(early)[0]?.['weight']).toBe('Ousby');
+  });
+
+  test('that reads itself round in a circle is said with the whole circle, and has no value', () => {
+    const round = edited(computed, edits.compute({ type: 'stock', path: ['weight'] }, 'words'));
+    expect(brokenReferences(round)).toMatchObject([
+      { code: 'computed-circle', place: { in: 'items', source: 'stock', field: 'weight' } },
+    ]);
+    expect(brokenReferences(round)[0]?.message).toContain('weight → words → weight');
+    expect(shaped(round)[0]).toMatchObject({ town: 'Ousby' });
+    expect(shaped(round)[0]?.['words']).toBeUndefined();
+    const itself = edited(computed, edits.compute({ type: 'stock', path: ['town'] }, 'town'));
+    expect(brokenReferences(itself)[0]?.message).toContain('town → town');
   });
 
   test('stays when the items come again, and is none of what the items hold', () => {

@@ -34,6 +34,22 @@ export const projectFindings = {
       'Correct it there, or take an earlier version of the file.',
     ),
 
+  computedCircle: (
+    { name, source }: { name: string; source: string },
+    circle: readonly string[],
+  ) => {
+    const [first = ''] = circle;
+    return {
+      ...error(
+        'computed-circle',
+        '',
+        `${name}: ${[...circle, first].join(' → ')} read each other round in a circle, so none has a value.`,
+        'Have one of them read something else.',
+      ),
+      place: { in: 'items', source, field: first },
+    } as const;
+  },
+
   itemsMissing: (source: string) =>
     ({
       ...error(

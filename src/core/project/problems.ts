@@ -1,7 +1,14 @@
 import type { Finding, JsonRecord } from '../base';
 import { pictureFindings } from '../pictures';
 import { type CompiledTemplate, compileTemplate, type Template } from '../templates';
-import { fieldsOfAll, makeExpression, type Others, type Value } from '../values';
+import {
+  computedOrder,
+  fieldsBeside,
+  fieldsOfAll,
+  makeExpression,
+  type Others,
+  type Value,
+} from '../values';
 import { projectFindings } from './findings';
 import { type ItemType, type Project, typesOf, withId } from './project';
 
@@ -52,15 +59,20 @@ export function brokenReferences(project: Project): Finding[] {
 
 /** What is wrong with the expressions of computed properties. */
 function brokenComputed(type: ItemType): Finding[] {
-  return type.fields.flatMap(({ name, expr }, at) =>
-    expr === undefined
+  const { circles } = computedOrder(type.fields);
+  const inCircle = new Set(circles.flat());
+  const wrong = type.fields.flatMap(({ name, expr }) =>
+    expr === undefined || inCircle.has(name)
       ? []
-      : makeExpression(expr, type.fields.slice(0, at)).findings.map((finding) => ({
-          ...finding,
-          place: { in: 'items' as const, source: type.source, field: name },
-          message: `${type.name}, ${name}: ${finding.message}`,
-        })),
+      : makeExpression(expr, fieldsBeside(type.fields, name), 'property').findings.map(
+          (finding) => ({
+            ...finding,
+            place: { in: 'items' as const, source: type.source, field: name },
+            message: `${type.name}, ${name}: ${finding.message}`,
+          }),
+        ),
   );
+  return [...wrong, ...circles.map((names) => projectFindings.computedCircle(type, names))];
 }
 
 function brokenChoice(

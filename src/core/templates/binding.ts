@@ -1,5 +1,12 @@
 import type { JsonRecord } from '../base';
-import { type Expression, type Field, makeExpression, type Others, plainText } from '../values';
+import {
+  type Expression,
+  type Field,
+  makeExpression,
+  type Others,
+  plainText,
+  type RowContext,
+} from '../values';
 
 /** What feeds a property of a part: fixed words, or an expression with words for a missing value. */
 export type Binding = string | { readonly expr: string; readonly else?: string };
@@ -7,7 +14,7 @@ export type Binding = string | { readonly expr: string; readonly else?: string }
 export interface BoundText {
   readonly expression: Expression | undefined;
   /** The finished words for an item; undefined: there is no value and no stand-in. */
-  text(item: JsonRecord): string | undefined;
+  text(item: JsonRecord, context?: RowContext): string | undefined;
 }
 
 /** A binding made ready for items with these fields. A faulty expression gives no text at all. */
@@ -17,5 +24,8 @@ export function bindText(binding: Binding, fields: readonly Field[], others: Oth
   const { evaluate } = expression;
   const standIn = binding.else;
   if (evaluate === undefined) return { expression, text: () => undefined };
-  return { expression, text: (item) => plainText(evaluate(item)) ?? standIn };
+  return {
+    expression,
+    text: (item, context) => plainText(evaluate(item, context)) ?? standIn,
+  };
 }

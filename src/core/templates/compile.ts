@@ -1,5 +1,5 @@
 import type { Finding, JsonRecord } from '../base';
-import { type Field, noOthers, type Others } from '../values';
+import { type Field, noOthers, type Others, type RowContext } from '../values';
 import { type BoundText, bindText } from './binding';
 import { type Slot, slotsOf, type Template } from './template';
 
@@ -10,7 +10,7 @@ export interface CompiledTemplate {
   readonly slots: readonly BoundSlot[];
   readonly findings: readonly Finding[];
   /** The finished words of all slots, in their order. */
-  texts(item: JsonRecord): (string | undefined)[];
+  texts(item: JsonRecord, context?: RowContext): (string | undefined)[];
 }
 
 /** A template made ready for items with these fields; what is wrong with it comes as findings. */
@@ -33,9 +33,9 @@ export function compileTemplate(
     template,
     slots,
     findings,
-    texts(item) {
+    texts(item, context) {
       const texts = new Array<string | undefined>(slots.length);
-      for (let i = 0; i < slots.length; i += 1) texts[i] = slots[i]?.text(item);
+      for (let i = 0; i < slots.length; i += 1) texts[i] = slots[i]?.text(item, context);
       return texts;
     },
   };

@@ -1,5 +1,7 @@
 import type { Finding } from '../base';
-import { type Checked, check, showableFinding } from './check/check';
+import { check } from './check/check';
+import type { Checked } from './check/checked';
+import { showableFinding } from './check/showable';
 import { compile, type Evaluate } from './compile/compile';
 import { noOthers, type Others } from './others';
 import { readExpression } from './syntax/read';
@@ -16,18 +18,24 @@ export interface Expression {
   readonly evaluate: Evaluate | undefined;
 }
 
-/** `use` text: the value must be able to stand on a label. */
+/**
+ * What an expression is for. `text`: its value must be able to stand on a label; `property`: it
+ * belongs to the item, wherever that stands.
+ */
+export type Use = 'any' | 'text' | 'property';
+
 export function makeExpression(
   text: string,
   fields: readonly Field[],
-  use: 'any' | 'text' = 'any',
+  use: Use = 'any',
   others: Others = noOthers,
 ): Expression {
   const read = readExpression(text);
   if (!read.ok)
     return { text, findings: [read.error], paths: [], checked: undefined, evaluate: undefined };
   const paths = pathsUsed(read.value);
-  const { checked, findings } = check(read.value, fields, others);
+  const world = { fields, others, hasPlace: use !== 'property' };
+  const { checked, findings } = check(read.value, text, world);
   const unshowable = checked !== undefined && use === 'text' ? showableFinding(checked) : undefined;
   if (checked === undefined || unshowable !== undefined) {
     const all = unshowable === undefined ? findings : [unshowable];

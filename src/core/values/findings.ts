@@ -1,4 +1,5 @@
 import type { Finding, Mend } from '../base';
+import type { FunctionEntry } from './functions';
 
 /** A stretch of an expression's text: offsets in UTF-16 units, `to` exclusive. */
 export interface Span {
@@ -49,8 +50,8 @@ export const valueFindings = {
       'Check quotes, brackets and dots.',
     ),
 
-  notInLanguage: (span: Span, what: string, instead: string) =>
-    error('expression-not-in-language', span, `${what} cannot be used here.`, instead),
+  notInLanguage: (span: Span, what: string, instead: string, mend?: Mend) =>
+    error('expression-not-in-language', span, `${what} cannot be used here.`, instead, mend),
 
   unknownName: (span: Span, name: string, near: string | undefined, known: string) =>
     error(
@@ -98,13 +99,158 @@ export const valueFindings = {
       { label: `Use ${what}`, from: span.from - 1, to: span.to, text: '' },
     ),
 
-  notShowable: (span: Span, what: string, type: string, steps: readonly string[]) =>
+  notShowable: (
+    span: Span,
+    what: string,
+    type: string,
+    steps: readonly string[],
+    mend: Mend | undefined,
+  ) =>
     error(
       'not-showable',
       span,
-      `${what} is a ${type}, which has no text of its own.`,
+      `${what} is ${type}, which has no text of its own.`,
       steps.length === 0
-        ? 'Choose another value.'
+        ? 'Choose another value, or join, count or sum what is in it.'
         : `Choose a value inside it: ${steps.join(', ')}.`,
+      mend,
+    ),
+
+  methodUncalled: (span: Span, name: string) =>
+    error('method-uncalled', span, `${name} is a method, which is called.`, `Write ${name}(…).`, {
+      label: `Write ${name}()`,
+      from: span.to,
+      to: span.to,
+      text: '()',
+    }),
+
+  intoList: (span: Span, what: string, isOfRecords: boolean, name: string) =>
+    error(
+      'step-into-list',
+      span,
+      `${what} is a list, so there is nothing called "${name}" in it.`,
+      isOfRecords
+        ? `Of one: ${what}[0].${name}. Of all: ${what}.map(x => x.${name}), or sum(${what}, x => x.${name}).`
+        : `Of one: ${what}[0]. How many: ${what}.length.`,
+      isOfRecords
+        ? {
+            label: 'Take the first',
+            from: span.from - 1,
+            to: span.from - 1,
+            text: '[0]',
+          }
+        : undefined,
+    ),
+
+  stepComputed: (span: Span) =>
+    error(
+      'step-computed',
+      span,
+      'The step into a record must be a name.',
+      'Write it as a.b, or a["b c"] where the name has spaces.',
+    ),
+
+  notAList: (span: Span, what: string, type: string) =>
+    error(
+      'not-a-list',
+      span,
+      `${what} is ${type}, not a list.`,
+      'Only lists have positions in brackets; a text has at(position).',
+    ),
+
+  takes: (span: Span, what: string, takes: string, is: string, mend?: Mend) =>
+    error(
+      'wrong-type',
+      span,
+      `${what} takes ${takes}; this is ${is}.`,
+      'Choose another value, or correct its type in Data.',
+      mend,
+    ),
+
+  unlike: (span: Span, what: string, types: readonly string[], mend?: Mend) =>
+    error(
+      'types-differ',
+      span,
+      `${what} are not of one kind: ${[...new Set(types)].join(' and ')}.`,
+      'Put values of one kind there; to put words together, write `${a} ${b}`.',
+      mend,
+    ),
+
+  notComparable: (span: Span, type: string, operator: string) =>
+    error(
+      'not-comparable',
+      span,
+      `${type} cannot be compared with ${operator}.`,
+      'Compare a value inside it, or how many there are.',
+    ),
+
+  noCondition: (span: Span, what: string, type: string, mend?: Mend) =>
+    error(
+      'not-a-condition',
+      span,
+      `${what} is ${type}, not true or false.`,
+      'Compare it: x > 0, x === "…", or x !== null for whether it is there. For a stand-in, write x ?? "…".',
+      mend,
+    ),
+
+  methodElsewhere: (span: Span, name: string, what: string, type: string, on: readonly string[]) =>
+    error(
+      'method-elsewhere',
+      span,
+      `${what} is ${type}, which has no ${name}.`,
+      `${name} is for a ${on.join(' or a ')}.`,
+    ),
+
+  wrongCount: (span: Span, entry: FunctionEntry) =>
+    error(
+      'arguments-wrong',
+      span,
+      `${entry.name} takes ${argumentsInWords(entry)}.`,
+      `For example: ${entry.example[0]}`,
+    ),
+
+  elements: (span: Span, entry: FunctionEntry, type: string) =>
+    error(
+      'elements-wrong',
+      span,
+      `${entry.name} cannot use the elements of ${type} as they are.`,
+      entry.name === 'toSorted'
+        ? 'Say how: toSorted((a, b) => a - b).'
+        : `Say what of them: ${entry.on === undefined ? `${entry.name}(list, x => x.…)` : `list.map(x => x.…).${entry.name}(…)`}.`,
+    ),
+
+  takesFunction: (span: Span, name: string, takes: 'keep' | 'make' | 'order') =>
+    error(
+      'function-wanted',
+      span,
+      `${name} takes a function of an element.`,
+      takes === 'order' ? 'Write (a, b) => a - b.' : 'Write x => … with x for the element.',
+    ),
+
+  takesNoFunction: (span: Span, name: string) =>
+    error('function-unwanted', span, `${name} takes no function there.`, 'Write a value.'),
+
+  arrowParams: (span: Span, takes: 'keep' | 'make' | 'order') =>
+    error(
+      'function-parameters',
+      span,
+      takes === 'order'
+        ? 'This function takes two elements.'
+        : 'This function takes an element and its position.',
+      takes === 'order' ? 'Write (a, b) => …' : 'Write x => … or (x, i) => …',
+    ),
+
+  noPlace: (span: Span, name: string) =>
+    error(
+      'place-unknown',
+      span,
+      `${name} is known only where an item stands in a list, not for the item itself.`,
+      'Use it in a template.',
     ),
 } as const;
+
+function argumentsInWords({ params, repeats }: FunctionEntry): string {
+  if (params.length === 0) return 'nothing in its brackets';
+  const words = params.map(({ name, optional }) => (optional ? `${name} if wanted` : name));
+  return words.join(', ') + (repeats ? ', and more of them' : '');
+}

@@ -3,14 +3,25 @@
  * turned into a closure (compile) and, for one item, told step by step (explain). It knows
  * items only as JSON records; templates, checks and the command line call it.
  */
-export { type Checked, pathText, type ResultType, typeOfResult } from './check/check';
+export type { Checked } from './check/checked';
+export { pathText } from './check/names';
 export type { Evaluate } from './compile/compile';
-export { computedField, heldFields, withComputedSettled } from './computed';
-export { type Explained, explain, shown, type TraceStep } from './explain/explain';
+export {
+  computedField,
+  computedOrder,
+  fieldsBeside,
+  heldFields,
+  withComputedSettled,
+} from './computed';
+export type { RowContext } from './context';
+export { type Explained, explain, type TraceStep } from './explain/explain';
+export { shown } from './explain/shown';
 export { type Expression, makeExpression } from './expression';
 export type { Span } from './findings';
+export { type FunctionEntry, functionTable } from './functions';
 export { lookupStep, noOthers, type OtherSource, type Others } from './others';
 export { renameStep } from './rename';
+export { type ResultType, typeOfResult } from './result-type';
 export {
   type Decoding,
   type Field,

@@ -1,7 +1,7 @@
-import { isPlainName, pathText } from './check/check';
+import { isPlainName, pathText } from './check/names';
 import { readExpression } from './syntax/read';
 import type { Expr } from './syntax/tree';
-import { pathOf } from './uses';
+import { pathUses } from './uses';
 
 /**
  * The expression with the last step of a path under a new name, wherever it reads that path; all
@@ -10,7 +10,9 @@ import { pathOf } from './uses';
 export function renameStep(text: string, path: readonly string[], name: string): string {
   const read = readExpression(text);
   if (!read.ok) return text;
-  const changes = [...changesIn(read.value, text, path, name)].sort((a, b) => b.from - a.from);
+  const changes = [...pathUses(read.value)]
+    .flatMap(({ node, path: own }) => changeIn(node, own, text, path, name))
+    .sort((a, b) => b.from - a.from);
   return changes.reduce(
     (changed, { from, to, words }) => changed.slice(0, from) + words + changed.slice(to),
     text,
@@ -23,38 +25,23 @@ interface Change {
   readonly words: string;
 }
 
-function* changesIn(
-  expr: Expr,
+/** A longer path goes through the step that is renamed: the node that takes it is further in. */
+function changeIn(
+  node: Expr,
+  own: readonly string[],
   text: string,
   path: readonly string[],
   name: string,
-): Generator<Change, void> {
-  switch (expr.kind) {
-    case 'literal':
-      return;
-    case 'template':
-      for (const hole of expr.holes) yield* changesIn(hole, text, path, name);
-      return;
-    case 'fallback':
-      yield* changesIn(expr.left, text, path, name);
-      yield* changesIn(expr.right, text, path, name);
-      return;
-    case 'lookup':
-      yield* changesIn(expr.key, text, path, name);
-      return;
-    case 'name':
-      if (isPath(expr, path)) yield { from: expr.from, to: expr.to, words: pathText([name]) };
-      return;
-    case 'member':
-      yield* changesIn(expr.of, text, path, name);
-      if (isPath(expr, path)) yield stepChange(expr, text, name);
+): Change[] {
+  if (path.length > own.length || !path.every((step, at) => own[at] === step)) return [];
+  let inner = node;
+  for (let more = own.length - path.length; more > 0; more -= 1) {
+    if (inner.kind !== 'member' && inner.kind !== 'index') return [];
+    inner = inner.of;
   }
+  if (inner.kind === 'name') return [{ from: inner.from, to: inner.to, words: pathText([name]) }];
+  return inner.kind === 'member' ? [stepChange(inner, text, name)] : [];
 }
-
-const isPath = (expr: Expr, path: readonly string[]): boolean => {
-  const own = pathOf(expr);
-  return own !== undefined && own.length === path.length && own.every((s, i) => s === path[i]);
-};
 
 /** `.b`, `?.b` and `["b"]` each become what the new name needs. */
 function stepChange(expr: Expr & { kind: 'member' }, text: string, name: string): Change {

@@ -1,5 +1,13 @@
 import { isRecord, type Json, ownValue } from '../../base';
-import { type Field, heldFields, makeExpression, type ValueType } from '../../values';
+import {
+  computedOrder,
+  type Field,
+  fieldNamed,
+  fieldsBeside,
+  heldFields,
+  makeExpression,
+  type ValueType,
+} from '../../values';
 import type { Item } from '../item';
 import { type Decode, decoder, isThere } from './decode';
 
@@ -9,9 +17,12 @@ export type Reshape = (item: Item) => Item;
 /** Undefined where items of the type stay as they were read. */
 export function reshaper(fields: readonly Field[]): Reshape | undefined {
   const decoded = decodedReshaper(heldFields(fields));
-  const computed = fields.flatMap(({ name, expr }, at) => {
-    const { evaluate } = makeExpression(expr ?? '', fields.slice(0, at));
-    return expr === undefined ? [] : [{ name, evaluate }];
+  const order = computedOrder(fields);
+  const computed = [...order.names, ...order.circles.flat()].map((name, at) => {
+    const expr = fieldNamed(fields, name)?.expr ?? '';
+    const isSound = at < order.names.length;
+    const beside = fieldsBeside(fields, name);
+    return { name, evaluate: isSound ? makeExpression(expr, beside).evaluate : undefined };
   });
   if (computed.length === 0) return decoded;
   return (item) => {

@@ -1,11 +1,65 @@
-import { isRecord, type JsonRecord, ownValue } from '../../base';
-import type { Checked, ResultType } from '../check/check';
+import { isRecord, type Json, type JsonRecord } from '../../base';
+import {
+  type Checked,
+  type CheckedArgument,
+  type CheckedArrow,
+  callsAnything,
+  slotsIn,
+} from '../check/checked';
+import { nowhere, type RowContext } from '../context';
+import { Missing } from '../functions';
+import { kindOf } from '../result-type';
 import { plainText, type Value } from '../value';
+import { conformer, load } from './load';
+import { number } from './numbers';
+import { type Closures, costOf, OutOfSteps, type Run, type Scope, spend } from './scope';
+import { comparison, test } from './tests';
 
-export type Evaluate = (item: JsonRecord) => Value;
+export type Evaluate = (item: JsonRecord, context?: RowContext) => Value;
 
 /** A checked expression as a closure. It never throws; whatever is not there is `undefined`. */
 export function compile(checked: Checked): Evaluate {
+  const whole = run(checked);
+  const scope: Scope = {
+    context: nowhere,
+    locals: Array.from({ length: slotsIn(checked) }, () => undefined),
+    steps: 0,
+  };
+  if (isLight(checked))
+    return (item, context = nowhere) => {
+      scope.context = context;
+      return whole(item, scope);
+    };
+  return (item, context = nowhere) => {
+    scope.context = context;
+    scope.steps = 0;
+    try {
+      return settled(whole(item, scope));
+    } catch (error) {
+      // Texts past what the engine can hold are a RangeError.
+      if (error instanceof OutOfSteps || error instanceof RangeError) return undefined;
+      throw error;
+    }
+  };
+}
+
+/** Reads values without making any. */
+const isLight = (checked: Checked): boolean =>
+  !callsAnything(checked) && kindOf(checked.type) !== 'text'
+    ? true
+    : checked.kind === 'field' || checked.kind === 'member';
+
+/** Numbers past their bounds are none. */
+const settled = (value: Value): Value =>
+  typeof value === 'number' && !Number.isFinite(value) ? undefined : value;
+
+const make: Closures = {
+  run,
+  number: (checked) => number(checked, make),
+  test: (checked) => test(checked, make),
+};
+
+function run(checked: Checked): Run {
   switch (checked.kind) {
     case 'literal': {
       const { value } = checked;
@@ -13,88 +67,168 @@ export function compile(checked: Checked): Evaluate {
     }
     case 'item':
       return (item) => item;
+    case 'context': {
+      const { name } = checked;
+      return (_, scope) => scope.context[name];
+    }
+    case 'local': {
+      const { slot } = checked;
+      return (_, scope) => scope.locals[slot];
+    }
     case 'field':
       return load(checked.name, checked.type);
     case 'member':
-      return member(compile(checked.of), load(checked.name, checked.type));
+      return member(run(checked.of), load(checked.name, checked.type));
+    case 'index':
+      return index(checked);
     case 'template':
-      return template(checked.texts, checked.holes.map(compile));
-    case 'lookup': {
-      const { find } = checked;
-      const key = compile(checked.key);
-      return (item) => {
-        const value = key(item);
-        return value === undefined ? undefined : find(value);
+      return template(checked.texts, checked.holes.map(words));
+    case 'joined': {
+      const left = words(checked.left);
+      const right = words(checked.right);
+      return (item, scope) => left(item, scope) + right(item, scope);
+    }
+    case 'negate':
+    case 'arithmetic': {
+      const whole = make.number(checked);
+      return (item, scope) => {
+        const value = whole(item, scope);
+        return Number.isNaN(value) ? undefined : value;
       };
     }
-    case 'fallback': {
-      const left = compile(checked.left);
-      const right = compile(checked.right);
-      return (item) => left(item) ?? right(item);
+    case 'compare':
+      return comparison(checked, make);
+    case 'not':
+    case 'isMissing':
+      return make.test(checked);
+    case 'logical':
+      return logical(checked);
+    case 'conditional': {
+      const isSo = make.test(checked.test);
+      const whenTrue = run(checked.whenTrue);
+      const otherwise = run(checked.otherwise);
+      return (item, scope) => (isSo(item, scope) ? whenTrue(item, scope) : otherwise(item, scope));
+    }
+    case 'list': {
+      const elements = checked.elements.map(run);
+      return (item, scope) => elements.map((each): Json => each(item, scope) ?? null);
+    }
+    case 'call':
+      return call(checked);
+    case 'lookup': {
+      const { find } = checked;
+      const key = run(checked.key);
+      return (item, scope) => {
+        const value = key(item, scope);
+        return value === undefined ? undefined : find(value);
+      };
     }
   }
 }
 
-function member(of: Evaluate, step: Evaluate): Evaluate {
-  return (item) => {
-    const record = of(item);
+function member(of: Run, step: (record: JsonRecord) => Value): Run {
+  return (item, scope) => {
+    const record = of(item, scope);
     return isRecord(record) ? step(record) : undefined;
   };
 }
 
-function template(texts: readonly string[], holes: readonly Evaluate[]): Evaluate {
-  const first = texts[0] ?? '';
-  return (item) => {
+function index(checked: Checked & { kind: 'index' }): Run {
+  const of = run(checked.of);
+  const at = make.number(checked.at);
+  const conform = conformer(checked.type);
+  return (item, scope) => {
+    const list = of(item, scope);
+    return Array.isArray(list) ? conform(list[at(item, scope)]) : undefined;
+  };
+}
+
+type RunWords = (item: JsonRecord, scope: Scope) => string;
+
+/** A value inside a text: a missing one is empty. */
+function words(checked: Checked): RunWords {
+  if (kindOf(checked.type) === 'number' && checked.kind !== 'field') {
+    const value = make.number(checked);
+    return (item, scope) => plainText(value(item, scope)) ?? '';
+  }
+  const value = run(checked);
+  return (item, scope) => {
+    const own = value(item, scope);
+    return typeof own === 'string' ? own : (plainText(own) ?? '');
+  };
+}
+
+function template(texts: readonly string[], holes: readonly RunWords[]): Run {
+  const [first = '', second = '', third = ''] = texts;
+  const [one, two] = holes;
+  if (one !== undefined && holes.length === 1)
+    return (item, scope) => first + one(item, scope) + second;
+  if (one !== undefined && two !== undefined && holes.length === 2)
+    return (item, scope) => first + one(item, scope) + second + two(item, scope) + third;
+  return (item, scope) => {
     let text = first;
     for (let i = 0; i < holes.length; i += 1)
-      text += (plainText(holes[i]?.(item)) ?? '') + (texts[i + 1] ?? '');
+      text += (holes[i]?.(item, scope) ?? '') + (texts[i + 1] ?? '');
     return text;
   };
 }
 
-/**
- * Reads a field so that only a value of its type comes through: items may differ from what was
- * known when the type was written. Names that every object inherits are looked up as own keys.
- */
-export function load(name: string, type: ResultType): Evaluate {
-  const isInherited = name in Object.prototype;
-  const raw = isInherited
-    ? (item: JsonRecord) => ownValue(item, name) ?? undefined
-    : (item: JsonRecord) => item[name] ?? undefined;
-  switch (type.type) {
-    case 'text':
-      return (item) => {
-        const value = raw(item);
-        return typeof value === 'string' ? value : plainText(value);
+function logical(checked: Checked & { kind: 'logical' }): Run {
+  const left = run(checked.left);
+  const right = run(checked.right);
+  switch (checked.operator) {
+    case '??':
+      return (item, scope) => left(item, scope) ?? right(item, scope);
+    case '&&':
+      return (item, scope) => {
+        const value = left(item, scope);
+        return value === true ? right(item, scope) : value;
       };
-    case 'integer':
-    case 'number':
-      return (item) => {
-        const value = raw(item);
-        return typeof value === 'number' ? value : undefined;
-      };
-    case 'boolean':
-      return (item) => {
-        const value = raw(item);
-        return typeof value === 'boolean' ? value : undefined;
-      };
-    case 'record':
-      return (item) => {
-        const value = raw(item);
-        return isRecord(value) ? value : undefined;
-      };
-    case 'list':
-      return (item) => {
-        const value = raw(item);
-        return Array.isArray(value) ? value : undefined;
-      };
-    case 'unknown':
-    case 'either':
-      return raw;
-    default:
-      return (item) => {
-        const value = raw(item);
-        return typeof value === 'string' ? value : undefined;
-      };
+    case '||':
+      return (item, scope) => (left(item, scope) === true ? true : right(item, scope));
   }
+}
+
+/** A value of its own, or, for a function, what is made for each item to be called. */
+type RunArgument = (item: JsonRecord, scope: Scope) => unknown;
+
+function call({ entry, args, type }: Checked & { kind: 'call' }): Run {
+  const runs = args.map((arg, at) => argument(arg, entry.params[at - (entry.on ? 1 : 0)]?.takes));
+  const conform = conformer(type);
+  return (item, scope) => {
+    const values: unknown[] = [];
+    for (const each of runs) {
+      const value = each(item, scope);
+      if (value === undefined) return undefined;
+      values.push(value);
+    }
+    spend(scope, costOf(values));
+    const value = entry.run(values);
+    return value instanceof Missing || value === undefined ? undefined : conform(value);
+  };
+}
+
+function argument(arg: CheckedArgument, takes: string | undefined): RunArgument {
+  return arg.kind === 'arrow' ? callback(arg, takes) : run(arg);
+}
+
+/** A function of elements: its parameters go into their slots, and each call counts. */
+function callback({ slot, params, body }: CheckedArrow, takes: string | undefined): RunArgument {
+  const conforms = params.map(conformer);
+  const [first, second] = conforms;
+  const whole = run(body);
+  return (item, scope) => {
+    const called = (a: Json, b: Json): Value => {
+      spend(scope, 1);
+      if (first !== undefined) scope.locals[slot] = first(a);
+      if (second !== undefined) scope.locals[slot + 1] = second(b);
+      return whole(item, scope);
+    };
+    if (takes === 'keep') return (a: Json, b: Json) => called(a, b) === true;
+    if (takes === 'make') return called;
+    return (a: Json, b: Json) => {
+      const order = called(a, b);
+      return typeof order === 'number' ? order : 0;
+    };
+  };
 }

@@ -1,8 +1,14 @@
 import { isRecord, type Json, type JsonRecord, ownValue } from '../../base';
-import { type Checked, typeOfResult } from '../check/check';
-import { load } from '../compile/compile';
+import { type Checked, type CheckedArrow, inWords } from '../check/checked';
+import { conformer, load } from '../compile/load';
+import { costOf, mostSteps } from '../compile/scope';
+import { compareValues } from '../compile/tests';
+import { nowhere, type RowContext } from '../context';
 import type { Span } from '../findings';
+import { Missing } from '../functions';
+import { typeOfResult } from '../result-type';
 import { plainText, type Value } from '../value';
+import { shown } from './shown';
 
 /** One step on the way to a value, for one item; `missing` says why there is none. */
 export type TraceStep = Span & {
@@ -17,60 +23,246 @@ export interface Explained {
   readonly steps: readonly TraceStep[];
   /** Why the value is missing: the first step that was. */
   readonly missing?: string;
+  /** How often something was missing inside functions of elements, where no steps are kept. */
+  readonly gapCount: number;
 }
 
-/** Walks a checked expression for one item and keeps what each step gave. */
-export function explain(checked: Checked, item: JsonRecord): Explained {
-  const steps: TraceStep[] = [];
-  const result = visit(checked);
-  return { ...result, steps };
+interface Found {
+  readonly value: Value;
+  readonly missing?: string;
+}
 
-  function visit(node: Checked): { readonly value: Value; readonly missing?: string } {
+class TooMuch extends Error {}
+
+/** Walks a checked expression for one item and keeps what each step gave. */
+export function explain(
+  checked: Checked,
+  item: JsonRecord,
+  context: RowContext = nowhere,
+): Explained {
+  const walk = new Walk(item, context);
+  try {
+    const { value, missing } = walk.visit(checked);
+    const { steps, gapCount } = walk;
+    return { value, steps, gapCount, ...(missing !== undefined && { missing }) };
+  } catch (error) {
+    if (!(error instanceof TooMuch || error instanceof RangeError)) throw error;
+    const missing = 'it takes more steps than one item may';
+    const whole = {
+      from: checked.from,
+      to: checked.to,
+      label: 'all of it',
+      shown: 'missing',
+      missing,
+    };
+    return { value: undefined, steps: [...walk.steps, whole], missing, gapCount: walk.gapCount };
+  }
+}
+
+class Walk {
+  readonly steps: TraceStep[] = [];
+  gapCount = 0;
+  private readonly locals: Value[] = [];
+  private spent = 0;
+  /** Inside functions of elements nothing is kept: they run many times. */
+  private isQuiet = false;
+
+  constructor(
+    private readonly item: JsonRecord,
+    private readonly context: RowContext,
+  ) {}
+
+  visit(node: Checked): Found {
     switch (node.kind) {
       case 'literal':
-        return step(
-          node,
-          'text',
-          node.value,
-          node.value === undefined ? 'null is no value' : undefined,
-        );
+        return node.value === undefined
+          ? this.step(node, 'null', undefined, 'null is no value')
+          : { value: node.value };
       case 'item':
-        return { value: item };
-      case 'field':
-        return step(node, node.name, ...read(node, item, 'this item'));
-      case 'member': {
-        const of = visit(node.of);
-        if (!isRecord(of.value))
-          return step(node, node.name, undefined, of.missing ?? 'nothing to go into');
-        return step(node, node.name, ...read(node, of.value, labelOf(node.of)));
+        return { value: this.item };
+      case 'context': {
+        const value = this.context[node.name];
+        return this.step(node, node.name, value, `${node.name} is not known here`);
       }
+      case 'local': {
+        const value = this.locals[node.slot];
+        return { value, ...(value === undefined && { missing: `${node.name} is missing` }) };
+      }
+      case 'field':
+        return this.step(node, node.name, ...read(node, this.item, 'this item'));
+      case 'member':
+        return this.member(node);
+      case 'index':
+        return this.index(node);
+      case 'template':
+        return this.template(node);
+      case 'joined': {
+        const left = this.words(node.left);
+        return this.step(node, '+', left + this.words(node.right));
+      }
+      case 'negate': {
+        const { value, missing } = this.visit(node.of);
+        return this.step(node, '-', typeof value === 'number' ? -value : undefined, missing);
+      }
+      case 'arithmetic':
+        return this.arithmetic(node);
+      case 'compare':
+        return this.compare(node);
+      case 'not':
+        return this.step(node, 'not', this.visit(node.of).value !== true);
+      case 'isMissing': {
+        const isThere = this.visit(node.of).value !== undefined;
+        return this.step(
+          node,
+          node.isNegated ? 'is there' : 'is missing',
+          isThere === node.isNegated,
+        );
+      }
+      case 'logical':
+        return this.logical(node);
+      case 'conditional':
+        return this.visit(this.visit(node.test).value === true ? node.whenTrue : node.otherwise);
+      case 'list':
+        return this.step(
+          node,
+          'list',
+          node.elements.map((each): Json => this.visit(each).value ?? null),
+        );
+      case 'call':
+        return this.call(node);
       case 'lookup': {
-        const key = visit(node.key);
+        const key = this.visit(node.key);
         const found = key.value === undefined ? undefined : node.find(key.value);
         const none = `${node.source} has no item with the key ${plainText(key.value) ?? ''}`;
-        return step(node, `lookup ${node.source}`, found, key.missing ?? none);
-      }
-      case 'template':
-        return template(node);
-      case 'fallback': {
-        const left = visit(node.left);
-        return left.value === undefined ? visit(node.right) : left;
+        return this.step(node, `lookup ${node.source}`, found, key.missing ?? none);
       }
     }
   }
 
-  function template(node: Checked & { kind: 'template' }): { readonly value: Value } {
+  private member(node: Checked & { kind: 'member' }): Found {
+    const of = this.visit(node.of);
+    if (!isRecord(of.value))
+      return this.step(node, node.name, undefined, of.missing ?? 'nothing to go into');
+    return this.step(node, node.name, ...read(node, of.value, inWords(node.of)));
+  }
+
+  private index(node: Checked & { kind: 'index' }): Found {
+    const of = this.visit(node.of);
+    const at = this.visit(node.at);
+    const list = Array.isArray(of.value) ? of.value : [];
+    const value = typeof at.value === 'number' ? conformer(node.type)(list[at.value]) : undefined;
+    const none = `${inWords(node.of)} has ${list.length} elements, none at ${shown(at.value)}`;
+    return this.step(node, `[${shown(at.value)}]`, value, of.missing ?? at.missing ?? none);
+  }
+
+  private template(node: Checked & { kind: 'template' }): Found {
     let text = node.texts[0] ?? '';
-    for (const [index, hole] of node.holes.entries()) {
-      text += (plainText(visit(hole).value) ?? '') + (node.texts[index + 1] ?? '');
-    }
-    return step(node, 'text', text, undefined);
+    for (const [index, hole] of node.holes.entries())
+      text += this.words(hole) + (node.texts[index + 1] ?? '');
+    return this.step(node, 'text', text);
   }
 
-  function step(node: Checked, label: string, value: Value, missing?: string) {
+  private words(node: Checked): string {
+    return plainText(this.visit(node).value) ?? '';
+  }
+
+  private arithmetic(node: Checked & { kind: 'arithmetic' }): Found {
+    const left = this.visit(node.left);
+    const right = this.visit(node.right);
+    if (typeof left.value !== 'number' || typeof right.value !== 'number')
+      return this.step(node, node.operator, undefined, left.missing ?? right.missing);
+    const value = calculated(node.operator, left.value, right.value);
+    const isByZero = right.value === 0 && (node.operator === '/' || node.operator === '%');
+    const none = isByZero ? 'divided by zero' : 'the result is no number that can be held';
+    return this.step(node, node.operator, Number.isFinite(value) ? value : undefined, none);
+  }
+
+  private compare(node: Checked & { kind: 'compare' }): Found {
+    const left = this.visit(node.left);
+    const right = this.visit(node.right);
+    const value = compareValues(node.operator, node.as, left.value, right.value);
+    const none = left.missing ?? right.missing ?? 'the two are not of one kind';
+    return this.step(node, node.operator, value, none);
+  }
+
+  private logical(node: Checked & { kind: 'logical' }): Found {
+    const left = this.visit(node.left);
+    switch (node.operator) {
+      case '??':
+        return left.value === undefined ? this.visit(node.right) : left;
+      case '&&':
+        return left.value === true ? this.visit(node.right) : left;
+      case '||':
+        return left.value === true ? left : this.visit(node.right);
+    }
+  }
+
+  private call(node: Checked & { kind: 'call' }): Found {
+    const { entry } = node;
+    const values: unknown[] = [];
+    for (const [at, arg] of node.args.entries()) {
+      if (arg.kind === 'arrow') {
+        values.push(this.callback(arg, entry.params[at - (entry.on ? 1 : 0)]?.takes));
+        continue;
+      }
+      const { value, missing } = this.visit(arg);
+      if (value === undefined) return this.step(node, entry.name, undefined, missing);
+      values.push(value);
+    }
+    this.spend(costOf(values));
+    const found = entry.run(values);
+    if (found instanceof Missing) return this.step(node, entry.name, undefined, found.reason);
+    const value = found === undefined ? undefined : conformer(node.type)(found);
+    return this.step(node, entry.name, value, 'it has no value there');
+  }
+
+  private callback({ slot, params, body }: CheckedArrow, takes: string | undefined) {
+    const called = (...elements: readonly Json[]): Value => {
+      this.spend(1);
+      const wasQuiet = this.isQuiet;
+      this.isQuiet = true;
+      for (const [at, type] of params.entries())
+        this.locals[slot + at] = conformer(type)(elements[at]);
+      const { value } = this.visit(body);
+      this.isQuiet = wasQuiet;
+      return value;
+    };
+    if (takes === 'keep') return (a: Json, b: Json) => called(a, b) === true;
+    if (takes === 'make') return called;
+    return (a: Json, b: Json) => {
+      const order = called(a, b);
+      return typeof order === 'number' ? order : 0;
+    };
+  }
+
+  private spend(steps: number): void {
+    this.spent += steps;
+    if (this.spent > mostSteps) throw new TooMuch();
+  }
+
+  private step(node: Span, label: string, value: Value, missing?: string): Found {
     const because = value === undefined ? { missing: missing ?? 'missing' } : {};
-    steps.push({ from: node.from, to: node.to, label, shown: shown(value), ...because });
+    if (this.isQuiet && value === undefined) this.gapCount += 1;
+    if (!this.isQuiet)
+      this.steps.push({ from: node.from, to: node.to, label, shown: shown(value), ...because });
     return { value, ...because };
+  }
+}
+
+function calculated(operator: string, a: number, b: number): number {
+  switch (operator) {
+    case '+':
+      return a + b;
+    case '-':
+      return a - b;
+    case '*':
+      return a * b;
+    case '/':
+      return a / b;
+    case '%':
+      return a % b;
+    default:
+      return a ** b;
   }
 }
 
@@ -85,25 +277,11 @@ function read(
   const raw = ownValue(record, node.name);
   if (raw === undefined) return [undefined, `${whose} has no ${node.name}`];
   if (raw === null) return [undefined, `${node.name} is null`];
-  return [undefined, `${node.name} is ${kindOf(raw)} here, not ${typeOfResult(node.type)}`];
+  return [undefined, `${node.name} is ${kindOfRaw(raw)} here, not ${typeOfResult(node.type)}`];
 }
 
-const kindOf = (value: Json): string => {
+const kindOfRaw = (value: Json): string => {
   if (isRecord(value)) return 'a record';
   if (Array.isArray(value)) return 'a list';
   return typeof value === 'string' ? 'text' : typeof value === 'number' ? 'a number' : 'a boolean';
 };
-
-const labelOf = (node: Checked): string => {
-  if (node.kind === 'lookup') return `the item of ${node.source}`;
-  return 'name' in node ? node.name : 'it';
-};
-
-/** A value in a few characters: texts in quotes, records by their fields' names, lists by length. */
-export function shown(value: Value): string {
-  if (value === undefined) return 'missing';
-  if (Array.isArray(value)) return `list of ${value.length}`;
-  if (isRecord(value)) return `{ ${Object.keys(value).slice(0, 4).join(', ')} }`;
-  if (typeof value !== 'string') return plainText(value) ?? '';
-  return JSON.stringify(value.length > 60 ? `${value.slice(0, 59)}…` : value);
-}

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { edits, type FieldPlace, type ItemType } from '../../../core/project';
-import { makeExpression, shown } from '../../../core/values';
+import { computedOrder, fieldsBeside, makeExpression, shown } from '../../../core/values';
 import { Button } from '../../shared/controls';
 import { make } from '../../shared/editing';
 import { goWithin } from '../../shared/route';
@@ -18,8 +18,8 @@ interface ExpressionFieldProps {
 export function ExpressionField({ place, type, expr }: ExpressionFieldProps) {
   const [text, setText] = useState(expr);
   useEffect(() => setText(expr), [expr]);
-  const at = type.fields.findIndex((field) => field.name === place.path[0]);
-  const before = type.fields.slice(0, at);
+  const name = place.path[0] ?? '';
+  const beside = fieldsBeside(type.fields, name);
   return (
     <>
       <input
@@ -30,21 +30,37 @@ export function ExpressionField({ place, type, expr }: ExpressionFieldProps) {
         onChange={(event) => {
           const next = event.target.value;
           setText(next);
-          if (makeExpression(next, before).findings.length === 0)
+          if (makeExpression(next, beside, 'property').findings.length === 0)
             make(edits.compute(place, next, `compute ${place.type} ${place.path.join('.')}`));
         }}
         onBlur={() => text !== expr && make(edits.compute(place, text))}
       />
-      <Result text={text} fields={before} />
+      <Result text={text} fields={beside} name={name} />
     </>
   );
 }
 
 /** What an expression gives for the item at hand, or what is wrong with it. */
-function Result({ text, fields }: { readonly text: string; readonly fields: ItemType['fields'] }) {
+function Result({
+  text,
+  fields,
+  name,
+}: {
+  readonly text: string;
+  readonly fields: ItemType['fields'];
+  readonly name: string;
+}) {
   const item = useSession((session) => session.atHand?.value);
-  const { evaluate, findings } = makeExpression(text, fields);
+  const { evaluate, findings } = makeExpression(text, fields, 'property');
   const [finding] = findings;
+  const own = { name, expr: text, type: 'unknown', required: false } as const;
+  const circle = computedOrder([...fields, own]).circles.find((names) => names.includes(name));
+  if (circle !== undefined)
+    return (
+      <p className="text-sm text-madder" role="status">
+        {[...circle, circle[0]].join(' → ')} read each other round in a circle.
+      </p>
+    );
   if (finding !== undefined)
     return (
       <p className="text-sm text-madder" role="status">
@@ -100,7 +116,7 @@ export function NewComputed({ type }: { readonly type: ItemType }) {
         onChange={(event) => setText(event.target.value)}
         onKeyDown={(event) => event.key === 'Enter' && add()}
       />
-      {text !== '' && <Result text={text} fields={type.fields} />}
+      {text !== '' && <Result text={text} fields={type.fields} name={name.trim()} />}
       <span className="flex gap-1.5">
         <Button isMain isDisabled={name.trim() === '' || text.trim() === ''} onPress={add}>
           Add it

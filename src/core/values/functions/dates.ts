@@ -1,0 +1,35 @@
+import { addDays, dayOf } from '../instant';
+import { Missing, standing } from './entry';
+
+/** Functions of dates and times, which are ISO 8601 texts; days are those that stand in the text. */
+export const dateFunctions = [
+  standing({
+    name: 'daysBetween',
+    params: [
+      { name: 'from', takes: 'date' },
+      { name: 'to', takes: 'date' },
+    ],
+    gives: { type: 'integer' },
+    mayMiss: true,
+    summary: 'How many days it is from one date to another; below zero if that is earlier.',
+    example: ['daysBetween("2026-03-02", "2026-03-09")', '7'],
+    run(from, to) {
+      const [first, second] = [dayOf(from), dayOf(to)];
+      return first === undefined || second === undefined ? noDate() : second - first;
+    },
+  }),
+  standing({
+    name: 'addDays',
+    params: [
+      { name: 'date', takes: 'date' },
+      { name: 'days', takes: 'number' },
+    ],
+    gives: ({ of }) => (of.type === 'datetime' ? of : { type: 'date' }),
+    mayMiss: true,
+    summary: 'The date so many days later, or earlier.',
+    example: ['addDays("2026-02-27", 3)', '2026-03-02'],
+    run: (date, days) => addDays(date, days) ?? noDate(),
+  }),
+];
+
+const noDate = (): Missing => new Missing('that is no date of the years 0 to 9999');

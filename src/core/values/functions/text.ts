@@ -1,0 +1,158 @@
+import { mostChars, textMethod, tooLong } from './entry';
+
+const text = { type: 'text' } as const;
+const integer = { type: 'integer' } as const;
+const boolean = { type: 'boolean' } as const;
+
+/** Methods of texts, as ECMA-262 (22.1.3) has them. Positions count UTF-16 units. */
+export const textMethods = [
+  textMethod({
+    name: 'trim',
+    params: [],
+    gives: text,
+    summary: 'Without the spaces at both ends.',
+    example: ['"  Lace ".trim()', 'Lace'],
+    run: (self) => self.trim(),
+  }),
+  textMethod({
+    name: 'toUpperCase',
+    params: [],
+    gives: text,
+    summary: 'In capital letters, the same in every language.',
+    example: ['"Lace".toUpperCase()', 'LACE'],
+    run: (self) => self.toUpperCase(),
+  }),
+  textMethod({
+    name: 'toLowerCase',
+    params: [],
+    gives: text,
+    summary: 'In small letters, the same in every language.',
+    example: ['"Lace".toLowerCase()', 'lace'],
+    run: (self) => self.toLowerCase(),
+  }),
+  textMethod({
+    name: 'slice',
+    params: [
+      { name: 'from', takes: 'number', optional: true },
+      { name: 'to', takes: 'number', optional: true },
+    ],
+    gives: text,
+    summary: 'The part from one position up to another; negative ones count from the end.',
+    example: ['"Merino lace".slice(0, 6)', 'Merino'],
+    run: (self, from, to) => self.slice(from, to),
+  }),
+  textMethod({
+    name: 'at',
+    params: [{ name: 'position', takes: 'number', optional: true }],
+    gives: text,
+    mayMiss: true,
+    summary: 'The one character at a position; negative ones count from the end.',
+    example: ['"Lace".at(-1)', 'e'],
+    run: (self, position) => self.at(position ?? 0),
+  }),
+  textMethod({
+    name: 'startsWith',
+    params: [
+      { name: 'start', takes: 'text' },
+      { name: 'from', takes: 'number', optional: true },
+    ],
+    gives: boolean,
+    summary: 'Whether it begins so.',
+    example: ['"Merino lace".startsWith("Mer")', 'true'],
+    run: (self, start, from) => self.startsWith(start, from),
+  }),
+  textMethod({
+    name: 'endsWith',
+    params: [
+      { name: 'end', takes: 'text' },
+      { name: 'to', takes: 'number', optional: true },
+    ],
+    gives: boolean,
+    summary: 'Whether it ends so.',
+    example: ['"Merino lace".endsWith("lace")', 'true'],
+    run: (self, end, to) => self.endsWith(end, to),
+  }),
+  textMethod({
+    name: 'includes',
+    params: [
+      { name: 'part', takes: 'text' },
+      { name: 'from', takes: 'number', optional: true },
+    ],
+    gives: boolean,
+    summary: 'Whether the part stands in it.',
+    example: ['"Merino lace".includes("no l")', 'true'],
+    run: (self, part, from) => self.includes(part, from),
+  }),
+  textMethod({
+    name: 'indexOf',
+    params: [
+      { name: 'part', takes: 'text' },
+      { name: 'from', takes: 'number', optional: true },
+    ],
+    gives: integer,
+    summary: 'Where the part stands first, counted from 0; -1 if nowhere.',
+    example: ['"Merino lace".indexOf("lace")', '7'],
+    run: (self, part, from) => self.indexOf(part, from),
+  }),
+  textMethod({
+    name: 'replaceAll',
+    params: [
+      { name: 'part', takes: 'text' },
+      { name: 'by', takes: 'text' },
+    ],
+    gives: text,
+    mayMiss: true,
+    summary: 'With something else in each place of a part; $& in it is the part itself.',
+    example: ['"a-b-c".replaceAll("-", " ")', 'a b c'],
+    run(self, part, by) {
+      const places = self.length / Math.max(1, part.length) + 1;
+      const longestEach = by.includes('$') ? by.length * (self.length + 1) : by.length;
+      return places * longestEach > 100 * mostChars ? tooLong() : self.replaceAll(part, by);
+    },
+  }),
+  textMethod({
+    name: 'padStart',
+    params: [
+      { name: 'length', takes: 'number' },
+      { name: 'by', takes: 'text', optional: true },
+    ],
+    gives: text,
+    mayMiss: true,
+    summary: 'Filled up in front to a length.',
+    example: ['"7".padStart(3, "0")', '007'],
+    run: (self, length, by) => (length > mostChars ? tooLong() : self.padStart(length, by)),
+  }),
+  textMethod({
+    name: 'padEnd',
+    params: [
+      { name: 'length', takes: 'number' },
+      { name: 'by', takes: 'text', optional: true },
+    ],
+    gives: text,
+    mayMiss: true,
+    summary: 'Filled up behind to a length.',
+    example: ['"7".padEnd(3, ".")', '7..'],
+    run: (self, length, by) => (length > mostChars ? tooLong() : self.padEnd(length, by)),
+  }),
+  textMethod({
+    name: 'split',
+    params: [
+      { name: 'at', takes: 'text' },
+      { name: 'most', takes: 'number', optional: true },
+    ],
+    gives: { type: 'list', of: text },
+    summary: 'The parts between separators, as a list.',
+    example: ['"woad, weld".split(", ").length', '2'],
+    run: (self, at, most) => self.split(at, most),
+  }),
+];
+
+/** `length` is written without brackets: it is a step, not a call. */
+export const textLength = textMethod({
+  name: 'length',
+  params: [],
+  gives: integer,
+  summary: 'How many UTF-16 units it has.',
+  example: ['"Lace".length', '4'],
+  run: (self) => self.length,
+});
