@@ -226,6 +226,54 @@ describe('resolve', () => {
   });
 });
 
+describe('format', () => {
+  test.each([
+    [['14.5', '--as', '{"as":"money","currency":"EUR"}', '--locale', 'de'], '14,50\u00a0€'],
+    [['2026-03-02', '--as', '{"as":"date","pattern":"d. MMMM","date":"long"}'], '2. March'],
+    [['["woad","weld"]', '--as', '{"as":"list"}'], 'woad and weld'],
+    [['3', '--as', '{"as":"money","currency":{"expr":"code"}}', '--item', '{"code":"JPY"}'], '¥3'],
+    [
+      ['1', '--as', '{"as":"message","message":"{$value :number} of {$n}"}', '--item', '{"n":3}'],
+      '1 of 3',
+    ],
+  ])('%j', (args, text) => {
+    expect(yarncard(['format', ...args]).lines).toEqual([text]);
+  });
+
+  test('that cannot write the value ends with 1, one that is wrong with 2', () => {
+    const soon = yarncard(['format', 'soon', '--as', '{"as":"number"}']);
+    expect([soon.status, soon.stderr]).toEqual([1, 'yarncard: "soon" is not a number\n']);
+    const json = yarncard(['format', 'soon', '--as', '{"as":"number"}', '--json']);
+    expect(JSON.parse(json.stdout)).toEqual({ missing: '"soon" is not a number' });
+    for (const as of ['{"as":"gold"}', '{"as":"money","display":"gold"}', 'number'])
+      expect(yarncard(['format', '1', '--as', as]).status).toBe(2);
+    expect(
+      yarncard(['format', '1', '--as', '{"as":"number"}', '--locale', 'de utsch']).status,
+    ).toBe(2);
+  });
+});
+
+describe('explain', () => {
+  const demo = 'public/demo/thrumwick.yarncard.json';
+
+  test('tells each step to the words of a part', () => {
+    const { lines, status } = yarncard(['explain', demo, '--key', 'sk-0417', '--part', 'name']);
+    expect(status).toBe(0);
+    expect(lines).toEqual(['name\t"Merino lace, undyed"', 'text\tMerino lace, undyed']);
+  });
+
+  test('a key or a part that is not there is said', () => {
+    const nobody = yarncard(['explain', demo, '--key', 'nobody', '--part', 'name']);
+    expect([nobody.status, nobody.stderr]).toEqual([
+      2,
+      'yarncard: No row of the list has the key "nobody".\n',
+    ]);
+    const part = yarncard(['explain', demo, '--key', 'sk-0417', '--part', 'nose']);
+    expect(part.status).toBe(2);
+    expect(part.stderr).toContain('no part "nose"');
+  });
+});
+
 describe('wrong use and unreadable input end with 2 and one line', () => {
   test.each<[string, readonly string[], string, RegExp]>([
     [
@@ -254,6 +302,6 @@ describe('wrong use and unreadable input end with 2 and one line', () => {
 test('--help lists the commands', () => {
   const { stdout, status } = yarncard(['--help']);
   expect(status).toBe(0);
-  for (const command of ['items', 'infer', 'eval', 'resolve', 'check'])
+  for (const command of ['items', 'infer', 'eval', 'format', 'explain', 'resolve', 'check'])
     expect(stdout).toContain(command);
 });

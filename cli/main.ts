@@ -54,12 +54,40 @@ program
   });
 
 program
+  .command('format')
+  .description('the text of a value in a format')
+  .argument('<value>', 'a number, a date, a list as JSON; anything else is text')
+  .requiredOption('--as <format>', 'as in the project file: {"as":"money","currency":"EUR"}')
+  .option('--locale <locale>', 'a locale (BCP 47)', 'en')
+  .option('--item <json>', 'the item that options and messages read')
+  .option('--json', 'as JSON')
+  .action(async (value: string, options) => {
+    const { format } = await import('./commands/format');
+    await format(value, options);
+  });
+
+program
+  .command('explain')
+  .description('how the words of one part of one row came about, step by step')
+  .argument('<file>', 'a project; - reads standard input')
+  .requiredOption('--key <key>', 'the key of the item')
+  .requiredOption('--part <part>', 'the part of its template')
+  .option('--list <id>', 'the list; the first if it is not said')
+  .option('--locale <locale>', 'another locale than the first of the project')
+  .option('--json', 'as JSON')
+  .action(async (file: string, options) => {
+    const { explain } = await import('./commands/explain');
+    await explain(file, options);
+  });
+
+program
   .command('resolve')
   .description('every entry of every list with its words, in order')
   .argument('<file>', 'a project; - reads standard input')
   .option('--list <id>', 'only this list')
+  .option('--locale <locale>', 'another locale than the first of the project')
   .option('--json', 'one JSON value an entry')
-  .action(async (file: string, options: { list?: string; json?: boolean }) => {
+  .action(async (file: string, options: { list?: string; locale?: string; json?: boolean }) => {
     const { resolve } = await import('./commands/resolve');
     await resolve(file, options);
   });

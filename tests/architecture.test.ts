@@ -7,12 +7,13 @@ import { expect, test } from 'vitest';
 const core: Readonly<Record<string, readonly string[]>> = {
   base: [],
   values: ['base'],
+  formats: ['base', 'values'],
   items: ['base', 'values'],
-  templates: ['base', 'values'],
+  templates: ['base', 'values', 'formats'],
   layout: ['base', 'templates'],
   lists: ['base', 'values', 'templates'],
   pictures: ['base'],
-  project: ['base', 'values', 'items', 'templates', 'lists', 'pictures'],
+  project: ['base', 'values', 'formats', 'items', 'templates', 'lists', 'pictures'],
 };
 
 const rules = [

@@ -1,15 +1,16 @@
-import { atOnce } from '../../src/core/base';
-import { type Item, infer } from '../../src/core/items';
+import type { Item } from '../../src/core/items';
 import {
   type Expression,
   explain,
   fieldsOfAll,
   makeExpression,
   plainText,
+  type RowContext,
   typeOfResult,
   type Value,
 } from '../../src/core/values';
 import { inputFile, readItems } from '../input';
+import { decodedItems, known } from '../known';
 import { flush, line, report, WrongUse } from '../output';
 
 interface EvalOptions {
@@ -26,12 +27,14 @@ export async function evaluate(text: string | undefined, options: EvalOptions): 
   const texts = await expressions(text, options.from);
   const read = await readItems(options.items, options.at);
   report(read.findings);
-  const fields = fieldsOfAll(atOnce(infer(read.items, options.items)).types);
+  const all = known(options.items, read);
+  const fields = fieldsOfAll(all.types);
+  const items = decodedItems(all);
   for (const each of texts) {
     const expression = makeExpression(each, fields);
     if (expression.evaluate === undefined) process.exitCode = 1;
-    if (options.json) line(JSON.stringify(asJson(expression, read.items)));
-    else tell(expression, read.items, options);
+    if (options.json) line(JSON.stringify(asJson(expression, items)));
+    else tell(expression, items, options);
   }
   flush();
 }
@@ -67,9 +70,14 @@ function asJson(
       })),
     };
   }
-  const values = items.map(
-    (item) => evaluateItem(item) ?? { missing: explain(checked, item).missing ?? 'missing' },
-  );
+  const values = items.map((item, index) => {
+    const around = aroundOf(index, items);
+    return (
+      evaluateItem(item, around) ?? {
+        missing: explain(checked, item, around).missing ?? 'missing',
+      }
+    );
+  });
   return { expression: text, type: typeOfResult(checked.type), values };
 }
 
@@ -82,23 +90,32 @@ function tell(
     report(findings.map((finding) => ({ ...finding, message: `${text}: ${finding.message}` })));
     return;
   }
-  for (const item of items) {
+  for (const [index, item] of items.entries()) {
+    const around = aroundOf(index, items);
     const key = options.key === undefined ? '' : `${words(item[options.key] ?? undefined)}\t`;
     if (options.explain) {
-      const steps = explain(checked, item).steps.map(
+      const steps = explain(checked, item, around).steps.map(
         (step) => `${step.label} ${step.missing ?? step.shown}`,
       );
       line(`${key}${steps.join(' › ')}`);
     } else {
-      const value = evaluateItem(item);
+      const value = evaluateItem(item, around);
       line(
         key +
           (value === undefined
-            ? `(missing: ${explain(checked, item).missing ?? ''})`
+            ? `(missing: ${explain(checked, item, around).missing ?? ''})`
             : words(value)),
       );
     }
   }
 }
+
+const now = new Date().toISOString();
+
+const aroundOf = (index: number, items: readonly Item[]): RowContext => ({
+  index,
+  count: items.length,
+  now,
+});
 
 const words = (value: Value): string => plainText(value) ?? JSON.stringify(value) ?? '';

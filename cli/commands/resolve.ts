@@ -6,6 +6,7 @@ import { flush, line, refuse, report, WrongUse } from '../output';
 
 interface ResolveOptions {
   readonly list?: string;
+  readonly locale?: string;
   readonly json?: boolean;
 }
 
@@ -21,6 +22,7 @@ export async function resolve(file: string, options: ResolveOptions): Promise<vo
   engine.holdFile(project, items);
   report(findings);
   const lists = options.list === undefined ? project.lists : [listNamed(project, options.list)];
+  if (options.locale !== undefined) engine.showLocale(options.locale);
   for (const list of lists) {
     const view = engine.update(project, { from: 0, to: 0 }, list.id);
     report(view.findings);

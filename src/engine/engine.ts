@@ -12,21 +12,24 @@ import {
 } from '../core/lists';
 import { isAddress, pictureFinder } from '../core/pictures';
 import {
+  bindersFor,
   brokenReferences,
   compileFor,
   type FindItem,
   itemsIdOf,
+  localeOf,
   type Project,
   type Source,
   withId,
 } from '../core/project';
 import type { CompiledTemplate } from '../core/templates';
-import { explain, fieldNamed, plainText, type RowContext } from '../core/values';
+import { fieldNamed, plainText, type RowContext } from '../core/values';
 import { HeldSource } from './held-source';
 import { missingPictures } from './missing-pictures';
-import type { ItemAtHand, Range, Survey, Trace, View } from './protocol';
+import type { FormatTrial, ItemAtHand, Range, Survey, Trace, View, Written } from './protocol';
 import { surveyTemplates } from './survey';
 import { holdsWords } from './table';
+import { traceSlot, writtenAs } from './tracing';
 
 export interface EnginePorts {
   /** Lets others have their turn. */
@@ -57,6 +60,7 @@ export class Engine {
   private choiceCounts: readonly number[] = [];
   private listId: string | undefined;
   private version = 0;
+  private locale: string | undefined;
   /** One time for all rows. */
   private nowAtVersion = '';
   /** By source, made once for a version: lookups run over all items. */
@@ -90,6 +94,7 @@ export class Engine {
   clear(): void {
     this.sources.clear();
     this.project = undefined;
+    this.locale = undefined;
   }
 
   /** The items of a source's set that is shown, as the project's types want them. */
@@ -207,27 +212,52 @@ export class Engine {
     );
     const value = this.shownItems()[item];
     if (slot === undefined || value === undefined) return undefined;
-    const context = this.contextOf(item);
-    const text = slot.text(value, context);
-    const checked = slot.expression?.checked;
-    if (checked === undefined) {
-      const missing = slot.expression?.findings[0]?.message;
-      return { steps: [], text, standIn: false, missing };
-    }
-    const { steps, missing } = explain(checked, value, context);
-    const why = missing === undefined ? undefined : (this.undecoded(steps, item) ?? missing);
-    return { steps, text, standIn: missing !== undefined && text !== undefined, missing: why };
+    const { missingStep, ...trace } = traceSlot(
+      slot,
+      value,
+      this.contextOf(item),
+      this.localeNow(),
+    );
+    const missing = trace.missing && (this.undecoded(missingStep, item) ?? trace.missing);
+    return { ...trace, missing };
+  }
+
+  tryFormats({ template: id, expr, formats, locales, items }: FormatTrial): Written[][][] {
+    const { project } = this;
+    const template = project === undefined ? undefined : withId(project.templates, id);
+    if (project === undefined || template === undefined) return [];
+    const held = this.shownItems();
+    return formats.map((format) =>
+      locales.map((locale) => {
+        const binders = bindersFor(project, template, this.lookUp, locale);
+        const write = writtenAs(expr, format, binders);
+        return items.map((item) => write(held[item] ?? {}, this.contextOf(item)));
+      }),
+    );
+  }
+
+  /** Shows all rows in a locale. */
+  showLocale(locale: string): void {
+    this.locale = locale;
+    this.changed();
+    const { project } = this;
+    if (project === undefined) return;
+    this.compileTemplates(project, this.list());
+    this.arrangeList(project, this.list());
+  }
+
+  private localeNow(): string {
+    return this.locale ?? (this.project === undefined ? 'en' : localeOf(this.project));
   }
 
   /** Why a value that is missing after decoding was not one before it. */
-  private undecoded(steps: Trace['steps'], position: number): string | undefined {
+  private undecoded(step: string | undefined, position: number): string | undefined {
     const source = this.source();
     const project = this.project;
     const raw = source && this.sources.get(source.id)?.shown().raw[position];
-    const at = steps.find((step) => step.missing !== undefined);
-    if (project === undefined || raw === undefined || at === undefined) return undefined;
+    if (project === undefined || raw === undefined || step === undefined) return undefined;
     const type = this.typeAt(position);
-    const field = fieldNamed(withId(project.types, type ?? '')?.fields ?? [], at.label);
+    const field = fieldNamed(withId(project.types, type ?? '')?.fields ?? [], step);
     return field === undefined ? undefined : whyNotDecoded(field, raw);
   }
 
@@ -367,7 +397,9 @@ export class Engine {
     this.planIds = [...new Set(ids)].filter((id): id is string => id !== null);
     const compiled = this.planIds.flatMap((id) => {
       const template = withId(project.templates, id);
-      return template === undefined ? [] : [compileFor(project, template, this.lookUp)];
+      return template === undefined
+        ? []
+        : [compileFor(project, template, this.lookUp, this.localeNow())];
     });
     this.templates = compiled;
     this.planIds = compiled.map((each) => each.template.id);
@@ -436,7 +468,9 @@ export class Engine {
     const shown = this.templates.find((each) => each.template.id === id);
     if (shown !== undefined || this.project === undefined) return shown;
     const template = withId(this.project.templates, id);
-    return template === undefined ? undefined : compileFor(this.project, template, this.lookUp);
+    return template === undefined
+      ? undefined
+      : compileFor(this.project, template, this.lookUp, this.localeNow());
   }
 }
 

@@ -17,6 +17,7 @@ export type {
   EngineEvent,
   EngineProtocol,
   FollowNews,
+  FormatTrial,
   ItemAtHand,
   MakeTask,
   Range,
@@ -26,6 +27,7 @@ export type {
   Trace,
   UnknownPicture,
   View,
+  Written,
 } from './protocol';
 export { sqliteFrom } from './sqlite';
 export { plainLook, type TableLook } from './table';

@@ -1,4 +1,5 @@
 import type { Finding, Result } from '../core/base';
+import type { Format } from '../core/formats';
 import type {
   Evidence,
   Item,
@@ -87,6 +88,19 @@ export interface Trace {
   readonly missing: string | undefined;
 }
 
+/** A value as a format writes it, or why it does not. */
+export type Written = { readonly text: string } | { readonly why: string };
+
+/** Formats to try on the values of an expression, without touching the project. */
+export interface FormatTrial {
+  readonly template: string;
+  readonly expr: string;
+  /** Undefined: as the value is. */
+  readonly formats: readonly (Format | undefined)[];
+  readonly locales: readonly string[];
+  readonly items: readonly number[];
+}
+
 /** One item as the screens show it. */
 export interface ItemAtHand {
   readonly item: number;
@@ -153,6 +167,10 @@ export interface EngineProtocol {
   find(words: string, after: number): Promise<number>;
   firstOfType(type: string): Promise<number>;
   trace(template: string, part: string, property: string, item: number): Promise<Trace | undefined>;
+  /** By format, locale and item. */
+  tryFormats(trial: FormatTrial): Promise<readonly (readonly (readonly Written[])[])[]>;
+  /** Shows all rows in a locale. */
+  showLocale(locale: string, wanted: Range): Promise<View>;
   /** The project as its file, items and all. */
   file(project: Project): Promise<Blob>;
   /** Keeps all items in this browser; why not, if it did not. */

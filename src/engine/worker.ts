@@ -117,6 +117,15 @@ const protocol: EngineProtocol &
     return engine.trace(template, part, property, item);
   },
 
+  async tryFormats(trial) {
+    return engine.tryFormats(trial);
+  },
+
+  async showLocale(locale, wanted) {
+    engine.showLocale(locale);
+    return shown(engine.view(wanted));
+  },
+
   async file(project) {
     return new Blob([...writeProject(project, engine.allItems())], { type: 'application/json' });
   },

@@ -1,7 +1,7 @@
 import { type Finding, ok, type Result } from '../base';
 import { slotsOf } from '../templates';
 import { type Edit, edits } from './edits';
-import { brokenReferences, compileFor } from './problems';
+import { brokenReferences, problemsIn } from './problems';
 import { type Project, withId } from './project';
 
 /** What an edit would make wrong: findings that the project does not have before it. */
@@ -40,7 +40,7 @@ function mended(project: Project, { place, mend }: Finding): Project {
 
 const problemsOf = (project: Project): readonly Finding[] => [
   ...brokenReferences(project),
-  ...project.templates.flatMap((template) => compileFor(project, template).findings),
+  ...project.templates.flatMap((template) => problemsIn(project, template)),
 ];
 
 const identity = ({ code, place, message }: Finding): string =>

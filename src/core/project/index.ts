@@ -2,8 +2,16 @@
  * The project: its shape, its file read and written, the edits that change it and the history
  * that undoes them. The items are not in it; whoever holds both passes both.
  */
-export { type Edit, edits, type FieldPlace, freePartId } from './edits';
+export {
+  type Edit,
+  edits,
+  type FieldPlace,
+  freeFormatId,
+  freePartId,
+  inOneStep,
+} from './edits';
 export { foresee, withMends } from './foresee';
+export { formatFrom } from './format-from';
 export { type History, makeEdit, redo, startHistory, undo } from './history';
 export { looksLikeProject } from './looks-like';
 export {
@@ -13,11 +21,12 @@ export {
   makeProject,
   type SourceDraft,
 } from './make';
-export { brokenReferences, compileFor, type FindItem, othersOf } from './problems';
+export { bindersFor, brokenReferences, compileFor, type FindItem, othersOf } from './problems';
 export {
   type ItemSet,
   type ItemType,
   itemsIdOf,
+  localeOf,
   type Origin,
   ownSet,
   type Project,

@@ -1,6 +1,12 @@
 import type { Finding, JsonRecord } from '../base';
 import { pictureFindings } from '../pictures';
-import { type CompiledTemplate, compileTemplate, type Template } from '../templates';
+import {
+  type Binders,
+  type CompiledTemplate,
+  checkTemplate,
+  compileTemplate,
+  type Template,
+} from '../templates';
 import {
   computedOrder,
   fieldsBeside,
@@ -10,16 +16,36 @@ import {
   type Value,
 } from '../values';
 import { projectFindings } from './findings';
-import { type ItemType, type Project, typesOf, withId } from './project';
+import { type ItemType, localeOf, type Project, typesOf, withId } from './project';
 
 /** A template made ready for the items of its type; `find` gives the item of a source that has a key. */
-export function compileFor(
+export const compileFor = (
   project: Project,
   template: Template,
   find: FindItem = () => undefined,
-): CompiledTemplate {
-  const fields = withId(project.types, template.type)?.fields ?? [];
-  return compileTemplate(template, fields, othersOf(project, find));
+  locale = localeOf(project),
+): CompiledTemplate => compileTemplate(template, bindersFor(project, template, find, locale));
+
+/** What is wrong with a template. */
+export const problemsIn = (project: Project, template: Template): readonly Finding[] =>
+  checkTemplate(
+    template,
+    bindersFor(project, template, () => undefined, localeOf(project)),
+  );
+
+/** What the bindings of a template are held against. */
+export function bindersFor(
+  project: Project,
+  template: Template,
+  find: FindItem,
+  locale: string,
+): Binders {
+  return {
+    fields: withId(project.types, template.type)?.fields ?? [],
+    others: othersOf(project, find),
+    formats: project.formats ?? [],
+    locale,
+  };
 }
 
 export type FindItem = (source: string, key: Value) => JsonRecord | undefined;

@@ -1,3 +1,4 @@
+import type { NamedFormat } from '../formats';
 import type { Follow, Format, Key, Paging } from '../items';
 import type { List } from '../lists';
 import type { Picture } from '../pictures';
@@ -63,7 +64,12 @@ export interface Project {
   readonly templates: readonly Template[];
   readonly lists: readonly List[];
   readonly pictures: readonly Picture[];
+  readonly formats?: readonly NamedFormat[];
+  /** The locales that it is made for (BCP 47), the first of them shown first; none: English. */
+  readonly locales?: readonly string[];
 }
+
+export const localeOf = (project: Project): string => project.locales?.[0] ?? 'en';
 
 export function withId<T extends { readonly id: string }>(
   things: readonly T[],

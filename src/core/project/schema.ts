@@ -1,7 +1,9 @@
 import * as yup from 'yup';
+import { isLocale } from '../formats';
 import { textStyleNames } from '../templates';
 import { scalarNames } from '../values';
 import { formatVersion } from './project';
+import { formatSchema } from './schema-formats';
 
 const id = () =>
   yup
@@ -137,7 +139,13 @@ const binding = () =>
   yup.lazy((value: unknown) =>
     typeof value === 'string'
       ? words()
-      : yup.object({ expr: words(), else: yup.string().max(10_000) }).required(),
+      : yup
+          .object({
+            expr: words(),
+            format: yup.string().max(60),
+            else: yup.string().max(10_000),
+          })
+          .required(),
   );
 
 const size = () =>
@@ -257,6 +265,12 @@ export const projectSchema = yup.object({
     }),
     'id',
   ),
+  formats: yup.array().of(formatSchema()).max(500),
+  locales: yup
+    .array()
+    .of(yup.string().required().test('locale', '${path} must name a locale', isLocale))
+    .min(1)
+    .max(100),
   pictures: listOf(
     yup.lazy((value: unknown) => (propertyOf(value, 'sameAs') === undefined ? kept() : same())),
     'name',

@@ -1,6 +1,8 @@
 import type { Finding, JsonRecord } from '../base';
-import { type Field, noOthers, type Others, type RowContext } from '../values';
-import { type BoundText, bindText } from './binding';
+import { compileMessage } from '../formats';
+import type { RowContext } from '../values';
+import { type Binders, type BoundText, bindText, checkBinding } from './binding';
+import { bindingFindings } from './findings';
 import { type Slot, slotsOf, type Template } from './template';
 
 export type BoundSlot = Slot & BoundText;
@@ -13,22 +15,23 @@ export interface CompiledTemplate {
   texts(item: JsonRecord, context?: RowContext): (string | undefined)[];
 }
 
+/** What is wrong with a template, without making it ready. */
+export function checkTemplate(template: Template, binders: Binders): readonly Finding[] {
+  return slotsOf(template.row).flatMap((slot) =>
+    placed(template, slot, checkBinding(slot.binding, binders).findings),
+  );
+}
+
 /** A template made ready for items with these fields; what is wrong with it comes as findings. */
-export function compileTemplate(
-  template: Template,
-  fields: readonly Field[],
-  others: Others = noOthers,
-): CompiledTemplate {
+export function compileTemplate(template: Template, binders: Binders): CompiledTemplate {
   const slots = slotsOf(template.row).map((slot) => ({
     ...slot,
-    ...bindText(slot.binding, fields, others),
+    ...bindText(slot.binding, binders),
   }));
-  const findings = slots.flatMap((slot) =>
-    (slot.expression?.findings ?? []).map((finding) => ({
-      ...finding,
-      place: placeOf(template, slot, finding),
-    })),
-  );
+  const findings = slots.flatMap((slot) => [
+    ...placed(template, slot, slot.findings),
+    ...placed(template, slot, messageFindings(slot, binders.locale)),
+  ]);
   return {
     template,
     slots,
@@ -40,6 +43,15 @@ export function compileTemplate(
     },
   };
 }
+
+function messageFindings({ format }: BoundText, locale: string): readonly Finding[] {
+  if (format?.as !== 'message') return [];
+  const made = compileMessage(format.message, locale);
+  return made.ok ? [] : [bindingFindings.message(format, made.error)];
+}
+
+const placed = (template: Template, slot: Slot, findings: readonly Finding[]): Finding[] =>
+  findings.map((finding) => ({ ...finding, place: placeOf(template, slot, finding) }));
 
 function placeOf(template: Template, slot: Slot, finding: Finding) {
   const { place } = finding;

@@ -19,9 +19,10 @@ export { shown } from './explain/shown';
 export { type Expression, makeExpression } from './expression';
 export type { Span } from './findings';
 export { type FunctionEntry, functionTable } from './functions';
+export { instantOf } from './instant';
 export { lookupStep, noOthers, type OtherSource, type Others } from './others';
 export { renameStep } from './rename';
-export { type ResultType, typeOfResult } from './result-type';
+export { kindOf, type ResultType, typeOfResult } from './result-type';
 export {
   type Decoding,
   type Field,

@@ -28,4 +28,7 @@ interface WindowSettings {
   readonly scheme: 'light' | 'dark';
 }
 
-export const useWindow = create<WindowSettings>()(() => ({ device: narrowPhone, scheme: 'light' }));
+export const useWindow = create<WindowSettings>()(() => ({
+  device: narrowPhone,
+  scheme: 'light',
+}));

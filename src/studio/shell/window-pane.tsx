@@ -7,6 +7,7 @@ import { usePictures } from '../shared/pictures';
 import { go, useRoute } from '../shared/route';
 import { engine, setWantedRange, useProject, useSession } from '../shared/session';
 import { devices, useWindow } from '../shared/window-settings';
+import { LocaleMenu } from './locale-menu';
 
 /** The real list on all items, in a frame as large as the device. */
 export function WindowPane() {
@@ -36,6 +37,7 @@ export function WindowPane() {
             onChoose: () => useWindow.setState({ scheme: each }),
           }))}
         />
+        <LocaleMenu />
       </div>
       <div className="flex min-h-0 flex-1 overflow-auto p-4 pb-0 max-[1100px]:px-1">
         <div

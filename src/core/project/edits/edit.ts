@@ -1,4 +1,4 @@
-import type { Result } from '../../base';
+import { ok, type Result } from '../../base';
 import type { Project } from '../project';
 
 /**
@@ -10,4 +10,16 @@ export interface Edit {
   /** Edits in a row with the same value here are one step to undo: the keystrokes of one typing. */
   readonly joins?: string;
   apply(project: Project): Result<Project, string>;
+}
+
+/** Edits that are made, and taken back, as one. */
+export function inOneStep(name: string, edits: readonly Edit[]): Edit {
+  return {
+    name,
+    apply: (project) =>
+      edits.reduce<Result<Project, string>>(
+        (made, edit) => (made.ok ? edit.apply(made.value) : made),
+        ok(project),
+      ),
+  };
 }

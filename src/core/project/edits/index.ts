@@ -1,4 +1,12 @@
 /** Every change that a person can make to a project: one function an edit, grouped by what it changes. */
+import {
+  addFormat,
+  changeFormat,
+  freeFormatId,
+  removeFormat,
+  renameFormat,
+  setLocales,
+} from './formats';
 import { rename } from './general';
 import { importAgain, typesGrow } from './import-again';
 import { arrangeAs, choose } from './lists';
@@ -29,12 +37,17 @@ import {
   retypeField,
 } from './types';
 
-export type { Edit } from './edit';
+export { type Edit, inOneStep } from './edit';
 export type { FieldPlace } from './types';
-export { freePartId };
+export { freeFormatId, freePartId };
 
 export const edits = {
   rename,
+  addFormat,
+  changeFormat,
+  renameFormat,
+  removeFormat,
+  setLocales,
   setKey,
   renameSource,
   addSource,

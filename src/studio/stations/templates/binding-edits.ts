@@ -7,13 +7,25 @@ export interface Place {
   readonly property: SlotProperty;
 }
 
-/** Another expression in a binding; its stand-in stays. */
+type Bound = Exclude<Binding, string>;
+
+/** Another expression in a binding; its format and its stand-in stay. */
 export function bindPath(place: Place, expr: string, before: Binding, joins?: string): Edit {
-  const standIn = typeof before === 'string' ? undefined : before.else;
-  return edits.bind(place, standIn === undefined ? { expr } : { expr, else: standIn }, joins);
+  return edits.bind(place, typeof before === 'string' ? { expr } : { ...before, expr }, joins);
 }
 
 /** What shows if the value is missing; empty: nothing. */
-export function standIn(place: Place, expr: string, words: string, joins: string): Edit {
-  return edits.bind(place, words === '' ? { expr } : { expr, else: words }, joins);
+export function standIn(place: Place, before: Bound, words: string, joins: string): Edit {
+  const { else: _, ...rest } = before;
+  return edits.bind(place, words === '' ? rest : { ...rest, else: words }, joins);
+}
+
+/** How the value is written; undefined: plainly. */
+export function writeAs(place: Place, before: Bound, format: string | undefined): Edit {
+  const { format: _, else: words, expr } = before;
+  return edits.bind(place, {
+    expr,
+    ...(format !== undefined && { format }),
+    ...(words !== undefined && { else: words }),
+  });
 }

@@ -8,6 +8,7 @@ import { ChoiceChips, Row } from '../../shared/controls';
 import { make } from '../../shared/editing';
 import { surveysOf, useSession } from '../../shared/session';
 import { bindPath, type Place, standIn } from './binding-edits';
+import { FormatField } from './format-field';
 import { isPattern, PatternField } from './pattern-field';
 import type { Selection } from './selection';
 
@@ -82,6 +83,9 @@ function ValueFields({ selection, place, binding }: ValueFieldsProps) {
           <ExpressionInput selection={selection} place={place} binding={binding} />
         )}
       </Row>
+      {place.property === 'text' && (
+        <FormatField selection={selection} place={place} binding={binding} />
+      )}
       <Row words="if missing">
         <input
           aria-label="If missing"
@@ -89,7 +93,7 @@ function ValueFields({ selection, place, binding }: ValueFieldsProps) {
           placeholder="nothing shows"
           value={binding.else ?? ''}
           onChange={(event) =>
-            make(standIn(place, binding.expr, event.target.value, `if missing ${place.part}`))
+            make(standIn(place, binding, event.target.value, `if missing ${place.part}`))
           }
         />
         <p
@@ -124,13 +128,14 @@ function ExpressionInput({ selection, place, binding }: ValueFieldsProps) {
   const fields = selection.type?.fields ?? [];
   useEffect(() => setText(binding.expr), [binding.expr]);
   const others = othersOf(selection.project);
-  const expression = makeExpression(text, fields, 'text', others);
+  const use = binding.format === undefined ? 'text' : 'any';
+  const expression = makeExpression(text, fields, use, others);
   const finding = expression.findings[0];
   const offers = isListed ? offersFor(text, fields, item) : [];
   const write = (next: string, isDone: boolean) => {
     setText(next);
     setChosen(0);
-    const reads = makeExpression(next, fields, 'text', others).findings.length === 0;
+    const reads = makeExpression(next, fields, use, others).findings.length === 0;
     if (reads || isDone) make(bindPath(place, next, binding, `expression ${place.part}`));
   };
   const take = (offer: Offer) => {

@@ -1,0 +1,55 @@
+import { readProject, withId } from '../../src/core/project';
+import { Engine } from '../../src/engine';
+import { inputFile } from '../input';
+import { flush, line, refuse, report, WrongUse } from '../output';
+
+interface ExplainOptions {
+  readonly list?: string;
+  readonly key: string;
+  readonly part: string;
+  readonly locale?: string;
+  readonly json?: boolean;
+}
+
+const entriesAtOnce = 2_000;
+
+/** How the words of one part of one row came about. Exit status 1 if nothing shows there. */
+export async function explain(file: string, options: ExplainOptions): Promise<void> {
+  const { name, bytes } = await inputFile(file);
+  const read = await readProject(new TextDecoder().decode(bytes), name);
+  if (!read.ok) refuse(read.error);
+  const { project, items, findings } = read.value;
+  const engine = new Engine({ pause: async () => {}, now: () => new Date().toISOString() });
+  engine.holdFile(project, items);
+  report(findings);
+  if (options.list !== undefined && withId(project.lists, options.list) === undefined)
+    throw new WrongUse(`There is no list "${options.list}".`);
+  const view = engine.update(project, { from: 0, to: 0 }, options.list);
+  if (options.locale !== undefined) engine.showLocale(options.locale);
+  const entry = entryWith(engine, options.key, view.sequence.entryCount);
+  const plan = view.plans[entry.plan];
+  const slot = plan?.slots.find(({ part }) => part === options.part);
+  if (plan === undefined || slot === undefined)
+    throw new WrongUse(
+      `The template ${plan?.template ?? ''} has no part "${options.part}" that shows something. It has ${plan?.slots.map(({ part }) => part).join(', ') ?? 'none'}.`,
+    );
+  const trace = engine.trace(plan.template, slot.part, slot.property, entry.item);
+  if (trace?.text === undefined) process.exitCode = 1;
+  if (options.json) line(JSON.stringify({ template: plan.template, ...slot, ...trace }));
+  else {
+    for (const step of trace?.steps ?? []) line(`${step.label}\t${step.missing ?? step.shown}`);
+    if (trace?.standIn) line('if missing\ta stand-in');
+    line(`text\t${trace?.text ?? `(missing: ${trace?.missing ?? ''})`}`);
+  }
+  flush();
+}
+
+function entryWith(engine: Engine, key: string, count: number) {
+  for (let from = 0; from < count; from += entriesAtOnce) {
+    const found = engine
+      .entries({ from, to: from + entriesAtOnce })
+      .find((entry) => entry.key === key);
+    if (found !== undefined) return found;
+  }
+  throw new WrongUse(`No row of the list has the key "${key}".`);
+}

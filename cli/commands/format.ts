@@ -1,0 +1,63 @@
+import { failed, isRecord, type Json, type JsonRecord, type Result } from '../../src/core/base';
+import { type Format, isLocale, makeFormatter, NoText } from '../../src/core/formats';
+import { formatFrom } from '../../src/core/project';
+import type { Value } from '../../src/core/values';
+import { flush, line, WrongUse } from '../output';
+
+interface FormatOptions {
+  readonly as: string;
+  readonly locale: string;
+  readonly item?: string;
+  readonly json?: boolean;
+}
+
+/** The text of a value in a format. Exit status 1 if the format cannot write it. */
+export async function format(value: string, options: FormatOptions): Promise<void> {
+  if (!isLocale(options.locale))
+    throw new WrongUse(`"${options.locale}" names no locale, such as en or de-AT.`);
+  const made = formatOf(options.as);
+  if (!made.ok) throw new WrongUse(`--as: ${made.error}`);
+  const item = options.item === undefined ? {} : parsed(options.item);
+  if (!isRecord(item)) throw new WrongUse('--item takes a JSON object.');
+  const text = makeFormatter(made.value, options.locale)(valueIn(value), {
+    item,
+    now: new Date().toISOString(),
+    options: optionsOf(made.value, item),
+  });
+  const why = text instanceof NoText ? text.reason : undefined;
+  if (why !== undefined) process.exitCode = 1;
+  if (options.json) line(JSON.stringify(why === undefined ? { text } : { missing: why }));
+  else if (why === undefined) line(String(text));
+  else process.stderr.write(`yarncard: ${why}\n`);
+  flush();
+}
+
+function formatOf(text: string): Result<Format, string> {
+  const json = parsed(text);
+  if (json === undefined) return failed('it is no JSON, such as {"as":"number"}.');
+  return formatFrom(json);
+}
+
+/** A number, a list, true or false as JSON; anything else is text. */
+function valueIn(text: string): Value {
+  const json = parsed(text);
+  return json === undefined || json === null ? text : json;
+}
+
+function optionsOf(made: Format, item: JsonRecord): Record<string, string | undefined> {
+  const options: Record<string, string | undefined> = {};
+  for (const [name, option] of Object.entries(made)) {
+    const expr = typeof option === 'object' && option !== null ? option.expr : undefined;
+    const own = expr !== undefined && Object.hasOwn(item, expr) ? item[expr] : undefined;
+    if (typeof own === 'string') options[name] = own;
+  }
+  return options;
+}
+
+function parsed(text: string): Json | undefined {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}

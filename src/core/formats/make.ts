@@ -1,0 +1,37 @@
+import { date, relative } from './dates';
+import { duration } from './durations';
+import type { Format } from './format';
+import type { Formatter } from './formatter';
+import { message } from './message';
+import { bytes, money, number, percent, unit } from './numbers';
+import { list, text, yesNo } from './words';
+
+/** A format made ready for a locale. */
+export function makeFormatter(format: Format, locale: string): Formatter {
+  switch (format.as) {
+    case 'number':
+      return number(format, locale);
+    case 'percent':
+      return percent(format, locale);
+    case 'money':
+      return money(format, locale);
+    case 'unit':
+      return unit(format, locale);
+    case 'bytes':
+      return bytes(format, locale);
+    case 'date':
+      return date(format, locale);
+    case 'relative':
+      return relative(format, locale);
+    case 'duration':
+      return duration(format, locale);
+    case 'list':
+      return list(format, locale);
+    case 'yesNo':
+      return yesNo(format);
+    case 'text':
+      return text(format, locale);
+    case 'message':
+      return message(format, locale);
+  }
+}

@@ -1,0 +1,47 @@
+/** Direct-mapped: a place is overwritten, never searched or cleared. */
+const places = 16_384;
+
+/** The same function, quick for values that come again. */
+export function rememberNumbers(make: (value: number) => string): (value: number) => string {
+  const keys = new Float64Array(places).fill(Number.NaN);
+  const texts = new Array<string>(places);
+  return (value) => {
+    const place = hashOf(value);
+    const known = texts[place];
+    // Zero and minus zero are equal, and may read differently.
+    if (keys[place] === value && known !== undefined && value !== 0) return known;
+    const text = make(value);
+    keys[place] = value;
+    texts[place] = text;
+    return text;
+  };
+}
+
+function hashOf(value: number): number {
+  // Whole numbers and hundredths, which most values are, spread over neighbouring places.
+  const scaled = value * 100;
+  const whole = scaled < 2 ** 31 && scaled > -(2 ** 31) ? Math.round(scaled) : value % 2 ** 31;
+  return (whole ^ (whole >> 14)) & (places - 1);
+}
+
+export function rememberTexts(make: (value: string) => string): (value: string) => string {
+  const keys = new Array<string>(places);
+  const texts = new Array<string>(places);
+  return (value) => {
+    const place = hashOfText(value);
+    const known = texts[place];
+    if (keys[place] === value && known !== undefined) return known;
+    const text = make(value);
+    keys[place] = value;
+    texts[place] = text;
+    return text;
+  };
+}
+
+/** Dates differ in their first sixteen characters. */
+function hashOfText(value: string): number {
+  let hash = value.length;
+  const to = Math.min(value.length, 24);
+  for (let at = 0; at < to; at += 1) hash = (hash * 31 + value.charCodeAt(at)) | 0;
+  return (hash ^ (hash >> 15)) & (places - 1);
+}

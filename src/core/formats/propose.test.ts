@@ -1,0 +1,38 @@
+import { describe, expect, test } from 'vitest';
+import type { Field, ResultType } from '../values';
+import { families, proposeFormats } from '.';
+
+const fields: readonly Field[] = [{ name: 'currency', type: 'text', required: true }];
+const first = (name: string, type: ResultType, beside = fields) =>
+  proposeFormats(name, type, beside)[0]?.format;
+
+describe('a format is proposed from type and name', () => {
+  test.each<[string, ResultType, object]>([
+    ['price', { type: 'number' }, { as: 'money', currency: { expr: 'currency' } }],
+    ['discount', { type: 'number' }, { as: 'percent' }],
+    ['grams', { type: 'integer' }, { as: 'unit', unit: 'gram' }],
+    ['fileSize', { type: 'integer' }, { as: 'bytes' }],
+    ['minutes', { type: 'integer' }, { as: 'duration', of: 'minutes' }],
+    ['stock', { type: 'integer' }, { as: 'number' }],
+    ['score', { type: 'number' }, { as: 'number', minDigits: 2 }],
+    ['dyedOn', { type: 'date' }, { as: 'date', date: 'medium' }],
+    ['seenAt', { type: 'datetime' }, { as: 'date', time: 'short' }],
+    ['opens', { type: 'time' }, { as: 'date', time: 'short' }],
+    ['soaked', { type: 'duration' }, { as: 'duration' }],
+    ['sold', { type: 'boolean' }, { as: 'yesNo' }],
+    ['tags', { type: 'list', of: { type: 'text' } }, { as: 'list' }],
+    ['name', { type: 'text' }, { as: 'text' }],
+  ])('%s', (name, type, format) => {
+    expect(first(name, type)).toMatchObject(format);
+    for (const proposal of proposeFormats(name, type, fields))
+      expect(families[proposal.format.as].takes(type)).toBe(true);
+  });
+
+  test('without a field for the currency, a fixed one', () => {
+    expect(first('price', { type: 'number' }, [])).toEqual({ as: 'money', currency: 'EUR' });
+  });
+
+  test('records have none', () => {
+    expect(proposeFormats('maker', { type: 'record', fields: [] }, [])).toEqual([]);
+  });
+});

@@ -1,0 +1,43 @@
+import { type Finding, nearest } from '../base';
+import { families, type NamedFormat } from '../formats';
+import { type ResultType, typeOfResult } from '../values';
+
+const error = (code: string, message: string, hint: string): Finding => ({
+  code,
+  severity: 'error',
+  place: { in: 'expression', from: 0, to: 0 },
+  message,
+  hint,
+});
+
+/** What can be wrong with how a value is written. */
+export const bindingFindings = {
+  formatUnknown: (id: string, formats: readonly NamedFormat[]) => {
+    const near = nearest(
+      id,
+      formats.map((format) => format.id),
+    );
+    return error(
+      'format-unknown',
+      `The project has no format “${id}”.`,
+      near === undefined ? 'Choose another one.' : `Did you mean ${near}?`,
+    );
+  },
+
+  formatUnfit: ({ name, as }: NamedFormat, type: ResultType) =>
+    error(
+      'format-unfit',
+      `The format “${name}” (${families[as].words}) cannot write ${typeOfResult(type)}.`,
+      'Choose another format, or another value.',
+    ),
+
+  option: ({ name }: NamedFormat, option: string, { message, hint }: Finding) =>
+    error('format-option', `The ${option} of the format “${name}”: ${message}`, hint),
+
+  message: ({ name }: NamedFormat, wrong: string) =>
+    error(
+      'format-message',
+      `The message of the format “${name}” cannot be used: ${wrong}.`,
+      'It is written in Unicode MessageFormat 2: {$value :number} of {$name}.',
+    ),
+} as const;

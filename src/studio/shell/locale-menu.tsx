@@ -1,0 +1,48 @@
+import { edits } from '../../core/project';
+import { MenuButton } from '../shared/controls';
+import { make } from '../shared/editing';
+import { engine, useProject, useSession, wantedRange } from '../shared/session';
+
+/** Locales that are often asked for; any other can be added in the project file. */
+const others =
+  'en en-GB en-IN de de-CH fr es pt-BR it nl sv pl cs ru uk el tr ar he hi bn th vi id ja ko zh'.split(
+    ' ',
+  );
+
+const names = new Intl.DisplayNames('en', { type: 'language' });
+
+/** The locale that the rows are shown in: one of the project's, or one more for it. */
+export function LocaleMenu() {
+  const project = useProject();
+  const own = project?.locales ?? ['en'];
+  const chosen = useSession(({ locale }) => locale);
+  const shown = chosen !== undefined && own.includes(chosen) ? chosen : (own[0] ?? 'en');
+  return (
+    <MenuButton
+      label="Locale"
+      words={shown}
+      entries={[
+        ...own.map((locale) => ({
+          words: locale,
+          hint: names.of(locale),
+          isChosen: locale === shown,
+          onChoose: () => void show(locale),
+        })),
+        ...others
+          .filter((locale) => !own.includes(locale))
+          .map((locale) => ({
+            words: `add ${locale}`,
+            hint: names.of(locale),
+            onChoose: () => {
+              if (make(edits.setLocales([...own, locale])) === undefined) void show(locale);
+            },
+          })),
+      ]}
+    />
+  );
+}
+
+async function show(locale: string): Promise<void> {
+  useSession.setState({ locale });
+  useSession.setState({ view: await engine().showLocale(locale, wantedRange()) });
+}
