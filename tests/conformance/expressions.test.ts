@@ -15,8 +15,9 @@ const own = {
     list.map((each) => make(each)).reduce((a: number, b) => a + Number(b), 0),
   average: (list: number[]) => list.reduce((a, b) => a + b, 0) / list.length,
   smallest: (list: number[], make = (x: number) => x) =>
-    Math.min(...list.map((each) => make(each))),
-  largest: (list: number[], make = (x: number) => x) => Math.max(...list.map((each) => make(each))),
+    list.map((each) => make(each)).sort((a, b) => a - b)[0],
+  largest: (list: number[], make = (x: number) => x) =>
+    list.map((each) => make(each)).sort((a, b) => b - a)[0],
   distinct: (list: unknown[], make = (x: unknown) => x) =>
     list.filter((each, at) => list.findIndex((other) => make(other) === make(each)) === at),
 };

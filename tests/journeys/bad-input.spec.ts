@@ -104,7 +104,7 @@ test('names that every object has are fields like any other', async ({ page }) =
     ['constructor', 'c'],
     ['toString', 't'],
   ] as const) {
-    await page.getByRole('combobox', { name: 'Value of text' }).fill(name);
+    await page.getByRole('textbox', { name: 'Value of text' }).fill(name);
     await expect.poll(() => rowsOf(page)).toEqual([[words], ['']]);
   }
   await expect(page.getByRole('button', { name: '1 finding', exact: true })).toBeVisible();
@@ -138,7 +138,7 @@ test('a project with a broken binding opens, with a finding that leads to it', a
   );
   await page.getByRole('button', { name: '1 finding', exact: true }).click();
   await page.getByRole('dialog', { name: 'Findings' }).getByRole('button').click();
-  await expect(page.getByRole('combobox', { name: 'Value of text' })).toHaveValue('materail');
+  await expect(page.getByRole('textbox', { name: 'Value of text' })).toHaveText('materail');
   await page.getByRole('button', { name: 'Write material' }).click();
   await expect(page.getByText('no findings')).toBeVisible();
 });

@@ -59,7 +59,7 @@ test('what is selected is in the address: back, forward and a shared link work',
   await page.goForward();
   await expect(page).toHaveURL(/choices/);
   await page.goto('/p/thrumwick/templates?template=class-brief&part=free&item=2');
-  await expect(page.getByRole('combobox', { name: 'Value of text' })).toHaveValue('`${free} free`');
+  await expect(page.getByRole('textbox', { name: 'Value of text' })).toHaveText('`${free} free`');
   await expect(page.getByRole('contentinfo')).toContainText('item 2 of 90');
 });
 

@@ -50,7 +50,7 @@ test('from dropped items to real rows, and out again', async ({ page, browser })
 
   // Another field for the label: the first letters find it.
   await page.getByRole('button', { name: 'Templates' }).click();
-  const value = page.getByRole('combobox', { name: 'Value of text' });
+  const value = page.getByRole('textbox', { name: 'Value of text' });
   await value.fill('tow');
   await page.getByRole('option', { name: /to\.town/ }).click();
   await expect.poll(() => rowsOf(page, 1)).toEqual([['Ousby']]);

@@ -6,6 +6,7 @@
 export type { Checked } from './check/checked';
 export { pathText } from './check/names';
 export type { Evaluate } from './compile/compile';
+export { type Completion, type Completions, completionsAt, pathAt } from './complete';
 export {
   computedField,
   computedOrder,

@@ -1,5 +1,6 @@
 import { type DragEvent, type ReactNode, useEffect, useState } from 'react';
 import { arrive, arriveFiles, documentOf } from '../shared/arrivals';
+import { writesText } from '../shared/writes-text';
 
 const holdsFiles = (event: DragEvent): boolean => event.dataTransfer.types.includes('Files');
 
@@ -8,8 +9,7 @@ export function DropAnywhere({ children }: { readonly children: ReactNode }) {
   const [isOver, setOver] = useState(false);
   useEffect(() => {
     const onPaste = (event: ClipboardEvent) => {
-      const target = event.target;
-      if (target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement) return;
+      if (writesText(event)) return;
       const files = [...(event.clipboardData?.files ?? [])];
       const text = event.clipboardData?.getData('text') ?? '';
       if (files.length > 0) void arriveFiles(files);

@@ -1,5 +1,6 @@
 import { useEffect } from 'react';
 import { useSession } from '../shared/session';
+import { writesText } from '../shared/writes-text';
 import { commands } from './commands';
 
 /** `Ctrl Shift Z`, `Alt ArrowDown`, `?`: the key pressed as commands write it. */
@@ -14,9 +15,6 @@ function keyOf(event: KeyboardEvent): string {
   return parts.filter((part) => part !== '').join(' ');
 }
 
-const writesText = (target: EventTarget | null): boolean =>
-  target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement;
-
 /** Keys of all commands, wherever the caret is; in a field, plain keys and undo stay the field's own. */
 export function useKeys(): void {
   useEffect(() => {
@@ -24,7 +22,7 @@ export function useKeys(): void {
       const key = keyOf(event);
       const command = commands.find((each) => each.key === key);
       if (command === undefined) return;
-      if (writesText(event.target) && (key === '?' || key.endsWith(' Z'))) return;
+      if (writesText(event) && (key === '?' || key.endsWith(' Z'))) return;
       if (command.needsProject && useSession.getState().history === undefined) return;
       event.preventDefault();
       command.run();

@@ -1,8 +1,19 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
+import type { Finding } from '../../../core/base';
 import { edits, type FieldPlace, type ItemType } from '../../../core/project';
-import { computedOrder, fieldsBeside, makeExpression, shown } from '../../../core/values';
+import {
+  computedOrder,
+  fieldsBeside,
+  makeExpression,
+  noOthers,
+  pathAt,
+  shown,
+} from '../../../core/values';
 import { Button } from '../../shared/controls';
 import { make } from '../../shared/editing';
+import { ExpressionEditor } from '../../shared/expression/expression-editor';
+import { FindingLine } from '../../shared/expression/finding-line';
+import { RenameHere } from '../../shared/expression/rename-here';
 import { goWithin } from '../../shared/route';
 import { useSession } from '../../shared/session';
 
@@ -21,58 +32,81 @@ export function ExpressionField({ place, type, expr }: ExpressionFieldProps) {
   const name = place.path[0] ?? '';
   const beside = fieldsBeside(type.fields, name);
   return (
+    <PropertyExpression
+      label="Expression"
+      {...{ type, text, name }}
+      fields={beside}
+      onChange={(next) => {
+        setText(next);
+        if (makeExpression(next, beside, 'property').findings.length === 0)
+          make(edits.compute(place, next, `compute ${place.type} ${place.path.join('.')}`));
+      }}
+      onLeave={() => text !== expr && make(edits.compute(place, text))}
+    />
+  );
+}
+
+interface PropertyExpressionProps {
+  readonly label: string;
+  readonly type: ItemType;
+  readonly fields: ItemType['fields'];
+  readonly name: string;
+  readonly text: string;
+  readonly onChange: (text: string) => void;
+  readonly onLeave: () => void;
+}
+
+/** The editor, and what the expression gives for the item at hand, or what is wrong with it. */
+function PropertyExpression({
+  label,
+  type,
+  fields,
+  name,
+  text,
+  onChange,
+  onLeave,
+}: PropertyExpressionProps) {
+  const item = useSession((session) => session.atHand?.value);
+  const [renaming, setRenaming] = useState<readonly string[]>();
+  const { evaluate, findings } = useMemo(
+    () => makeExpression(text, fields, 'property'),
+    [text, fields],
+  );
+  const own = { name, expr: text, type: 'unknown', required: false } as const;
+  const circle = computedOrder([...fields, own]).circles.find((names) => names.includes(name));
+  const [finding] = text === '' ? [] : findings;
+  return (
     <>
-      <input
-        aria-label="Expression"
-        spellCheck={false}
-        className={look}
-        value={text}
-        onChange={(event) => {
-          const next = event.target.value;
-          setText(next);
-          if (makeExpression(next, beside, 'property').findings.length === 0)
-            make(edits.compute(place, next, `compute ${place.type} ${place.path.join('.')}`));
-        }}
-        onBlur={() => text !== expr && make(edits.compute(place, text))}
+      <ExpressionEditor
+        label={label}
+        text={text}
+        world={{ fields, others: noOthers, item }}
+        findings={text === '' ? noFindings : findings}
+        onChange={onChange}
+        onLeave={onLeave}
+        onRename={(offset) => setRenaming(pathAt(text, offset))}
       />
-      <Result text={text} fields={beside} name={name} />
+      {circle !== undefined && (
+        <p className="text-sm text-madder" role="status">
+          {[...circle, circle[0]].join(' → ')} read each other round in a circle.
+        </p>
+      )}
+      {circle === undefined && finding !== undefined && (
+        <FindingLine finding={finding} text={text} onMend={onChange} />
+      )}
+      {circle === undefined && finding === undefined && text !== '' && (
+        <p className="truncate text-sm text-ash">
+          here {item === undefined ? 'nothing' : shown(evaluate?.(item))}
+        </p>
+      )}
+      {renaming !== undefined && (
+        <RenameHere type={type} path={renaming} onDone={() => setRenaming(undefined)} />
+      )}
     </>
   );
 }
 
-/** What an expression gives for the item at hand, or what is wrong with it. */
-function Result({
-  text,
-  fields,
-  name,
-}: {
-  readonly text: string;
-  readonly fields: ItemType['fields'];
-  readonly name: string;
-}) {
-  const item = useSession((session) => session.atHand?.value);
-  const { evaluate, findings } = makeExpression(text, fields, 'property');
-  const [finding] = findings;
-  const own = { name, expr: text, type: 'unknown', required: false } as const;
-  const circle = computedOrder([...fields, own]).circles.find((names) => names.includes(name));
-  if (circle !== undefined)
-    return (
-      <p className="text-sm text-madder" role="status">
-        {[...circle, circle[0]].join(' → ')} read each other round in a circle.
-      </p>
-    );
-  if (finding !== undefined)
-    return (
-      <p className="text-sm text-madder" role="status">
-        {finding.message} <span className="text-ink">{finding.hint}</span>
-      </p>
-    );
-  return (
-    <p className="truncate text-sm text-ash">
-      here {item === undefined ? 'nothing' : shown(evaluate?.(item))}
-    </p>
-  );
-}
+const noFindings: readonly Finding[] = [];
 
 /** A new computed property for a type: its name, its expression, what that gives. */
 export function NewComputed({ type }: { readonly type: ItemType }) {
@@ -107,16 +141,14 @@ export function NewComputed({ type }: { readonly type: ItemType }) {
         value={name}
         onChange={(event) => setName(event.target.value)}
       />
-      <input
-        aria-label="Expression of the computed property"
-        placeholder={'`${name}, ${grams} g`'}
-        spellCheck={false}
-        className={look}
-        value={text}
-        onChange={(event) => setText(event.target.value)}
-        onKeyDown={(event) => event.key === 'Enter' && add()}
+      <PropertyExpression
+        label="Expression of the computed property"
+        {...{ type, text }}
+        fields={type.fields}
+        name={name.trim()}
+        onChange={setText}
+        onLeave={() => {}}
       />
-      {text !== '' && <Result text={text} fields={type.fields} name={name.trim()} />}
       <span className="flex gap-1.5">
         <Button isMain isDisabled={name.trim() === '' || text.trim() === ''} onPress={add}>
           Add it

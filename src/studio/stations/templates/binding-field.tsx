@@ -1,13 +1,12 @@
-import { useEffect, useId, useState } from 'react';
-import { count, isRecord, ownValue } from '../../../core/base';
-import type { Item } from '../../../core/items';
-import { edits, othersOf } from '../../../core/project';
+import { count } from '../../../core/base';
+import { edits } from '../../../core/project';
 import type { Binding, SlotProperty } from '../../../core/templates';
-import { type Field, isShowable, makeExpression, pathText, shown } from '../../../core/values';
+import { isShowable, pathText } from '../../../core/values';
 import { ChoiceChips, Row } from '../../shared/controls';
 import { make } from '../../shared/editing';
 import { surveysOf, useSession } from '../../shared/session';
 import { bindPath, type Place, standIn } from './binding-edits';
+import { ExpressionInput } from './expression-input';
 import { FormatField } from './format-field';
 import { isPattern, PatternField } from './pattern-field';
 import type { Selection } from './selection';
@@ -116,147 +115,6 @@ function missingInWords(
   if (missingCount > 0)
     return `${count(missingCount, 'item')} ${missingCount === 1 ? 'has' : 'have'} no value here`;
   return binding.else === undefined ? 'every item has a value' : 'every item shows something';
-}
-
-/** One line: every keystroke that reads is in the rows at once; one that does not says why. */
-function ExpressionInput({ selection, place, binding }: ValueFieldsProps) {
-  const [text, setText] = useState(binding.expr);
-  const [isListed, setListed] = useState(false);
-  const [chosen, setChosen] = useState(0);
-  const listId = useId();
-  const item = useSession((session) => session.atHand?.value);
-  const fields = selection.type?.fields ?? [];
-  useEffect(() => setText(binding.expr), [binding.expr]);
-  const others = othersOf(selection.project);
-  const use = binding.format === undefined ? 'text' : 'any';
-  const expression = makeExpression(text, fields, use, others);
-  const finding = expression.findings[0];
-  const offers = isListed ? offersFor(text, fields, item) : [];
-  const write = (next: string, isDone: boolean) => {
-    setText(next);
-    setChosen(0);
-    const reads = makeExpression(next, fields, use, others).findings.length === 0;
-    if (reads || isDone) make(bindPath(place, next, binding, `expression ${place.part}`));
-  };
-  const take = (offer: Offer) => {
-    write(offer.path, true);
-    setListed(false);
-  };
-  return (
-    <div className="relative">
-      <input
-        role="combobox"
-        aria-label={`Value of ${place.property}`}
-        aria-expanded={offers.length > 0}
-        aria-controls={listId}
-        aria-invalid={finding !== undefined}
-        aria-autocomplete="list"
-        autoComplete="off"
-        spellCheck={false}
-        className={`${inputLook} font-mono`}
-        value={text}
-        onFocus={(event) => event.currentTarget.select()}
-        onChange={(event) => {
-          setListed(true);
-          write(event.target.value, false);
-        }}
-        onBlur={() => {
-          setListed(false);
-          if (text !== binding.expr) write(text, true);
-        }}
-        onKeyDown={(event) => {
-          const offer = offers[chosen];
-          if (event.key === 'ArrowDown') setChosen(Math.min(chosen + 1, offers.length - 1));
-          else if (event.key === 'ArrowUp') setChosen(Math.max(chosen - 1, 0));
-          else if (event.key === 'Enter' && offer !== undefined) take(offer);
-          else if (event.key === 'Escape') setListed(false);
-          else return;
-          event.preventDefault();
-        }}
-      />
-      <div
-        role="listbox"
-        aria-label="Values"
-        id={listId}
-        className="absolute inset-x-0 z-20 rounded-b-md border border-t-0 border-ash bg-paper empty:hidden"
-      >
-        {offers.map((offer, index) => (
-          // biome-ignore lint/a11y/useKeyWithClickEvents: the field above takes the keys
-          <div
-            key={offer.path}
-            role="option"
-            tabIndex={-1}
-            aria-selected={index === chosen}
-            className="flex cursor-default justify-between gap-3 px-2 py-0.5 aria-selected:bg-chosen"
-            onMouseDown={(event) => event.preventDefault()}
-            onClick={() => take(offer)}
-          >
-            <code className="font-mono">{offer.path}</code>
-            <span className="truncate text-ash">{offer.sample}</span>
-          </div>
-        ))}
-      </div>
-      {finding !== undefined && (
-        <p className="pt-0.5 text-sm text-madder" role="status">
-          {finding.message} <span className="text-ink">{finding.hint}</span>{' '}
-          {finding.mend !== undefined && (
-            <button
-              type="button"
-              className="text-woad underline"
-              onMouseDown={(event) => event.preventDefault()}
-              onClick={() => {
-                const { from, to, text: mended } = finding.mend ?? { from: 0, to: 0, text: '' };
-                write(text.slice(0, from) + mended + text.slice(to), true);
-              }}
-            >
-              {finding.mend.label}
-            </button>
-          )}
-        </p>
-      )}
-    </div>
-  );
-}
-
-interface Offer {
-  readonly path: string;
-  readonly sample: string;
-}
-
-const mostOffers = 7;
-
-/** The values whose path holds what was typed, those that begin with it first. */
-function offersFor(
-  typed: string,
-  fields: readonly Field[],
-  item: Item | undefined,
-): readonly Offer[] {
-  const wanted = typed.trim().toLowerCase();
-  if (wanted === '' || !/^[\w.$]+$/.test(wanted)) return [];
-  return [...showablePaths(fields, [], item, 0)]
-    .filter((offer) => offer.path.toLowerCase().includes(wanted) && offer.path !== typed)
-    .sort(
-      (a, b) =>
-        Number(b.path.toLowerCase().startsWith(wanted)) -
-        Number(a.path.toLowerCase().startsWith(wanted)),
-    )
-    .slice(0, mostOffers);
-}
-
-function* showablePaths(
-  fields: readonly Field[],
-  before: readonly string[],
-  record: Item | undefined,
-  depth: number,
-): Generator<Offer, void> {
-  for (const field of fields) {
-    const path = [...before, field.name];
-    const value = record === undefined ? undefined : (ownValue(record, field.name) ?? undefined);
-    if (isShowable(field)) yield { path: pathText(path), sample: shown(value) };
-    else if (field.type === 'record' && depth < 4) {
-      yield* showablePaths(field.fields, path, isRecord(value) ? value : undefined, depth + 1);
-    }
-  }
 }
 
 const firstPath = ({ type }: Selection): string => {

@@ -1,0 +1,70 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Finding } from '../../../core/base';
+import type { Span } from '../../../core/values';
+import type { ExpressionEditor as Editor, EditorWorld } from './editor-view';
+
+interface ExpressionEditorProps {
+  readonly label: string;
+  readonly text: string;
+  readonly world: EditorWorld;
+  readonly findings: readonly Finding[];
+  readonly onChange: (text: string) => void;
+  readonly onLeave: () => void;
+  readonly onRename: (offset: number) => void;
+}
+
+const frame =
+  'min-h-7 w-full rounded-md border border-rule bg-paper focus-within:border-woad focus-within:outline-2 focus-within:outline-woad';
+
+/**
+ * A field for an expression. The editor stands in a shadow root, where its styles are sheets made
+ * by script, which the security policy allows. Until it is loaded, the words stand there.
+ */
+export function ExpressionEditor(props: ExpressionEditorProps) {
+  const { label, text, findings } = props;
+  const host = useRef<HTMLDivElement>(null);
+  const editor = useRef<Editor>(undefined);
+  const latest = useRef(props);
+  latest.current = props;
+  const [isReady, setReady] = useState(false);
+
+  useEffect(() => {
+    let isLeft = false;
+    void import('./editor-view').then(({ expressionEditor }) => {
+      const element = host.current;
+      if (isLeft || element === null) return;
+      const root = element.shadowRoot ?? element.attachShadow({ mode: 'open' });
+      root.replaceChildren();
+      editor.current = expressionEditor(root, label, latest.current.text, {
+        world: () => latest.current.world,
+        changed: (next) => latest.current.onChange(next),
+        left: () => latest.current.onLeave(),
+        rename: (offset) => latest.current.onRename(offset),
+      });
+      setReady(true);
+    });
+    return () => {
+      isLeft = true;
+      editor.current?.view.destroy();
+      editor.current = undefined;
+    };
+  }, [label]);
+
+  useEffect(() => {
+    if (isReady) editor.current?.setText(text);
+  }, [text, isReady]);
+
+  useEffect(() => {
+    if (isReady) editor.current?.markWrong(findings.flatMap(spanOf));
+  }, [findings, isReady]);
+
+  return (
+    <>
+      <div ref={host} className={`${frame} ${isReady ? '' : 'hidden'}`} />
+      {!isReady && <div className={`${frame} truncate px-2 py-1 font-mono text-sm`}>{text}</div>}
+    </>
+  );
+}
+
+const spanOf = ({ place }: Finding): readonly Span[] =>
+  place.in === 'expression' ? [{ from: place.from, to: place.to }] : [];

@@ -1,0 +1,99 @@
+import { useEffect, useMemo, useState } from 'react';
+import { othersOf } from '../../../core/project';
+import type { Binding } from '../../../core/templates';
+import { makeExpression, pathAt } from '../../../core/values';
+import { make } from '../../shared/editing';
+import { ExpressionEditor } from '../../shared/expression/expression-editor';
+import { FindingLine } from '../../shared/expression/finding-line';
+import { RenameHere } from '../../shared/expression/rename-here';
+import { surveysOf, useSession } from '../../shared/session';
+import { useBenchItem } from './bench-item';
+import { bindPath, type Place } from './binding-edits';
+import type { Selection } from './selection';
+import { useWritten, writtenText } from './use-written';
+
+interface ExpressionInputProps {
+  readonly selection: Selection;
+  readonly place: Place;
+  readonly binding: Exclude<Binding, string>;
+}
+
+/** Every keystroke that reads is in the rows at once; one that does not says why. */
+export function ExpressionInput({ selection, place, binding }: ExpressionInputProps) {
+  const { project, type } = selection;
+  const [text, setText] = useState(binding.expr);
+  const [renaming, setRenaming] = useState<readonly string[]>();
+  const item = useSession((session) => session.atHand?.value);
+  const fields = type?.fields ?? [];
+  useEffect(() => setText(binding.expr), [binding.expr]);
+  const others = useMemo(() => othersOf(project), [project]);
+  const use = binding.format === undefined ? 'text' : 'any';
+  const { findings } = useMemo(
+    () => makeExpression(text, fields, use, others),
+    [text, fields, use, others],
+  );
+  const write = (next: string, isDone: boolean) => {
+    setText(next);
+    const reads = makeExpression(next, fields, use, others).findings.length === 0;
+    if (reads || isDone) make(bindPath(place, next, binding, `expression ${place.part}`));
+  };
+  const [finding] = findings;
+  return (
+    <>
+      <ExpressionEditor
+        label={`Value of ${place.property}`}
+        text={text}
+        world={{ fields, others, item }}
+        findings={findings}
+        onChange={(next) => write(next, false)}
+        onLeave={() => text !== binding.expr && write(text, true)}
+        onRename={(offset) => setRenaming(pathAt(text, offset))}
+      />
+      {finding === undefined ? (
+        place.property === 'text' && <Results {...{ selection, place, binding }} expr={text} />
+      ) : (
+        <FindingLine finding={finding} text={text} onMend={(next) => write(next, true)} />
+      )}
+      {renaming !== undefined && type !== undefined && (
+        <RenameHere type={type} path={renaming} onDone={() => setRenaming(undefined)} />
+      )}
+    </>
+  );
+}
+
+/** What it gives for the item at hand and for the extremes, as one types. */
+function Results({ selection, place, binding, expr }: ExpressionInputProps & { expr: string }) {
+  const item = useBenchItem(selection.template);
+  const locale = useSession((session) => session.locale) ?? selection.project.locales?.[0] ?? 'en';
+  const survey = useSession((session) =>
+    surveysOf(session).find((each) => each.template === place.template),
+  );
+  const named = [
+    { words: 'here', item },
+    { words: 'longest', item: survey?.longest ?? -1 },
+    { words: 'shortest', item: survey?.shortest ?? -1 },
+  ].filter((each) => each.item >= 0);
+  const own = (selection.project.formats ?? []).find((format) => format.id === binding.format);
+  const [written] = useWritten({
+    template: place.template,
+    expr,
+    formats: [own],
+    locales: [locale],
+    items: named.map((each) => each.item),
+  });
+  return (
+    <p className="truncate pt-0.5 text-sm text-ash">
+      {named.map(({ words }, at) => (
+        <span key={words}>
+          {at > 0 && ' · '}
+          {words}{' '}
+          <span
+            className={written?.[0]?.[at] && 'why' in written[0][at] ? 'text-madder' : 'text-ink'}
+          >
+            {writtenText(written?.[0]?.[at])}
+          </span>
+        </span>
+      ))}
+    </p>
+  );
+}
