@@ -18,7 +18,13 @@ for (const scheme of ['light', 'dark'] as const) {
       await page.goto('/');
       await expect(page.locator('.yc-row').first()).toBeVisible();
       expect(await faults(page)).toEqual([]);
-      for (const address of ['/docs', '/docs/data', '/docs/expressions', '/docs/files']) {
+      for (const address of [
+        '/docs',
+        '/docs/data',
+        '/docs/expressions',
+        '/docs/formats',
+        '/docs/files',
+      ]) {
         await page.goto(address);
         expect(await faults(page)).toEqual([]);
       }

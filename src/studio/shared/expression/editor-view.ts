@@ -111,6 +111,7 @@ export function expressionEditor(
         autocompletion({
           override: [(context) => offersIn(context, events.world())],
           icons: false,
+          interactionDelay: 0,
         }),
         keymap.of([
           { key: 'Tab', run: acceptCompletion },

@@ -7,7 +7,7 @@ import {
 } from '../../../core/formats';
 import { edits, freeFormatId, inOneStep, othersOf } from '../../../core/project';
 import type { Binding } from '../../../core/templates';
-import { makeExpression, type ResultType } from '../../../core/values';
+import { makeExpression, type ResultType, typeOfResult } from '../../../core/values';
 import { MenuButton, Row } from '../../shared/controls';
 import { make } from '../../shared/editing';
 import { surveysOf, useSession } from '../../shared/session';
@@ -43,6 +43,11 @@ export function FormatField({ selection, place, binding }: FormatFieldProps) {
         {...{ selection, place, binding, current, proposals }}
         fitting={formats.filter((format) => families[format.as].takes(checked.type))}
       />
+      {current !== undefined && !families[current.as].takes(checked.type) && (
+        <p className="pt-0.5 text-sm text-madder" role="status">
+          {current.name} cannot write {typeOfResult(checked.type)}: choose another format.
+        </p>
+      )}
       {current !== undefined && (
         <>
           <FormatEditor format={current} fields={type?.fields ?? []} />

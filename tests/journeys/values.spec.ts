@@ -1,0 +1,106 @@
+import { dropFile, expect, openDemo, rowsOf, saved, test } from './support';
+
+const parcels = [
+  {
+    id: 'p-1',
+    to: 'Ousby',
+    weight: 1.5,
+    currency: 'EUR',
+    price: 1_234.5,
+    sold: true,
+    sent: '2026-03-02',
+    lines: [{ of: 2 }, { of: 3 }],
+  },
+  {
+    id: 'p-2',
+    to: 'Ings',
+    weight: 0.75,
+    currency: 'SEK',
+    price: 9,
+    sold: false,
+    sent: '2026-03-05',
+    lines: [],
+  },
+];
+
+test('an expression is completed with real values, mended in one press, and a field renamed from the caret', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await dropFile(page, 'parcels.json', JSON.stringify(parcels));
+  await page.getByRole('button', { name: 'Templates' }).click();
+  const value = page.getByRole('textbox', { name: 'Value of text' });
+  await value.click();
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('wei');
+  await expect(page.getByRole('option', { name: /weight/ })).toContainText('1.5');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type(' * sum(lines, l => l.');
+  await page.getByRole('option', { name: 'of' }).click();
+  await expect(value).toHaveText('weight * sum(lines, l => l.of)');
+  await expect.poll(() => rowsOf(page)).toEqual([['7.5'], ['0']]);
+  await expect(page.getByLabel('Trace')).toContainText('7.5');
+
+  // A text plus a number is refused, with one press that puts it right.
+  await value.fill('to + weight');
+  await page.getByRole('button', { name: 'Write `${to}${weight}`' }).click();
+  await expect.poll(() => rowsOf(page)).toEqual([['Ousby1.5'], ['Ings0.75']]);
+
+  await value.fill('weight > 1 ? to : null');
+  await expect.poll(() => rowsOf(page)).toEqual([['Ousby'], ['']]);
+  await expect(page.getByText('1 item has no value here')).toBeVisible();
+  await value.click();
+  await page.keyboard.press('Home');
+  await page.keyboard.press('F2');
+  await page.getByLabel('New name of weight').fill('mass');
+  await page.getByLabel('New name of weight').press('Enter');
+  await expect(value).toHaveText('mass > 1 ? to : null');
+  await expect.poll(() => rowsOf(page)).toEqual([['Ousby'], ['']]);
+});
+
+test('a format is proposed, kept once, edited where it is used, and follows the locale', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await dropFile(page, 'parcels.json', JSON.stringify(parcels));
+  await page.getByRole('button', { name: 'Templates' }).click();
+  await page.getByRole('textbox', { name: 'Value of text' }).fill('price');
+  await page.getByRole('button', { name: 'Format: as it is' }).click();
+  await expect(page.getByRole('menuitem', { name: /new: money/ })).toContainText('€1,234.50');
+  await page.getByRole('menuitem', { name: /new: money/ }).click();
+  const rows = async () => (await rowsOf(page)).map(([words]) => words?.replace(/\s/g, ' '));
+  await expect.poll(rows).toEqual(['€1,234.50', 'SEK 9.00']);
+  await expect(page.getByLabel('Trace')).toContainText('money (en)');
+
+  await page.getByRole('button', { name: 'Locale: en' }).click();
+  await page.getByRole('menuitem', { name: /add de German/ }).click();
+  await expect.poll(rows).toEqual(['1.234,50 €', '9,00 SEK']);
+  const samples = page.getByLabel('Samples of the format');
+  await expect(samples).toContainText('€1,234.50');
+  await page.getByRole('group', { name: 'Format money' }).getByLabel('Digits at most').fill('0');
+  await expect.poll(rows).toEqual(['1.235 €', '9 SEK']);
+
+  // Another label takes the same format; its change reaches both.
+  await page.getByRole('textbox', { name: 'Value of text' }).fill('sent');
+  await expect(page.getByText('money cannot write text')).toBeVisible();
+  await page.getByRole('button', { name: 'Format: money' }).click();
+  await page.getByRole('menuitem', { name: 'as it is' }).click();
+  await expect.poll(rows).toEqual(['2026-03-02', '2026-03-05']);
+  await saved(page);
+  await page.reload();
+  await expect.poll(rows).toEqual(['2026-03-02', '2026-03-05']);
+});
+
+test('a list and a yes or no have words through formats; a row knows its place', async ({
+  page,
+}) => {
+  await openDemo(page);
+  const value = page.getByRole('textbox', { name: 'Value of text' });
+  await value.fill('`${index + 1}/${count}`');
+  await expect.poll(() => rowsOf(page, 1).then(([row]) => row?.[0])).toBe('1/90');
+  await value.fill('stock > 3');
+  await page.getByRole('button', { name: /^Format: / }).click();
+  await page.getByRole('menuitem', { name: /new: yes or no/ }).click();
+  await page.getByLabel('If true').fill('plenty');
+  await expect.poll(() => rowsOf(page, 1).then(([row]) => row?.[0])).toBe('plenty');
+});
