@@ -23,8 +23,8 @@ const readStamp = (name) => (existsSync(stampOf(name)) ? readFileSync(stampOf(na
 
 export function ensureInstalled() {
   const [major, minor] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 10)) {
-    console.error(`Yarn Card needs Node 20.10 or newer; this is ${process.versions.node}.`);
+  if (major < 20 || (major === 20 && minor < 19)) {
+    console.error(`Yarn Card needs Node 20.19 or newer; this is ${process.versions.node}.`);
     process.exit(1);
   }
   const lock = createHash('sha256')

@@ -12,7 +12,6 @@ import {
   type Expression,
   type Field,
   makeExpression,
-  noOthers,
   type Others,
   plainText,
   type RowContext,
@@ -37,13 +36,6 @@ export interface Binders {
   readonly formats: readonly NamedFormat[];
   readonly locale: string;
 }
-
-export const plainBinders = (fields: readonly Field[]): Binders => ({
-  fields,
-  others: noOthers,
-  formats: [],
-  locale: 'en',
-});
 
 export interface CheckedBinding {
   readonly expression: Expression | undefined;

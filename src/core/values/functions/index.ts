@@ -10,7 +10,7 @@ import { listLength, listMethods } from './lists';
 import { numberFunctions } from './numbers';
 import { textLength, textMethods } from './text';
 
-export { type FunctionEntry, Missing, mostChars, mostElements, type Param } from './entry';
+export { type FunctionEntry, Missing, type Param } from './entry';
 
 export const functionTable: readonly FunctionEntry[] = [
   ...textMethods,

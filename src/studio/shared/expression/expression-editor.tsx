@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Finding } from '../../../core/base';
 import type { Span } from '../../../core/values';
+import { useSession } from '../session';
 import type { ExpressionEditor as Editor, EditorWorld } from './editor-view';
 
 interface ExpressionEditorProps {
@@ -27,10 +28,12 @@ export function ExpressionEditor(props: ExpressionEditorProps) {
   const latest = useRef(props);
   latest.current = props;
   const [isReady, setReady] = useState(false);
+  const hasRows = useSession((session) => session.view !== undefined);
 
   useEffect(() => {
+    if (!hasRows) return;
     let isLeft = false;
-    void import('./editor-view').then(({ expressionEditor }) => {
+    void afterRows().then(({ expressionEditor }) => {
       const element = host.current;
       if (isLeft || element === null) return;
       const root = element.shadowRoot ?? element.attachShadow({ mode: 'open' });
@@ -48,7 +51,7 @@ export function ExpressionEditor(props: ExpressionEditorProps) {
       editor.current?.view.destroy();
       editor.current = undefined;
     };
-  }, [label]);
+  }, [label, hasRows]);
 
   useEffect(() => {
     if (isReady) editor.current?.setText(text);
@@ -64,6 +67,16 @@ export function ExpressionEditor(props: ExpressionEditorProps) {
       {!isReady && <div className={`${frame} truncate px-2 py-1 font-mono text-sm`}>{text}</div>}
     </>
   );
+}
+
+let loading: Promise<typeof import('./editor-view')> | undefined;
+
+/** Rows come first: nobody types before there is something to see. */
+function afterRows(): Promise<typeof import('./editor-view')> {
+  loading ??= new Promise((resolve) => {
+    requestIdleCallback(() => resolve(import('./editor-view')), { timeout: 1_000 });
+  });
+  return loading;
 }
 
 const spanOf = ({ place }: Finding): readonly Span[] =>

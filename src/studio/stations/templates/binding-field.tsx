@@ -1,3 +1,4 @@
+import { lazy, Suspense } from 'react';
 import { count } from '../../../core/base';
 import { edits } from '../../../core/project';
 import type { Binding, SlotProperty } from '../../../core/templates';
@@ -7,9 +8,10 @@ import { make } from '../../shared/editing';
 import { surveysOf, useSession } from '../../shared/session';
 import { bindPath, type Place, standIn } from './binding-edits';
 import { ExpressionInput } from './expression-input';
-import { FormatField } from './format-field';
 import { isPattern, PatternField } from './pattern-field';
 import type { Selection } from './selection';
+
+const FormatField = lazy(() => import('./format-field'));
 
 interface BindingFieldProps {
   readonly selection: Selection;
@@ -83,7 +85,9 @@ function ValueFields({ selection, place, binding }: ValueFieldsProps) {
         )}
       </Row>
       {place.property === 'text' && (
-        <FormatField selection={selection} place={place} binding={binding} />
+        <Suspense fallback={<Row words="format"> </Row>}>
+          <FormatField selection={selection} place={place} binding={binding} />
+        </Suspense>
       )}
       <Row words="if missing">
         <input

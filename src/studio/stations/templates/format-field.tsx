@@ -24,7 +24,7 @@ interface FormatFieldProps {
 }
 
 /** How a value is written: a format of the project, or a new one, each shown on the item at hand. */
-export function FormatField({ selection, place, binding }: FormatFieldProps) {
+export default function FormatField({ selection, place, binding }: FormatFieldProps) {
   const { project, type } = selection;
   const { checked, paths } = makeExpression(
     binding.expr,
