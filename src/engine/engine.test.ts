@@ -90,7 +90,16 @@ describe('a list of real items', () => {
       itemCount: 2,
       longest: 0,
       shortest: 0,
-      slots: [{ part: 'title', property: 'text', missingCount: 1, firstMissing: 2, unknown: [] }],
+      slots: [
+        {
+          part: 'title',
+          property: 'text',
+          missingCount: 1,
+          firstMissing: 2,
+          isSame: false,
+          unknown: [],
+        },
+      ],
     });
     expect(engine.trace('skein-plain', 'title', 'text', 2)).toMatchObject({
       text: undefined,

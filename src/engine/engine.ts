@@ -26,6 +26,7 @@ import type { CompiledTemplate } from '../core/templates';
 import { fieldNamed, plainText, type RowContext } from '../core/values';
 import { HeldSource } from './held-source';
 import { missingPictures } from './missing-pictures';
+import { oddBindings } from './odd-bindings';
 import type { FormatTrial, ItemAtHand, Range, Survey, Trace, View, Written } from './protocol';
 import { surveyTemplates } from './survey';
 import { holdsWords } from './table';
@@ -298,7 +299,14 @@ export class Engine {
       source === undefined || this.project === undefined
         ? []
         : yield* this.held(source.id).shown().misfits(this.project, source);
-    return { templates, findings: [...missingPictures(templates), ...misfits] };
+    return {
+      templates,
+      findings: [
+        ...oddBindings(templates, this.templates),
+        ...missingPictures(templates),
+        ...misfits,
+      ],
+    };
   }
 
   /** Shows another set of a source's items, without touching the project. */

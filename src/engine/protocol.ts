@@ -53,6 +53,8 @@ export interface SlotSurvey {
   readonly missingCount: number;
   /** Position of the first item without a value, or -1. */
   readonly firstMissing: number;
+  /** Whether all items that have words there have the same. */
+  readonly isSame: boolean;
   /** For a picture: the names that the project has no picture for, the most frequent first. */
   readonly unknown: readonly UnknownPicture[];
 }

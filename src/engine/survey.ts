@@ -16,6 +16,8 @@ interface Count {
   shortest: number;
   shortestChars: number;
   readonly missing: { count: number; first: number }[];
+  /** By slot: the words of the first item that has any, and whether all that have any have the same. */
+  readonly same: { text: string | undefined; isSame: boolean }[];
   /** By slot; undefined for what is no picture. */
   readonly unknown: (Map<string, Unknown> | undefined)[];
 }
@@ -60,6 +62,7 @@ export function* surveyTemplates(
         property,
         missingCount: count?.missing[slot]?.count ?? 0,
         firstMissing: count?.missing[slot]?.first ?? -1,
+        isSame: count?.same[slot]?.isSame ?? true,
         unknown: mostFrequent(count?.unknown[slot]),
       })),
     };
@@ -73,6 +76,7 @@ const emptyCount = (template: CompiledTemplate): Count => ({
   shortest: -1,
   shortestChars: Number.POSITIVE_INFINITY,
   missing: template.slots.map(() => ({ count: 0, first: -1 })),
+  same: template.slots.map(() => ({ text: undefined, isSame: true })),
   unknown: template.slots.map((slot) => (slot.property === 'picture' ? new Map() : undefined)),
 });
 
@@ -85,7 +89,13 @@ function add(
   count.itemCount += 1;
   for (let slot = 0; slot < texts.length; slot += 1) {
     const missing = count.missing[slot];
-    if (texts[slot] !== undefined || missing === undefined) continue;
+    const same = count.same[slot];
+    const text = texts[slot];
+    if (same !== undefined && text !== undefined) {
+      if (same.text === undefined) same.text = text;
+      else if (same.isSame && same.text !== text) same.isSame = false;
+    }
+    if (text !== undefined || missing === undefined) continue;
     missing.count += 1;
     if (missing.first < 0) missing.first = item;
   }

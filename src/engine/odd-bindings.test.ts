@@ -1,0 +1,38 @@
+import { describe, expect, test } from 'vitest';
+import { edited } from '../../tests/support/edited';
+import { everything, openShop } from '../../tests/support/shop';
+import { edits } from '../core/project';
+
+const place = { template: 'stock-plain', part: 'title', property: 'text' } as const;
+
+const goods = [
+  { id: 'a', name: 'Lace', shop: 'Thrumwick' },
+  { id: 'b', name: 'Sock', shop: 'Thrumwick' },
+  { id: 'c', name: 'Slub', shop: 'Thrumwick' },
+];
+
+function codesOf(expr: string, words?: string, items = goods) {
+  const shop = openShop(items);
+  const binding = words === undefined ? { expr } : { expr, else: words };
+  shop.engine.update(edited(shop.project(), edits.bind(place, binding)), everything);
+  return shop.engine.surveyNow().findings.map(({ code }) => code);
+}
+
+describe('a binding that is probably not meant', () => {
+  test('gives the same words for all items', () => {
+    expect(codesOf('shop')).toEqual(['binding-same']);
+    expect(codesOf('name.at(99)', 'none')).toEqual(['binding-same']);
+  });
+
+  test('gives nothing for any item', () => {
+    expect(codesOf('name.at(99)')).toEqual(['binding-empty']);
+  });
+
+  test.each(['name', '"Thrumwick"', '`in ${shop}, ${name}`', 'nmae'])('is not %s', (expr) => {
+    expect(codesOf(expr)).toEqual([]);
+  });
+
+  test('is nothing to speak of where there are two items', () => {
+    expect(codesOf('shop', undefined, goods.slice(1))).toEqual([]);
+  });
+});
