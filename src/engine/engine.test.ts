@@ -96,7 +96,7 @@ describe('a list of real items', () => {
           property: 'text',
           missingCount: 1,
           firstMissing: 2,
-          isSame: false,
+          isSame: true,
           unknown: [],
         },
       ],

@@ -81,3 +81,20 @@ test('an address of a project that is not here says so', async ({ page }) => {
   await page.getByRole('button', { name: 'To the start page' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Start with your items');
 });
+
+test('a file that is dropped while the demo is put among the projects is not lost', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    navigator.locks.request = new Proxy(navigator.locks.request, {
+      async apply(request, _, asked) {
+        await new Promise((resolve) => setTimeout(resolve, 2_000));
+        return Reflect.apply(request, navigator.locks, asked);
+      },
+    });
+  });
+  await page.goto('/');
+  await page.waitForTimeout(1_200);
+  await dropFile(page, 'yarns.json', '[{"name":"Lace"},{"name":"Sock"}]');
+  await expect.poll(() => rowsOf(page)).toEqual([['Lace'], ['Sock']]);
+});

@@ -8,16 +8,20 @@ import { make } from './editing';
 import { followSource } from './following';
 import { bring, documentName } from './opening';
 import { bringPictures, isPictureFile } from './picture-files';
-import { goWithin } from './route';
+import { goWithin, useRoute } from './route';
 import { engine, useSession, wantedRange } from './session';
 
 /** Files were dropped, pasted or chosen: pictures join the project that is open, of others the first counts. */
 export async function arriveFiles(files: readonly File[]): Promise<void> {
   const [first] = files;
   if (first === undefined) return;
-  if (currentNow() !== undefined && (await isPictureFile(first))) await bringPictures(files);
+  if (isInProject() && (await isPictureFile(first))) await bringPictures(files);
   else await arrive({ file: first, name: first.name });
 }
+
+/** On the start page a project may be open for a moment, while the demo is put among the kept ones. */
+const isInProject = (): boolean =>
+  useRoute.getState().route.page === 'project' && currentNow() !== undefined;
 
 export const isAddress = (text: string): boolean => /^https?:\/\/\S+$/.test(text.trim());
 
@@ -30,7 +34,7 @@ export const documentOf = (text: string, name: 'pasted' | 'typed'): Document =>
  * a person says what becomes of it, and a project file is opened all the same.
  */
 export async function arrive(document: Document): Promise<void> {
-  const isOpen = currentNow() !== undefined;
+  const isOpen = isInProject();
   const isProject =
     'file' in document && looksLikeProject(await document.file.slice(0, 200).text());
   if (isOpen && !isProject) useSession.setState({ arrived: document, notice: undefined });

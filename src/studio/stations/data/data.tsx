@@ -31,7 +31,7 @@ export default function Data() {
       {route.page === 'project' && route.panel === 'pictures' ? (
         <PicturesPanel project={current.project} />
       ) : (
-        <div className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)_auto]">
+        <div className="grid min-h-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto]">
           <div>
             <FollowLine source={source} />
             {imported?.source === source.id && <ImportSummary summary={imported.summary} />}

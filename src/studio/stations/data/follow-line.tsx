@@ -47,12 +47,13 @@ function State({ followed, words }: { readonly followed: Followed; readonly word
         {trouble.message} {trouble.hint}
       </p>
     );
+  const came =
+    heardAt === undefined
+      ? 'nothing yet'
+      : `${grouped(addedCount)} added, ${grouped(changedCount)} changed, ${grouped(removedCount)} removed; last heard at ${new Date(heardAt).toLocaleTimeString()}`;
   return (
-    <p>
-      <span className="text-moss">{words}</span>:{' '}
-      {heardAt === undefined
-        ? 'nothing yet'
-        : `${grouped(addedCount)} added, ${grouped(changedCount)} changed, ${grouped(removedCount)} removed; last heard at ${new Date(heardAt).toLocaleTimeString()}`}
+    <p className="truncate" title={`${words}: ${came}`}>
+      <span className="text-moss">{came}</span> <span className="text-ash">{words}</span>
     </p>
   );
 }
