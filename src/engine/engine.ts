@@ -120,15 +120,13 @@ export class Engine {
   /** Puts items into a source and arranges anew. */
   insertInto(source: string, at: number, added: readonly Item[]): void {
     this.held(source).insert(at, added);
-    this.changed();
-    if (this.project !== undefined) this.arrangeList(this.project, this.list());
+    this.itemsChanged();
   }
 
   /** Live items take the place of a source's own. */
   replaceLive(source: string, items: readonly Item[]): void {
     this.held(source).replace(items);
-    this.changed();
-    if (this.project !== undefined) this.arrangeList(this.project, this.list());
+    this.itemsChanged();
   }
 
   /** Takes up a project, shows one of its lists, and answers with the wanted entries. */
@@ -241,10 +239,7 @@ export class Engine {
   showLocale(locale: string): void {
     this.locale = locale;
     this.changed();
-    const { project } = this;
-    if (project === undefined) return;
-    this.compileTemplates(project, this.list());
-    this.arrangeList(project, this.list());
+    if (this.project !== undefined) this.compileTemplates(this.project, this.list());
   }
 
   private localeNow(): string {
@@ -312,8 +307,7 @@ export class Engine {
   /** Shows another set of a source's items, without touching the project. */
   showSet(source: string, set: string): void {
     this.held(source).show(set);
-    this.changed();
-    if (this.project !== undefined) this.arrangeList(this.project, this.list());
+    this.itemsChanged();
   }
 
   isCurrent(version: number): boolean {
@@ -397,6 +391,11 @@ export class Engine {
     this.version += 1;
     this.nowAtVersion = this.ports.now();
     this.finders.clear();
+  }
+
+  private itemsChanged(): void {
+    this.changed();
+    if (this.project !== undefined) this.arrangeList(this.project, this.list());
   }
 
   private compileTemplates(project: Project, list: List | undefined): void {

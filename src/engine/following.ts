@@ -32,7 +32,9 @@ export function following(
       signal.addEventListener('abort', () => reading.cancel());
       const { file: address, at, pages } = from;
       const document = { address, at, ...(pages !== undefined && { pages }) };
-      const all = await reading.cancellable(document, () => reading.items(document, () => {}));
+      const all = await reading.cancellable(document, () =>
+        reading.items(document, () => {}, true),
+      );
       if (!all.ok) return all;
       const source = sourceOf(id);
       const { read, inference } = all.value;

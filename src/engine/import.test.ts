@@ -92,6 +92,15 @@ describe('items that keep coming', () => {
     expect(engine.heldIn('stock')).toBe(before);
   });
 
+  test('that are all gone take nothing from what is known of the types', () => {
+    const { imports, source, make, project, names } = open();
+    const before = project();
+    const { found } = imports.keepUp(source(), inferred([]));
+    expect(names()).toEqual([]);
+    make(edits.typesGrow('stock', found));
+    expect(project()).toBe(before);
+  });
+
   test('bring new fields to the types, once', () => {
     const { imports, source, make, project } = open();
     const { found } = imports.keepUp(

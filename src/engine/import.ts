@@ -105,6 +105,8 @@ export class EngineImport {
     items: readonly Item[],
     inference: Inference | undefined,
   ): readonly TypeFound[] {
+    // What no item is says nothing of the fields.
+    if (items.length === 0) return [];
     const by = rawDiscriminator(this.projectNow(), source);
     return inference !== undefined && (inference.discriminator ?? null) === by
       ? inference.types

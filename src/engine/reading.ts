@@ -6,6 +6,7 @@ import {
   type ItemsRead,
   infer,
   type ListPlace,
+  type ReadTask,
   read,
 } from '../core/items';
 import { documentOf, strictDecoder } from './document';
@@ -14,6 +15,9 @@ import { fetchPages } from './fetch-pages';
 import type { Document } from './protocol';
 import { sqliteApart } from './sqlite-apart';
 import { Cancelled, turns } from './turns';
+
+/** Where the items are in a document, and whether there may be none. */
+type Where = Pick<ReadTask, 'at' | 'mayBeEmpty'>;
 
 /** Items that were read from a document. */
 interface DocumentRead {
@@ -80,15 +84,17 @@ export class Reading {
     await this.turn.pause();
   }
 
-  /** All items of a document, from wherever it is, and what they are. */
+  /** All items of a document, from wherever it is, and what they are; `mayBeEmpty`: it had some before. */
   async items(
     document: Document,
     first: (read: ItemsRead, name: string) => void,
+    mayBeEmpty = false,
   ): Promise<Result<ItemsKnown, Finding>> {
-    const isFile = 'file' in document;
-    const known = isFile
-      ? await this.readFile(document, document.at, this.part(0, 0.8), first)
-      : await this.readPages(document, first);
+    const where = { at: document.at, mayBeEmpty };
+    const known =
+      'file' in document
+        ? await this.readFile(document, where, this.part(0, 0.8), first)
+        : await this.readPages(document, where, first);
     if (!known.ok) return known;
     const { read, name } = known.value;
     const inference = await inTurns(
@@ -105,13 +111,13 @@ export class Reading {
 
   private async readFile(
     { file, name, findings = [], follow }: Pick<Fetched, 'file' | 'name'> & Partial<Fetched>,
-    at: string | undefined,
+    where: Where,
     progress: (share: number) => void,
     first: (read: ItemsRead, name: string) => void,
   ): Promise<Result<DocumentRead, Finding>> {
     const all = await read(
       documentOf(file, name),
-      { file: name, gathers: true, at },
+      { file: name, gathers: true, ...where },
       {
         decoder: strictDecoder,
         pause: this.turn.pause,
@@ -127,7 +133,8 @@ export class Reading {
 
   /** One answer, or several whose items follow on each other. */
   private async readPages(
-    { address, at, pages }: Extract<Document, { address: string }>,
+    { address, pages }: Extract<Document, { address: string }>,
+    where: Where,
     first: (read: ItemsRead, name: string) => void,
   ): Promise<Result<DocumentRead, Finding>> {
     let whole: DocumentRead | undefined;
@@ -135,9 +142,9 @@ export class Reading {
       if (!page.ok) return page;
       const known = await this.readFile(
         page.value,
-        whole?.read.at ?? at,
+        whole === undefined ? where : { at: whole.read.at, mayBeEmpty: true },
         this.part(0.5, 0.3),
-        first,
+        whole === undefined ? first : () => {},
       );
       if (!known.ok) return known;
       whole = whole === undefined ? known.value : joined(whole, known.value);

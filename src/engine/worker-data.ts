@@ -63,7 +63,7 @@ export function dataProtocol(
     importAgain: (id, document) =>
       reading.cancellable(document, async () => {
         const source = sourceOf(id);
-        const all = await reading.items(document, () => {});
+        const all = await reading.items(document, () => {}, true);
         if (!all.ok) return all;
         reading.remember(id, document, all.value.read.places ?? []);
         return ok(imports.importAgain(source, all.value.name, all.value.read, all.value.inference));

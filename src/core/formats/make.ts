@@ -6,8 +6,21 @@ import { message } from './message';
 import { bytes, money, number, percent, unit } from './numbers';
 import { list, text, yesNo } from './words';
 
-/** A format made ready for a locale. */
+const most = 200;
+const made = new Map<string, Formatter>();
+
+/** A format made ready for a locale: once, so that what it remembers outlives an edit elsewhere. */
 export function makeFormatter(format: Format, locale: string): Formatter {
+  const id = `${locale} ${JSON.stringify(format)}`;
+  const known = made.get(id);
+  if (known !== undefined) return known;
+  const fresh = formatterOf(format, locale);
+  if (made.size >= most) made.clear();
+  made.set(id, fresh);
+  return fresh;
+}
+
+function formatterOf(format: Format, locale: string): Formatter {
   switch (format.as) {
     case 'number':
       return number(format, locale);

@@ -1,11 +1,18 @@
 /** Direct-mapped: a place is overwritten, never searched or cleared. */
 const places = 16_384;
 
+const noNumbers = new Float64Array();
+
 /** The same function, quick for values that come again. */
 export function rememberNumbers(make: (value: number) => string): (value: number) => string {
-  const keys = new Float64Array(places).fill(Number.NaN);
-  const texts = new Array<string>(places);
+  let keys = noNumbers;
+  let texts: string[] = [];
   return (value) => {
+    // Made when it is first wanted: many formats are only looked at.
+    if (keys.length === 0) {
+      keys = new Float64Array(places).fill(Number.NaN);
+      texts = new Array<string>(places);
+    }
     const place = hashOf(value);
     const known = texts[place];
     // Zero and minus zero are equal, and may read differently.
@@ -25,9 +32,13 @@ function hashOf(value: number): number {
 }
 
 export function rememberTexts(make: (value: string) => string): (value: string) => string {
-  const keys = new Array<string>(places);
-  const texts = new Array<string>(places);
+  const keys: string[] = [];
+  const texts: string[] = [];
   return (value) => {
+    if (keys.length === 0) {
+      keys.length = places;
+      texts.length = places;
+    }
     const place = hashOfText(value);
     const known = texts[place];
     if (keys[place] === value && known !== undefined) return known;

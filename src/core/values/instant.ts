@@ -11,6 +11,10 @@ export function dayOf(text: string): number | undefined {
   return isReal ? date.getTime() / msADay : undefined;
 }
 
+/** Whether a text in quotes is meant as a date. */
+export const isWrittenDate = (value: unknown): boolean =>
+  typeof value === 'string' && dayOf(value) !== undefined;
+
 /** The same time of another day; undefined past the years 0 to 9999. */
 export function addDays(text: string, days: number): string | undefined {
   const day = dayOf(text);

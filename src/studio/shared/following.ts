@@ -2,7 +2,7 @@ import { edits } from '../../core/project';
 import type { Came, FollowNews } from '../../engine';
 import { handAgain } from './at-hand';
 import { make } from './editing';
-import { keepSoon } from './keep';
+import { keepInTime } from './keep';
 import { engine, type Followed, onNews, useSession, wantedRange } from './session';
 
 const justBegun: Followed = {
@@ -61,7 +61,7 @@ const summed = (before: Followed, came: Came): Followed => ({
 async function take(source: string, { found }: Came): Promise<void> {
   const { history, reading } = useSession.getState();
   if (reading === undefined) make(edits.typesGrow(source, found));
-  keepSoon();
+  keepInTime();
   if (useSession.getState().history !== history) return;
   useSession.setState({ view: await engine().look(wantedRange()) });
   await handAgain();

@@ -3,12 +3,18 @@ import { picturesFor } from './pictures';
 import { engine, useSession } from './session';
 
 const keepAfterMs = 300;
+const keepInTimeMs = 3_000;
 const retryAfterMs = 10_000;
 let timer: ReturnType<typeof setTimeout> | undefined;
 /** Keeps the project shortly after its last edit. */
 export function keepSoon(): void {
   clearTimeout(timer);
   timer = setTimeout(() => void keepNow(), keepAfterMs);
+}
+
+/** What keeps coming is kept every few seconds, not after the last of it: that may never come. */
+export function keepInTime(): void {
+  timer ??= setTimeout(() => void keepNow(), keepInTimeMs);
 }
 
 /** What still waits to be kept is kept at once: before another project is opened, or the page left. */

@@ -14,8 +14,16 @@ import { type Decode, decoder, isThere } from './decode';
 /** An item as it was read, as its type wants it: fields under their own names, values decoded. */
 export type Reshape = (item: Item) => Item;
 
-/** Undefined where items of the type stay as they were read. */
+const made = new WeakMap<readonly Field[], { readonly reshape: Reshape | undefined }>();
+
+/** Undefined where items of the type stay as they were read. Asked for with every answer, made once for its fields. */
 export function reshaper(fields: readonly Field[]): Reshape | undefined {
+  const known = made.get(fields) ?? { reshape: reshaperOf(fields) };
+  made.set(fields, known);
+  return known.reshape;
+}
+
+function reshaperOf(fields: readonly Field[]): Reshape | undefined {
   const decoded = decodedReshaper(heldFields(fields));
   const order = computedOrder(fields);
   const computed = [...order.names, ...order.circles.flat()].map((name, at) => {

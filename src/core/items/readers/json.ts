@@ -165,7 +165,7 @@ async function allAtPath(
   } catch {
     return failed(refusal(text, task.file));
   }
-  const items = await itemsAtPath(root, at, task.file);
+  const items = await itemsAtPath(root, at, task);
   if (!items.ok) return items;
   return ok({ format: 'json', at, items: items.value, findings: keeper.findings(task.file) });
 }

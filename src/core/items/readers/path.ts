@@ -3,6 +3,7 @@ import { itemFindings } from '../findings';
 import { asItem, type Item } from '../item';
 import { type JsonNode, queryJson } from './json-path';
 import { withName } from './named-items';
+import type { ReadTask } from './reader';
 
 /**
  * The items that a JSONPath (RFC 9535) selects. A path to a list itself means its elements; values
@@ -11,7 +12,7 @@ import { withName } from './named-items';
 export async function itemsAtPath(
   root: Json,
   at: string,
-  file: string,
+  { file, mayBeEmpty = false }: Pick<ReadTask, 'file' | 'mayBeEmpty'>,
 ): Promise<Result<readonly Item[], Finding>> {
   const found = await queryJson(at, root);
   if (!found.ok) return failed(itemFindings.pathInvalid(file, at, found.error));
@@ -19,10 +20,22 @@ export async function itemsAtPath(
   const only = nodes.length === 1 ? nodes[0]?.value : undefined;
   if (Array.isArray(only) && only.length > 0) return ok(only.map(asItem));
   if (nodes.length === 0 || Array.isArray(only))
-    return failed(itemFindings.pathFindsNothing(file, at, howFar(root, at)));
-  const isNamed = /(?:\.\*|\[\s*\*\s*\])\s*$/.test(at);
+    return mayBeEmpty && (await isEmptyList(root, at))
+      ? ok([])
+      : failed(itemFindings.pathFindsNothing(file, at, howFar(root, at)));
+  const isNamed = everyOne.test(at);
   return ok(nodes.map((node) => itemOf(node, isNamed)));
 }
+
+const everyOne = /(?:\.\*|\[\s*\*\s*\])\s*$/;
+
+/** A list that is there and has nothing in it: the last page, a shop that sold out. */
+async function isEmptyList(root: Json, at: string): Promise<boolean> {
+  const found = await queryJson(at.replace(everyOne, ''), root);
+  return found.ok && found.value.length > 0 && found.value.every(isEmpty);
+}
+
+const isEmpty = ({ value }: JsonNode): boolean => Array.isArray(value) && value.length === 0;
 
 function itemOf({ value, location }: JsonNode, isNamed: boolean): Item {
   const name = location.at(-1);

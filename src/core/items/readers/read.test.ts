@@ -46,6 +46,18 @@ describe('the list is found in a document', () => {
     expect(chosen.ok && chosen.value.items).toEqual([{ a: 1 }]);
   });
 
+  test.each(['$.a', '$.a[*]'])(
+    'a list at %s that is empty now has no items, where it had some before',
+    async (at) => {
+      const empty = await read(
+        documentOfBytes('x.json', new TextEncoder().encode('{"a":[],"b":1}')),
+        { file: 'x.json', at, mayBeEmpty: true },
+        { ...quietPorts, first: () => {} },
+      );
+      expect(empty.ok && empty.value.items).toEqual([]);
+    },
+  );
+
   test('a JSONPath that finds nothing or is none says so', async () => {
     expect((await mustRefuse('x.json', '{"a":[{"b":1}]}', '$.nowhere')).code).toBe(
       'path-finds-nothing',

@@ -49,6 +49,8 @@ export interface ReadTask {
   /** A JSONPath that the user chose; otherwise the reader finds the list. */
   readonly at?: string | undefined;
   readonly gathers?: boolean;
+  /** The items were found there before: an empty list is no mistake. */
+  readonly mayBeEmpty?: boolean;
 }
 
 /** One format of documents: when it is meant, its first items, all of its items. */

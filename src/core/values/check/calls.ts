@@ -1,6 +1,7 @@
 import { nearest } from '../../base';
 import { valueFindings } from '../findings';
 import { type FunctionEntry, methodOf, type Param, standingFunction } from '../functions';
+import { isWrittenDate } from '../instant';
 import { isTextual, kindOf, type ResultType, withArticle } from '../result-type';
 import type { Argument, Arrow, Expr } from '../syntax/tree';
 import { type Checked, type CheckedArgument, type CheckedArrow, inWords } from './checked';
@@ -167,16 +168,13 @@ function fits(
       // A list that is put to another is of its kind.
       return own === 'list' && (list === undefined || sameKind(elementOf(type), elementOf(list)));
     case 'date':
-      return own === 'date' || (kind === 'literal' && 'value' in rest && isDateText(rest.value));
+      return own === 'date' || (kind === 'literal' && 'value' in rest && isWrittenDate(rest.value));
     case 'element':
       return sameKind(type, elementOf(list ?? { type: 'unknown' }));
     default:
       return true;
   }
 }
-
-const isDateText = (value: unknown): boolean =>
-  typeof value === 'string' && /^\d{4}-\d\d-\d\d(?:$|T)/.test(value);
 
 function sameKind(a: ResultType, b: ResultType): boolean {
   const kinds = [kindOf(a), kindOf(b)];

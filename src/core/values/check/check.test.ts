@@ -41,6 +41,7 @@ describe('what does not fit is refused, with what to write', () => {
     ['name.trim(1)', 'arguments-wrong', undefined],
     ['Math.min()', 'arguments-wrong', undefined],
     ['name.includes(1)', 'wrong-type', undefined],
+    ['daysBetween("2026-02-30", dyedOn)', 'wrong-type', undefined],
     ['tags.includes(1)', 'wrong-type', undefined],
     ['tags.concat(sizes)', 'wrong-type', undefined],
     ['sum(tags)', 'elements-wrong', undefined],

@@ -1,5 +1,6 @@
 import type { Mend } from '../../base';
 import { valueFindings } from '../findings';
+import { isWrittenDate } from '../instant';
 import { common, isTextual, kindOf, type ResultType, withArticle } from '../result-type';
 import type { Expr } from '../syntax/tree';
 import { type Checked, type CompareAs, inWords } from './checked';
@@ -141,14 +142,11 @@ function comparedAs(left: Checked, right: Checked, isEquality: boolean): Compare
   if ([left, right].some(({ type }) => type.type === 'duration') && !isEquality) return undefined;
   if (a === b) return a;
   // A date may be held against one that is written in quotes.
-  return isWrittenDate(left, b) || isWrittenDate(right, a) ? 'date' : undefined;
+  return isDateFor(b, left) || isDateFor(a, right) ? 'date' : undefined;
 }
 
-const isWrittenDate = (literal: Checked, other: string): boolean =>
-  other === 'date' &&
-  literal.kind === 'literal' &&
-  typeof literal.value === 'string' &&
-  /^\d{4}-\d\d-\d\d(?:$|T)/.test(literal.value);
+const isDateFor = (other: string, literal: Checked): boolean =>
+  other === 'date' && literal.kind === 'literal' && isWrittenDate(literal.value);
 
 export function logical(node: Expr & { kind: 'logical' }, here: Checking): Checked | undefined {
   const { operator, from, to } = node;
