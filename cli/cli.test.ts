@@ -208,7 +208,7 @@ describe('resolve', () => {
         { part: 'picture', text: 'skein-wool' },
         { part: 'name', text: 'Merino lace, undyed' },
         { part: 'maker-and-weight', text: 'Hollow Fell · 100 g' },
-        { part: 'price', text: '14.5' },
+        { part: 'price', text: '€14.50' },
         { part: 'in-stock', text: '12 left' },
       ],
     });

@@ -110,7 +110,31 @@ const row = (children) => ({
   ...stack('row', 'across', 12, 'centre', { share: 1 }, children),
   padding: { start: 16, end: 16, top: 10, bottom: 10 },
 });
-const value = (expr, standIn) => (standIn === undefined ? { expr } : { expr, else: standIn });
+const value = (expr, more = {}) => ({ expr, ...more });
+
+const formats = [
+  { id: 'price', name: 'price', as: 'money', currency: { expr: 'currency' } },
+  { id: 'day', name: 'day', as: 'date', date: 'medium' },
+  {
+    id: 'left',
+    name: 'how many left',
+    as: 'message',
+    message: '.input {$value :number} .match $value 0 {{sold out}} * {{{$value} left}}',
+  },
+  {
+    id: 'places',
+    name: 'places',
+    as: 'message',
+    message:
+      '.input {$value :number} .match $value 0 {{full}} one {{{$value} place}} * {{{$value} places}}',
+  },
+  {
+    id: 'when-and-who',
+    name: 'when and who',
+    as: 'message',
+    message: '{$value :date length=medium}, {$starts} · {$who}',
+  },
+];
 
 const project = {
   yarncard: 1,
@@ -137,7 +161,7 @@ const project = {
         field('currency', 'text'),
         field('grams', 'integer'),
         field('stock', 'integer'),
-        field('dyedOn', 'text', false),
+        field('dyedOn', 'date', false),
         maker,
         field('dye', 'text', false),
         reviews,
@@ -165,7 +189,7 @@ const project = {
       value: 'class',
       fields: [
         ...common,
-        field('day', 'text'),
+        field('day', 'date'),
         field('starts', 'text'),
         field('hours', 'number'),
         field('places', 'integer'),
@@ -175,6 +199,7 @@ const project = {
         field('price', 'integer'),
         field('currency', 'text'),
         field('cancelled', 'boolean'),
+        field('who', 'text', true, { expr: 'teacher ?? "all of us"' }),
       ],
     },
   ],
@@ -195,8 +220,8 @@ const project = {
           ),
         ]),
         stack('figures', 'down', 2, 'end', 'fit', [
-          label('price', value('price', 'on request'), 'value'),
-          label('in-stock', value('`${stock} left`'), 'small'),
+          label('price', value('price', { format: 'price', else: 'on request' }), 'value'),
+          label('in-stock', value('stock', { format: 'left' }), 'small'),
         ]),
       ]),
     },
@@ -210,7 +235,7 @@ const project = {
           label('name', value('name'), 'title', { share: 1 }),
           label('material', value('material'), 'small', { share: 1 }),
         ]),
-        label('price', value('price', 'on loan'), 'value'),
+        label('price', value('price', { format: 'price', else: 'on loan' }), 'value'),
       ]),
     },
     {
@@ -220,11 +245,9 @@ const project = {
       row: row([
         stack('words', 'down', 2, 'stretch', { share: 1 }, [
           label('name', value('name'), 'title', { share: 1 }),
-          label('when-and-who', value('`${day}, ${starts} · ${teacher ?? "all of us"}`'), 'small', {
-            share: 1,
-          }),
+          label('when-and-who', value('day', { format: 'when-and-who' }), 'small', { share: 1 }),
         ]),
-        label('free', value('`${free} free`'), 'value'),
+        label('free', value('free', { format: 'places' }), 'value'),
       ]),
     },
   ],
@@ -243,6 +266,8 @@ const project = {
     },
   ],
   pictures,
+  formats,
+  locales: ['en-GB', 'de', 'ar', 'ja'],
 };
 
 const head = JSON.stringify(project, null, 2).slice(0, -2);

@@ -228,7 +228,7 @@ export class Engine {
     const held = this.shownItems();
     return formats.map((format) =>
       locales.map((locale) => {
-        const binders = bindersFor(project, template, this.lookUp, locale);
+        const binders = bindersFor(project, template.type, this.lookUp, locale);
         const write = writtenAs(expr, format, binders);
         return items.map((item) => write(held[item] ?? {}, this.contextOf(item)));
       }),

@@ -224,7 +224,7 @@ test('everything that the story needs goes by keyboard', async ({ page }) => {
   await page.keyboard.press('Enter');
   await expect
     .poll(() => rowsOf(page, 1))
-    .toEqual([['2026-03-02', 'Hollow Fell · 100 g', '14.5', '12 left']]);
+    .toEqual([['2026-03-02', 'Hollow Fell · 100 g', '€14.50', '12 left']]);
   await page.getByRole('button', { name: 'Insert', exact: true }).focus();
   await page.keyboard.press('Enter');
   await page.keyboard.press('ArrowDown');

@@ -1,10 +1,8 @@
 import type { JsonRecord } from '../base';
-import type { Value } from '../values';
+import { Missing, type Value } from '../values';
 
 /** Why a value has no text in a format. */
-export class NoText {
-  constructor(readonly reason: string) {}
-}
+export class NoText extends Missing {}
 
 /** What stands around a value: the item, the time, and the options that follow from the item. */
 export interface Around {

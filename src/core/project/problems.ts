@@ -5,6 +5,7 @@ import {
   type CompiledTemplate,
   checkTemplate,
   compileTemplate,
+  othersIn,
   type Template,
 } from '../templates';
 import {
@@ -24,25 +25,22 @@ export const compileFor = (
   template: Template,
   find: FindItem = () => undefined,
   locale = localeOf(project),
-): CompiledTemplate => compileTemplate(template, bindersFor(project, template, find, locale));
+): CompiledTemplate => compileTemplate(template, bindersFor(project, template.type, find, locale));
 
 /** What is wrong with a template. */
 export const problemsIn = (project: Project, template: Template): readonly Finding[] =>
-  checkTemplate(
-    template,
-    bindersFor(project, template, () => undefined, localeOf(project)),
-  );
+  checkTemplate(template, bindersFor(project, template.type, nothingFound, localeOf(project)));
 
-/** What the bindings of a template are held against. */
+/** What the bindings of a type's templates are held against. */
 export function bindersFor(
   project: Project,
-  template: Template,
+  type: string,
   find: FindItem,
   locale: string,
 ): Binders {
   return {
-    fields: withId(project.types, template.type)?.fields ?? [],
-    others: othersOf(project, find),
+    fields: withId(project.types, type)?.fields ?? [],
+    sources: sourcesOf(project, find),
     formats: project.formats ?? [],
     locale,
   };
@@ -50,8 +48,13 @@ export function bindersFor(
 
 export type FindItem = (source: string, key: Value) => JsonRecord | undefined;
 
-/** The sources of a project as expressions reach them. */
-export const othersOf = (project: Project, find: FindItem = () => undefined): Others =>
+const nothingFound: FindItem = () => undefined;
+
+/** What expressions over items of a type can reach: nothing is found in other sources here. */
+export const othersOf = (project: Project, type: string, locale = localeOf(project)): Others =>
+  othersIn(bindersFor(project, type, nothingFound, locale));
+
+const sourcesOf = (project: Project, find: FindItem): Others['sources'] =>
   new Map(
     project.sources.map(({ id, key }) => [
       id,

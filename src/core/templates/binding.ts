@@ -11,7 +11,9 @@ import {
   type Evaluate,
   type Expression,
   type Field,
+  type KnownFormat,
   makeExpression,
+  noOthers,
   type Others,
   plainText,
   type RowContext,
@@ -32,7 +34,7 @@ export type Binding =
 /** What bindings are held against, and how their values are written. */
 export interface Binders {
   readonly fields: readonly Field[];
-  readonly others: Others;
+  readonly sources: Others['sources'];
   readonly formats: readonly NamedFormat[];
   readonly locale: string;
 }
@@ -45,19 +47,45 @@ export interface CheckedBinding {
   readonly findings: readonly Finding[];
 }
 
+/** All that expressions reach beside the item. */
+export const othersIn = (binders: Binders): Others => ({
+  sources: binders.sources,
+  formats: new Map(binders.formats.map((format) => [format.id, knownFormat(format, binders)])),
+});
+
+function knownFormat(format: NamedFormat, { fields, sources, locale }: Binders): KnownFormat {
+  const { takes, words } = families[format.as];
+  // Made when something is first written: most expressions use no format.
+  let write: BoundText['write'] | undefined;
+  return {
+    words,
+    takes,
+    write(value, item, context) {
+      write ??= writer({ format, options: optionsIn(format, fields, sources) }, locale);
+      return write(value, item, context);
+    },
+  };
+}
+
+const optionsIn = (
+  format: NamedFormat | undefined,
+  fields: readonly Field[],
+  sources: Others['sources'],
+): CheckedBinding['options'] =>
+  itemOptions(format).map(([name, expr]) => {
+    const others = { sources, formats: noOthers.formats };
+    return [name, makeExpression(expr, fields, 'text', others)] as const;
+  });
+
 /** Reads a binding and says what is wrong with it. */
-export function checkBinding(
-  binding: Binding,
-  { fields, others, formats }: Binders,
-): CheckedBinding {
+export function checkBinding(binding: Binding, binders: Binders): CheckedBinding {
   if (typeof binding === 'string')
     return { expression: undefined, format: undefined, options: [], findings: [] };
+  const { fields, sources, formats } = binders;
   const format = formats.find((each) => each.id === binding.format);
   const use = format === undefined ? 'text' : 'any';
-  const expression = makeExpression(binding.expr, fields, use, others);
-  const options = itemOptions(format).map(
-    ([name, expr]) => [name, makeExpression(expr, fields, 'text', others)] as const,
-  );
+  const expression = makeExpression(binding.expr, fields, use, othersIn(binders));
+  const options = optionsIn(format, fields, sources);
   const type = expression.checked?.type;
   const unknown =
     binding.format !== undefined && format === undefined
@@ -111,7 +139,10 @@ export function bindText(binding: Binding, binders: Binders): BoundText {
   };
 }
 
-function writer({ format, options }: CheckedBinding, locale: string): BoundText['write'] {
+function writer(
+  { format, options }: Pick<CheckedBinding, 'format' | 'options'>,
+  locale: string,
+): BoundText['write'] {
   if (format === undefined) return (value) => plainText(value) ?? new NoText('it has no text');
   const formatter: Formatter = makeFormatter(format, locale);
   const read = options.map(([name, { evaluate }]) => [name, evaluate] as const);

@@ -12,7 +12,10 @@ const item = {
   tags: ['woad'],
 };
 
-const others: Others = new Map([['makers', { fields: [], hasKey: true, find: () => undefined }]]);
+const others: Others = {
+  sources: new Map([['makers', { fields: [], hasKey: true, find: () => undefined }]]),
+  formats: new Map(),
+};
 const here = { fields: yarnFields, others: noOthers, item };
 
 /** `|` is the caret. */

@@ -93,7 +93,12 @@ function standing(world: Here): Completion[] {
     ...fieldOffers(world.fields, undefined, world),
     ...nestedOffers(world.fields, [], world, 0),
     ...functionTable.filter((entry) => entry.on === undefined).map(called),
-    ...[...world.others.keys()].map((source): Completion => {
+    ...[...world.others.formats].map(([id, { words }]): Completion => {
+      const text = `format(, ${JSON.stringify(id)})`;
+      const about = `a value as the format writes it: ${words}`;
+      return { text, caret: 'format('.length, kind: 'function', about, detail: '' };
+    }),
+    ...[...world.others.sources.keys()].map((source): Completion => {
       const text = `lookup(${JSON.stringify(source)}, )`;
       const about = 'the item of another source that has a key';
       return { text, caret: text.length - 1, kind: 'function', about, detail: '' };

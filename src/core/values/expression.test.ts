@@ -6,7 +6,9 @@ import { infer } from '../items';
 import { pathText } from './check/names';
 import { explain } from './explain/explain';
 import { makeExpression } from './expression';
-import type { OtherSource, Others } from './others';
+import { Missing } from './functions';
+import { type KnownFormat, noOthers, type OtherSource, type Others } from './others';
+import { kindOf } from './result-type';
 import type { Field } from './type';
 import { plainText, type Value } from './value';
 
@@ -248,7 +250,7 @@ function at(record: JsonRecord, path: readonly string[]): Json {
 describe('lookup', () => {
   const fields: readonly Field[] = [{ name: 'maker', type: 'text', required: false }];
   const makers = new Map([['hf', { name: 'Hollow Fell' }]]);
-  const others: Others = new Map<string, OtherSource>([
+  const sources = new Map<string, OtherSource>([
     [
       'makers',
       {
@@ -259,7 +261,7 @@ describe('lookup', () => {
     ],
     ['lines', { fields: [], hasKey: false, find: () => undefined }],
   ]);
-  const made = (text: string) => makeExpression(text, fields, 'text', others);
+  const made = (text: string) => makeExpression(text, fields, 'text', { ...noOthers, sources });
   const value = (text: string, item: JsonRecord) => made(text).evaluate?.(item);
 
   test('finds the item of another source by its key, and goes into it', () => {
@@ -285,5 +287,52 @@ describe('lookup', () => {
     ['look("makers", maker)', 'expression-not-in-language', 0, 4],
   ])('%s: %s', (text, code, from, to) => {
     expect(made(text).findings[0]).toMatchObject({ code, place: { from, to } });
+  });
+});
+
+describe('format', () => {
+  const fields: readonly Field[] = [
+    { name: 'price', type: 'number', required: false },
+    { name: 'name', type: 'text', required: true },
+  ];
+  const price: KnownFormat = {
+    words: 'money',
+    takes: (type) => kindOf(type) === 'number',
+    write: (value, item) =>
+      value === 0 ? new Missing('nothing is free') : `${item['name']}: €${value}`,
+  };
+  const others: Others = { ...noOthers, formats: new Map([['price', price]]) };
+  const made = (text: string) => makeExpression(text, fields, 'text', others);
+
+  test('writes a value inside an expression as a format of the project does', () => {
+    const { evaluate } = made('`${format(price, "price")}!`');
+    expect(evaluate?.({ name: 'Lace', price: 4 })).toBe('Lace: €4!');
+    expect(evaluate?.({ name: 'Lace' })).toBe('!');
+    expect(made('format(price, "price") ?? "free"').evaluate?.({ price: 0 })).toBe('free');
+  });
+
+  test('says why it wrote nothing', () => {
+    const { checked } = made('format(price, "price")');
+    const why = (item: JsonRecord) => checked && explain(checked, item);
+    expect(why({ price: 0 })?.missing).toBe('nothing is free');
+    expect(why({})?.missing).toBe('this item has no price');
+    expect(why({ price: 4, name: 'Sock' })?.steps.at(-1)).toMatchObject({
+      label: 'format price',
+      shown: '"Sock: €4"',
+    });
+  });
+
+  test.each([
+    ['format(price, "prise")', 'format-unknown', 14, 21],
+    ['format(name, "price")', 'format-unfit', 13, 20],
+    ['format(price, name)', 'expression-not-in-language', 0, 19],
+    ['format("price")', 'expression-not-in-language', 0, 15],
+  ])('%s: %s', (text, code, from, to) => {
+    expect(made(text).findings[0]).toMatchObject({ code, place: { from, to } });
+  });
+
+  test('a computed property is the same for every reader', () => {
+    const { findings } = makeExpression('format(price, "price")', fields, 'property', others);
+    expect(findings[0]?.code).toBe('format-in-property');
   });
 });

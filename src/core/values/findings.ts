@@ -90,6 +90,37 @@ export const valueFindings = {
       'Choose its key in Data.',
     ),
 
+  noSuchFormat: (span: Span, format: string, near: string | undefined, known: string) =>
+    error(
+      'format-unknown',
+      span,
+      `There is no format "${format}".`,
+      near !== undefined
+        ? `Did you mean ${near}?`
+        : known === ''
+          ? 'The project has none yet: choose one under the value.'
+          : `The formats are ${known}.`,
+      near === undefined
+        ? undefined
+        : { label: `Write ${near}`, ...span, text: JSON.stringify(near) },
+    ),
+
+  formatUnfit: (span: Span, format: string, words: string, type: string) =>
+    error(
+      'format-unfit',
+      span,
+      `The format "${format}" (${words}) cannot write ${type}.`,
+      'Choose another format, or another value.',
+    ),
+
+  formatInProperty: (span: Span) =>
+    error(
+      'format-in-property',
+      span,
+      'A computed property is the same for every reader, so it has no formats.',
+      'Use the format where the property is shown.',
+    ),
+
   notARecord: (span: Span, what: string, type: string) =>
     error(
       'step-into-value',

@@ -19,9 +19,9 @@ export { type Explained, explain, type TraceStep } from './explain/explain';
 export { shown } from './explain/shown';
 export { type Expression, makeExpression } from './expression';
 export type { Span } from './findings';
-export { type FunctionEntry, functionTable } from './functions';
+export { type FunctionEntry, functionTable, Missing } from './functions';
 export { instantOf } from './instant';
-export { lookupStep, noOthers, type OtherSource, type Others } from './others';
+export { type KnownFormat, lookupStep, noOthers, type OtherSource, type Others } from './others';
 export { renameStep } from './rename';
 export { kindOf, type ResultType, typeOfResult } from './result-type';
 export {

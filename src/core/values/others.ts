@@ -1,4 +1,7 @@
 import type { JsonRecord } from '../base';
+import type { RowContext } from './context';
+import type { Missing } from './functions';
+import type { ResultType } from './result-type';
 import type { Field } from './type';
 import type { Value } from './value';
 
@@ -11,10 +14,21 @@ export interface OtherSource {
   find(key: Value): JsonRecord | undefined;
 }
 
-/** The sources of the project by their ids. */
-export type Others = ReadonlyMap<string, OtherSource>;
+/** A format, as `format(value, "price")` reaches it. */
+export interface KnownFormat {
+  /** What it writes, in words. */
+  readonly words: string;
+  takes(type: ResultType): boolean;
+  write(value: Value, item: JsonRecord, context: RowContext): string | Missing;
+}
 
-export const noOthers: Others = new Map();
+/** What an expression can reach beside the item: the project's sources and formats, by their ids. */
+export interface Others {
+  readonly sources: ReadonlyMap<string, OtherSource>;
+  readonly formats: ReadonlyMap<string, KnownFormat>;
+}
+
+export const noOthers: Others = { sources: new Map(), formats: new Map() };
 
 /** The first step of a path that begins in another source: `lookup("makers")`. */
 export const lookupStep = (source: string): string => `lookup(${JSON.stringify(source)})`;

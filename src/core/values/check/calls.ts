@@ -1,13 +1,10 @@
-import { nearest } from '../../base';
 import { valueFindings } from '../findings';
 import { type FunctionEntry, methodOf, type Param, standingFunction } from '../functions';
 import { isWrittenDate } from '../instant';
 import { isTextual, kindOf, type ResultType, withArticle } from '../result-type';
 import type { Argument, Arrow, Expr } from '../syntax/tree';
 import { type Checked, type CheckedArgument, type CheckedArrow, inWords } from './checked';
-import { listed } from './names';
 import { type Checking, wordsOf } from './scope';
-import { showableFinding } from './showable';
 
 type Call = Expr & { kind: 'call' };
 
@@ -214,22 +211,4 @@ function arrow(
       withArticle(body.type),
     ),
   );
-}
-
-export function lookup(node: Expr & { kind: 'lookup' }, here: Checking): Checked | undefined {
-  const key = here.visit(node.key);
-  const { others } = here.world;
-  const other = others.get(node.source);
-  if (other === undefined) {
-    const names = [...others.keys()];
-    const near = nearest(node.source, names);
-    return here.note(valueFindings.noSuchSource(node.sourceSpan, node.source, near, listed(names)));
-  }
-  if (!other.hasKey) here.note(valueFindings.sourceWithoutKey(node.sourceSpan, node.source));
-  if (key === undefined) return undefined;
-  const wrong = showableFinding(key);
-  if (wrong !== undefined) here.note(wrong);
-  const { source, from, to } = node;
-  const type = { type: 'record', fields: other.fields } as const;
-  return { kind: 'lookup', source, key, find: other.find, type, mayBeMissing: true, from, to };
 }

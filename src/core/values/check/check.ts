@@ -2,9 +2,10 @@ import type { Finding } from '../../base';
 import { valueFindings } from '../findings';
 import { common, kindOf, typeOfResult } from '../result-type';
 import type { Expr } from '../syntax/tree';
-import { call, lookup } from './calls';
+import { call } from './calls';
 import type { Checked } from './checked';
 import { arithmetic, compare, conditional, logical, negate, not } from './operators';
+import { format, lookup } from './others';
 import { index, member, name } from './paths';
 import type { Checking, Local, World } from './scope';
 import { showableFinding } from './showable';
@@ -66,6 +67,8 @@ function visit(node: Expr, here: Checking): Checked | undefined {
       return call(node, here);
     case 'lookup':
       return lookup(node, here);
+    case 'format':
+      return format(node, here);
   }
 }
 

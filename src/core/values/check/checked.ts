@@ -1,6 +1,6 @@
 import type { Span } from '../findings';
 import type { FunctionEntry } from '../functions';
-import type { OtherSource } from '../others';
+import type { KnownFormat, OtherSource } from '../others';
 import type { ResultType } from '../result-type';
 import type { ArithmeticOperator, CompareOperator, LogicalOperator } from '../syntax/tree';
 
@@ -67,6 +67,12 @@ export type Checked = Span & { readonly type: ResultType; readonly mayBeMissing:
         readonly key: Checked;
         readonly find: OtherSource['find'];
       }
+    | {
+        readonly kind: 'format';
+        readonly of: Checked;
+        readonly format: string;
+        readonly write: KnownFormat['write'];
+      }
   );
 
 /** A function of elements: its parameters are kept in the slots from `slot` on. */
@@ -98,7 +104,10 @@ export function slotsIn(checked: CheckedArgument): number {
 
 /** Whether it calls anything: then it can take long, and is counted. */
 export const callsAnything = (checked: CheckedArgument): boolean =>
-  checked.kind === 'call' || checked.kind === 'lookup' || partsOf(checked).some(callsAnything);
+  checked.kind === 'call' ||
+  checked.kind === 'lookup' ||
+  checked.kind === 'format' ||
+  partsOf(checked).some(callsAnything);
 
 export function partsOf(checked: CheckedArgument): readonly CheckedArgument[] {
   switch (checked.kind) {
@@ -112,6 +121,7 @@ export function partsOf(checked: CheckedArgument): readonly CheckedArgument[] {
     case 'not':
     case 'negate':
     case 'isMissing':
+    case 'format':
       return [checked.of];
     case 'index':
       return [checked.of, checked.at];

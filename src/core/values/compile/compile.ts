@@ -123,7 +123,19 @@ function run(checked: Checked): Run {
         return value === undefined ? undefined : find(value);
       };
     }
+    case 'format':
+      return format(checked);
   }
+}
+
+function format({ of, write }: Checked & { kind: 'format' }): Run {
+  const value = run(of);
+  return (item, scope) => {
+    const own = value(item, scope);
+    if (own === undefined) return undefined;
+    const text = write(own, item, scope.context);
+    return text instanceof Missing ? undefined : text;
+  };
 }
 
 function member(of: Run, step: (record: JsonRecord) => Value): Run {

@@ -136,6 +136,15 @@ class Walk {
         const none = `${node.source} has no item with the key ${plainText(key.value) ?? ''}`;
         return this.step(node, `lookup ${node.source}`, found, key.missing ?? none);
       }
+      case 'format': {
+        const { value, missing } = this.visit(node.of);
+        const label = `format ${node.format}`;
+        if (value === undefined) return this.step(node, label, undefined, missing);
+        const text = node.write(value, this.item, this.context);
+        return text instanceof Missing
+          ? this.step(node, label, undefined, text.reason)
+          : this.step(node, label, text);
+      }
     }
   }
 

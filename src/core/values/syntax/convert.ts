@@ -143,12 +143,18 @@ function call(node: CallExpression, inner: Inner): Expr {
   const { callee } = node;
   const span = spanOf(node);
   if (callee.type === 'Identifier' && callee.name === 'lookup') return lookup(node, inner);
+  if (callee.type === 'Identifier' && callee.name === 'format') return format(node, inner);
   const args = node.arguments.map((each) => argument(each, inner));
   const whole = wholeName(callee);
   if (whole !== undefined && functionNames.has(whole))
     return { kind: 'call', of: undefined, name: whole, nameSpan: spanOf(callee), args, ...span };
   if (whole !== undefined)
-    return refuseCall(spanOf(callee), whole, [...functionNames, 'lookup'], refusedFunctions[whole]);
+    return refuseCall(
+      spanOf(callee),
+      whole,
+      [...functionNames, 'lookup', 'format'],
+      refusedFunctions[whole],
+    );
   if (
     callee.type !== 'MemberExpression' ||
     callee.property.type !== 'Identifier' ||
@@ -213,6 +219,30 @@ function lookup(node: CallExpression, inner: Inner): Expr {
     source: source.value,
     sourceSpan: spanOf(source),
     key: inner(key),
+    ...spanOf(node),
+  };
+}
+
+/** `format(price, "money")`: its format is known without looking at an item. */
+function format(node: CallExpression, inner: Inner): Expr {
+  const [of, name] = node.arguments;
+  if (
+    node.arguments.length !== 2 ||
+    of === undefined ||
+    of.type === 'SpreadElement' ||
+    name?.type !== 'Literal' ||
+    typeof name.value !== 'string'
+  )
+    return refuse(
+      spanOf(node),
+      'This format',
+      'Write the value, then the format in quotes: format(price, "money").',
+    );
+  return {
+    kind: 'format',
+    of: inner(of),
+    format: name.value,
+    formatSpan: spanOf(name),
     ...spanOf(node),
   };
 }

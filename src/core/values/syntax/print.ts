@@ -87,6 +87,8 @@ function bare(expr: Argument): string {
       return call(expr);
     case 'lookup':
       return `lookup(${JSON.stringify(expr.source)}, ${printed(expr.key, 1)})`;
+    case 'format':
+      return `format(${printed(expr.of, 1)}, ${JSON.stringify(expr.format)})`;
     case 'arrow':
       return arrow(expr);
   }

@@ -57,6 +57,13 @@ export type Expr = Span &
         readonly sourceSpan: Span;
         readonly key: Expr;
       }
+    /** A value as a format of the project writes it. */
+    | {
+        readonly kind: 'format';
+        readonly of: Expr;
+        readonly format: string;
+        readonly formatSpan: Span;
+      }
   );
 
 /** `x => x.price`: stands only where a function or method takes it. */
@@ -77,6 +84,7 @@ export function childrenOf(expr: Argument): readonly Argument[] {
     case 'member':
     case 'not':
     case 'negate':
+    case 'format':
       return [expr.of];
     case 'index':
       return [expr.of, expr.at];
