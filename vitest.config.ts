@@ -9,6 +9,7 @@ export default defineConfig({
       'cli/**/*.test.ts',
       'tests/conformance/**/*.test.ts',
       'tests/fuzz/**/*.test.ts',
+      'tests/by-example/**/*.test.ts',
       'tests/*.test.ts',
     ],
   },

@@ -2,10 +2,11 @@
  * Formats: from a value to the words that people read, by locale. One file a family, and one list
  * that names them all. They know values and items, not templates; bindings call them.
  */
+export { type DatePattern, datePattern } from './date-pattern';
 export { type Family, families } from './families';
 export type { DateFormat, Format, NamedFormat, Option } from './format';
 export { type Around, type Formatter, NoText } from './formatter';
-export { isLocale } from './intl';
+export { isLocale, pluralCategories, pluralCategory } from './intl';
 export { makeFormatter } from './make';
 export { compileMessage } from './message';
 export { itemOptions } from './options';

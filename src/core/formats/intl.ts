@@ -30,6 +30,20 @@ export const pluralRules = keeper(
   (locale, options: Intl.PluralRulesOptions) => new Intl.PluralRules(locale, options),
 );
 
+export const pluralCategory = (locale: string, value: number): string =>
+  pluralRules(locale, {}).select(value);
+
+const categories = new Map<string, readonly string[]>();
+
+/** The forms that whole numbers of an everyday size have. Standard: CLDR plural rules. */
+export function pluralCategories(locale: string): readonly string[] {
+  const known = categories.get(locale);
+  if (known !== undefined) return known;
+  const found = [...new Set(Array.from({ length: 201 }, (_, n) => pluralCategory(locale, n)))];
+  categories.set(locale, found);
+  return found;
+}
+
 /** Whether a text names a locale that `Intl` can take. Standard: BCP 47. */
 export function isLocale(text: string): boolean {
   try {

@@ -6,7 +6,7 @@ import { message } from './message';
 import { bytes, money, number, percent, unit } from './numbers';
 import { list, text, yesNo } from './words';
 
-const most = 200;
+const most = 1_000;
 const made = new Map<string, Formatter>();
 
 /** A format made ready for a locale: once, so that what it remembers outlives an edit elsewhere. */

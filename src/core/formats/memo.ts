@@ -2,14 +2,18 @@
 const places = 16_384;
 
 const noNumbers = new Float64Array();
+/** Formats that are only looked at, or tried, take no memory. */
+const callsBefore = 256;
 
 /** The same function, quick for values that come again. */
 export function rememberNumbers(make: (value: number) => string): (value: number) => string {
   let keys = noNumbers;
   let texts: string[] = [];
+  let calls = 0;
   return (value) => {
-    // Made when it is first wanted: many formats are only looked at.
     if (keys.length === 0) {
+      calls += 1;
+      if (calls <= callsBefore) return make(value);
       keys = new Float64Array(places).fill(Number.NaN);
       texts = new Array<string>(places);
     }
@@ -34,8 +38,11 @@ function hashOf(value: number): number {
 export function rememberTexts(make: (value: string) => string): (value: string) => string {
   const keys: string[] = [];
   const texts: string[] = [];
+  let calls = 0;
   return (value) => {
     if (keys.length === 0) {
+      calls += 1;
+      if (calls <= callsBefore) return make(value);
       keys.length = places;
       texts.length = places;
     }

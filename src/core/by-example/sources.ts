@@ -1,0 +1,237 @@
+import { isRecord, type JsonRecord, ownValue } from '../base';
+import {
+  type Field,
+  isShowable,
+  kindOf,
+  makeExpression,
+  pathText,
+  type ResultType,
+  type RowContext,
+  type Value,
+  type ValueType,
+} from '../values';
+
+/** Something that a hole can show: an expression over the item, with how likely it is meant. */
+export interface Source {
+  readonly expr: string;
+  readonly type: ResultType;
+  /** The less likely, the higher. */
+  readonly cost: number;
+  /** Parts of the names that it reads, in lower case. */
+  readonly names: readonly string[];
+  /** Read as it is, not made of several values. */
+  readonly isPath: boolean;
+  /** One number as a part of another: only percents are meant by it. */
+  readonly isShare: boolean;
+  evaluate(item: JsonRecord, context?: RowContext): Value;
+}
+
+const most = 1_400;
+const deepest = 4;
+
+/** How much each way to a value costs. */
+const costs = {
+  step: 0.3,
+  length: 1.6,
+  sum: 2.2,
+  product: 2.6,
+  average: 2.6,
+  extreme: 2.8,
+  counted: 3.4,
+  first: 2.2,
+  joined: 1.2,
+  arithmetic: 4.2,
+} as const;
+
+/** All that a hole could show of an item type, from some of its items. */
+export function sourcesOf(
+  fields: readonly Field[],
+  samples: readonly JsonRecord[],
+): readonly Source[] {
+  const drafts = [...pathsIn(fields, [], samples)];
+  const numbers = drafts
+    .filter((draft) => draft.isNumber && draft.isPath)
+    .map((draft) => ({ ...draft, isMoney: isMoney(draft, samples, fields) }));
+  const all = [...drafts, ...pairs(numbers)];
+  return all.slice(0, most).flatMap(({ expr, cost, names, isPath, isShare = false }): Source[] => {
+    const { checked, evaluate } = makeExpression(expr, fields);
+    if (checked === undefined || evaluate === undefined) return [];
+    return [{ expr, cost, names, isPath, isShare, type: checked.type, evaluate }];
+  });
+}
+
+interface Draft {
+  readonly expr: string;
+  readonly cost: number;
+  readonly names: readonly string[];
+  readonly isNumber: boolean;
+  readonly isPath: boolean;
+  readonly isWhole: boolean;
+  readonly isShare?: true;
+}
+
+type NumberDraft = Draft & { readonly isMoney: boolean };
+
+const moneyName =
+  /price|cost|amount|total|fee|fare|paid|balance|money|net|gross|deposit|tax|vat|tip/;
+const mostLooked = 40;
+
+/** By its name, or since all its values are of cents. */
+function isMoney(
+  { expr, names, isWhole }: Draft,
+  samples: readonly JsonRecord[],
+  fields: readonly Field[],
+): boolean {
+  if (names.some((name) => moneyName.test(name))) return true;
+  const { evaluate } = makeExpression(expr, fields);
+  if (isWhole || evaluate === undefined) return false;
+  const values = samples.slice(0, mostLooked).flatMap((item) => {
+    const value = evaluate(item);
+    return typeof value === 'number' ? [Math.abs(value)] : [];
+  });
+  const areCents = values.every((value) => Number(value.toFixed(2)) === value);
+  return areCents && values.some((value) => Number(value.toFixed(1)) !== value && value > 1);
+}
+
+function* pathsIn(
+  fields: readonly Field[],
+  before: readonly string[],
+  samples: readonly JsonRecord[],
+): Generator<Draft, void> {
+  for (const field of fields) {
+    const path = [...before, field.name];
+    const expr = pathText(path);
+    const names = [...before.slice(-1), field.name].flatMap(partsOfName);
+    const cost = before.length * costs.step;
+    if (field.type === 'record') {
+      if (before.length < deepest) yield* pathsIn(field.fields, path, samples);
+    } else if (field.type === 'list') {
+      yield* fromList(expr, field.of, names, cost, before.length === 0 ? field.name : '', samples);
+    } else {
+      const isNumber = kindOf(field) === 'number';
+      const isWhole = field.type === 'integer';
+      yield { expr, cost, names, isNumber, isPath: true, isWhole };
+    }
+  }
+}
+
+function* fromList(
+  list: string,
+  of: ValueType,
+  names: readonly string[],
+  cost: number,
+  own: string,
+  samples: readonly JsonRecord[],
+): Generator<Draft, void> {
+  const draft = (expr: string, more: number, isNumber: boolean, inner: readonly string[] = []) => ({
+    expr,
+    cost: cost + more,
+    names: [...names, ...inner.flatMap(partsOfName)],
+    isNumber,
+    isPath: false,
+    isWhole: false,
+  });
+  yield draft(`${list}.length`, costs.length, true);
+  if (of.type !== 'record') {
+    if (!isShowable(of)) return;
+    yield draft(list, costs.joined, false);
+    yield draft(`${list}[0]`, costs.first, kindOf(of) === 'number');
+    if (kindOf(of) === 'number') yield* aggregates(list, '', draft);
+    return;
+  }
+  const inner = of.fields.filter(isShowable);
+  const numbers = inner.filter((field) => kindOf(field) === 'number');
+  for (const field of inner) {
+    const step = pathText(['x', field.name]);
+    const isNumber = kindOf(field) === 'number';
+    yield draft(`${list}[0]${step.slice(1)}`, costs.first, isNumber, [field.name]);
+    if (isNumber) yield* aggregates(list, step, draft, field.name);
+    else if (field.type !== 'boolean')
+      yield draft(`${list}.map(x => ${step})`, costs.joined + 0.4, false, [field.name]);
+    if (kindOf(field) === 'date')
+      for (const name of ['smallest', 'largest'])
+        yield draft(`${name}(${list}, x => ${step})`, costs.extreme, false, [field.name]);
+    yield* counts(list, own, field, step, samples, draft);
+  }
+  for (const [at, a] of numbers.entries())
+    for (const b of numbers.slice(at + 1)) {
+      const product = `${pathText(['x', a.name])} * ${pathText(['x', b.name])}`;
+      yield draft(`sum(${list}, x => ${product})`, costs.product, true, [a.name, b.name]);
+    }
+}
+
+type Drafting = (expr: string, more: number, isNumber: boolean, inner?: readonly string[]) => Draft;
+
+function* aggregates(list: string, step: string, draft: Drafting, name?: string) {
+  const given = step === '' ? '' : `, x => ${step}`;
+  const inner = name === undefined ? [] : [name];
+  yield draft(`sum(${list}${given})`, costs.sum, true, inner);
+  yield draft(`average(${list}${given})`, costs.average, true, inner);
+  yield draft(`smallest(${list}${given})`, costs.extreme, true, inner);
+  yield draft(`largest(${list}${given})`, costs.extreme, true, inner);
+}
+
+const mostValues = 6;
+
+/** How many elements have a value that many have. */
+function* counts(
+  list: string,
+  own: string,
+  field: Field,
+  step: string,
+  samples: readonly JsonRecord[],
+  draft: Drafting,
+): Generator<Draft, void> {
+  if (field.type === 'boolean') {
+    yield draft(`${list}.filter(x => ${step}).length`, costs.counted, true, [field.name]);
+    yield draft(`${list}.filter(x => !${step}).length`, costs.counted + 0.4, true, [field.name]);
+    return;
+  }
+  if (own === '' || (field.type !== 'text' && field.type !== 'integer')) return;
+  const seen = new Set<string | number>();
+  for (const item of samples) {
+    const elements = item[own];
+    if (!Array.isArray(elements)) continue;
+    for (const element of elements) {
+      const value = isRecord(element) ? ownValue(element, field.name) : undefined;
+      if (typeof value === 'string' || typeof value === 'number') seen.add(value);
+    }
+    if (seen.size > mostValues) return;
+  }
+  for (const value of seen)
+    yield draft(
+      `${list}.filter(x => ${step} === ${JSON.stringify(value)}).length`,
+      costs.counted,
+      true,
+      [field.name],
+    );
+}
+
+/** Two numbers combined, of like kinds only: money with money, a count with money, whole with whole. */
+function* pairs(numbers: readonly NumberDraft[]): Generator<Draft, void> {
+  for (const [at, a] of numbers.entries())
+    for (const b of numbers.slice(at + 1)) {
+      const names = [...a.names, ...b.names];
+      const cost = a.cost + b.cost + costs.arithmetic;
+      const both = { names, cost, isNumber: true, isPath: false, isWhole: false };
+      const isLike = a.isMoney ? b.isMoney : !b.isMoney && a.isWhole && b.isWhole;
+      if (isLike) {
+        yield { ...both, expr: `${a.expr} - ${b.expr}` };
+        yield { ...both, expr: `${b.expr} - ${a.expr}` };
+        yield { ...both, expr: `${a.expr} + ${b.expr}` };
+        yield { ...both, expr: `${a.expr} / ${b.expr}`, isShare: true };
+        yield { ...both, expr: `${b.expr} / ${a.expr}`, isShare: true };
+      }
+      if (a.isMoney !== b.isMoney && (a.isMoney ? b : a).isWhole)
+        yield { ...both, expr: `${a.expr} * ${b.expr}` };
+    }
+}
+
+/** `reviewCount`: review, count. */
+export function partsOfName(name: string): string[] {
+  return name
+    .replace(/([a-z\d])([A-Z])/g, '$1 $2')
+    .toLowerCase()
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter((part) => part.length > 1);
+}
