@@ -8,6 +8,7 @@ const core: Readonly<Record<string, readonly string[]>> = {
   base: [],
   values: ['base'],
   formats: ['base', 'values'],
+  'by-example': ['base', 'values', 'formats'],
   items: ['base', 'values'],
   templates: ['base', 'values', 'formats'],
   layout: ['base', 'templates'],

@@ -1,5 +1,5 @@
 import { readProject, withId } from '../../src/core/project';
-import { Engine } from '../../src/engine';
+import { Engine, trace } from '../../src/engine';
 import { inputFile } from '../input';
 import { flush, line, refuse, report, WrongUse } from '../output';
 
@@ -33,13 +33,13 @@ export async function explain(file: string, options: ExplainOptions): Promise<vo
     throw new WrongUse(
       `The template ${plan?.template ?? ''} has no part "${options.part}" that shows something. It has ${plan?.slots.map(({ part }) => part).join(', ') ?? 'none'}.`,
     );
-  const trace = engine.trace(plan.template, slot.part, slot.property, entry.item);
-  if (trace?.text === undefined) process.exitCode = 1;
-  if (options.json) line(JSON.stringify({ template: plan.template, ...slot, ...trace }));
+  const found = trace(engine, plan.template, slot.part, slot.property, entry.item);
+  if (found?.text === undefined) process.exitCode = 1;
+  if (options.json) line(JSON.stringify({ template: plan.template, ...slot, ...found }));
   else {
-    for (const step of trace?.steps ?? []) line(`${step.label}\t${step.missing ?? step.shown}`);
-    if (trace?.standIn) line('if missing\ta stand-in');
-    line(`text\t${trace?.text ?? `(missing: ${trace?.missing ?? ''})`}`);
+    for (const step of found?.steps ?? []) line(`${step.label}\t${step.missing ?? step.shown}`);
+    if (found?.standIn) line('if missing\ta stand-in');
+    line(`text\t${found?.text ?? `(missing: ${found?.missing ?? ''})`}`);
   }
   flush();
 }

@@ -1,6 +1,6 @@
 import type { Entry, List } from '../../src/core/lists';
 import { type Project, readProject, withId } from '../../src/core/project';
-import { Engine, type View } from '../../src/engine';
+import { Engine, trace, type View } from '../../src/engine';
 import { inputFile } from '../input';
 import { flush, line, refuse, report, WrongUse } from '../output';
 
@@ -63,7 +63,7 @@ function asJson(engine: Engine, list: List, view: View, entry: Entry) {
       return {
         part,
         missing:
-          engine.trace(plan?.template ?? '', part, property, entry.item)?.missing ?? 'missing',
+          trace(engine, plan?.template ?? '', part, property, entry.item)?.missing ?? 'missing',
       };
     }),
   };

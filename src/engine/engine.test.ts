@@ -15,6 +15,7 @@ import {
 import { partIds, partKinds } from '../core/templates';
 import { pathText } from '../core/values';
 import { Engine } from './engine';
+import { trace } from './tracing';
 
 const everything = { from: 0, to: 1_000_000 };
 const engineWith = (project: Project, items: readonly Item[]): Engine => {
@@ -101,7 +102,7 @@ describe('a list of real items', () => {
         },
       ],
     });
-    expect(engine.trace('skein-plain', 'title', 'text', 2)).toMatchObject({
+    expect(trace(engine, 'skein-plain', 'title', 'text', 2)).toMatchObject({
       text: undefined,
       missing: 'this item has no maker',
     });

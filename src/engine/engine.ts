@@ -1,5 +1,5 @@
 import { atOnce, type Finding, inTurns, type Turns } from '../core/base';
-import { type Item, type ItemKeys, itemKeys, type UniqueKey, whyNotDecoded } from '../core/items';
+import { type Item, type ItemKeys, itemKeys, type UniqueKey } from '../core/items';
 import { partHeight } from '../core/layout';
 import {
   type Arranged,
@@ -12,7 +12,6 @@ import {
 } from '../core/lists';
 import { isAddress, pictureFinder } from '../core/pictures';
 import {
-  bindersFor,
   brokenReferences,
   compileFor,
   type FindItem,
@@ -23,14 +22,14 @@ import {
   withId,
 } from '../core/project';
 import type { CompiledTemplate } from '../core/templates';
-import { fieldNamed, plainText, type RowContext } from '../core/values';
+import { plainText, type RowContext } from '../core/values';
 import { HeldSource } from './held-source';
 import { missingPictures } from './missing-pictures';
 import { oddBindings } from './odd-bindings';
-import type { FormatTrial, ItemAtHand, Range, Survey, Trace, View, Written } from './protocol';
+import type { ItemAtHand, Range, Survey, View } from './protocol';
+import type { Scene } from './scene';
 import { surveyTemplates } from './survey';
 import { holdsWords } from './table';
-import { traceSlot, writtenAs } from './tracing';
 
 export interface EnginePorts {
   /** Lets others have their turn. */
@@ -51,7 +50,7 @@ const nothing: Arranged = {
  * Project and items in, finished entries out. One engine serves one project; the worker, the
  * server and the command line each have their own.
  */
-export class Engine {
+export class Engine implements Scene {
   project: Project | undefined;
   private readonly sources = new Map<string, HeldSource>();
   private templates: readonly CompiledTemplate[] = [];
@@ -205,36 +204,6 @@ export class Engine {
     return known === undefined ? -1 : known.indexes.indexOf(known.types.indexOf(type));
   }
 
-  trace(template: string, part: string, property: string, item: number): Trace | undefined {
-    const slot = this.compiled(template)?.slots.find(
-      (each) => each.part === part && each.property === property,
-    );
-    const value = this.shownItems()[item];
-    if (slot === undefined || value === undefined) return undefined;
-    const { missingStep, ...trace } = traceSlot(
-      slot,
-      value,
-      this.contextOf(item),
-      this.localeNow(),
-    );
-    const missing = trace.missing && (this.undecoded(missingStep, item) ?? trace.missing);
-    return { ...trace, missing };
-  }
-
-  tryFormats({ template: id, expr, formats, locales, items }: FormatTrial): Written[][][] {
-    const { project } = this;
-    const template = project === undefined ? undefined : withId(project.templates, id);
-    if (project === undefined || template === undefined) return [];
-    const held = this.shownItems();
-    return formats.map((format) =>
-      locales.map((locale) => {
-        const binders = bindersFor(project, template.type, this.lookUp, locale);
-        const write = writtenAs(expr, format, binders);
-        return items.map((item) => write(held[item] ?? {}, this.contextOf(item)));
-      }),
-    );
-  }
-
   /** Shows all rows in a locale. */
   showLocale(locale: string): void {
     this.locale = locale;
@@ -242,19 +211,14 @@ export class Engine {
     if (this.project !== undefined) this.compileTemplates(this.project, this.list());
   }
 
-  private localeNow(): string {
+  localeNow(): string {
     return this.locale ?? (this.project === undefined ? 'en' : localeOf(this.project));
   }
 
-  /** Why a value that is missing after decoding was not one before it. */
-  private undecoded(step: string | undefined, position: number): string | undefined {
+  /** The item as it was read, before its type named and decoded it. */
+  rawAt(position: number): Item | undefined {
     const source = this.source();
-    const project = this.project;
-    const raw = source && this.sources.get(source.id)?.shown().raw[position];
-    if (project === undefined || raw === undefined || step === undefined) return undefined;
-    const type = this.typeAt(position);
-    const field = fieldNamed(withId(project.types, type ?? '')?.fields ?? [], step);
-    return field === undefined ? undefined : whyNotDecoded(field, raw);
+    return source && this.sources.get(source.id)?.shown().raw[position];
   }
 
   /** Counts over all items, with turns for others; undefined if a newer version came meanwhile. */
@@ -359,7 +323,7 @@ export class Engine {
   }
 
   /** For `lookup`: the item of a source's set that is shown, by its key. */
-  private readonly lookUp: FindItem = (id, key) => {
+  readonly lookUp: FindItem = (id, key) => {
     let find = this.finders.get(id);
     if (find === undefined) {
       find = this.finderOf(id);
@@ -381,7 +345,7 @@ export class Engine {
     return { index, count: this.arranged.items.length, now: this.nowAtVersion };
   }
 
-  private contextOf(item: number): RowContext {
+  contextOf(item: number): RowContext {
     const entry = this.arranged.items.indexOf(item);
     return entry < 0 ? { now: this.nowAtVersion } : this.contextAt(entry);
   }
@@ -453,12 +417,12 @@ export class Engine {
       : withId(this.project.sources, list.source);
   }
 
-  private shownItems(): readonly Item[] {
+  shownItems(): readonly Item[] {
     const source = this.source();
     return source === undefined ? [] : this.heldIn(source.id);
   }
 
-  private typeAt(item: number): string | undefined {
+  typeAt(item: number): string | undefined {
     const known = this.shownTypes();
     return known?.types[known.indexes[item] ?? known.types.length];
   }
@@ -471,7 +435,7 @@ export class Engine {
   }
 
   /** A template that the list may not show: compiled on demand. */
-  private compiled(id: string): CompiledTemplate | undefined {
+  compiled(id: string): CompiledTemplate | undefined {
     const shown = this.templates.find((each) => each.template.id === id);
     if (shown !== undefined || this.project === undefined) return shown;
     const template = withId(this.project.templates, id);

@@ -16,6 +16,8 @@ export type {
   Document,
   EngineEvent,
   EngineProtocol,
+  ExampleAnswer,
+  ExampleTask,
   FollowNews,
   FormatTrial,
   ItemAtHand,
@@ -31,3 +33,4 @@ export type {
 } from './protocol';
 export { sqliteFrom } from './sqlite';
 export { plainLook, type TableLook } from './table';
+export { trace, tryFormats } from './tracing';

@@ -1,4 +1,5 @@
 import type { Finding, Result } from '../core/base';
+import type { Proposal as ExampleProposal, Pin, Text } from '../core/by-example';
 import type { Format } from '../core/formats';
 import type {
   Evidence,
@@ -103,6 +104,35 @@ export interface FormatTrial {
   readonly items: readonly number[];
 }
 
+/** Words that are wanted for some items of a type. */
+export interface ExampleTask {
+  readonly type: string;
+  /** A computed property that is not proposed: the one that is being made. */
+  readonly without?: string | undefined;
+  readonly examples: readonly {
+    /** Position of the item. */
+    readonly item: number;
+    readonly text: string;
+    readonly pins?: readonly Pin[];
+  }[];
+}
+
+export interface ExampleAnswer {
+  /** The likeliest first. */
+  readonly proposals: readonly Omit<ExampleProposal, 'texts'>[];
+  readonly isTwoRules: boolean;
+  /** The item whose words would settle it. */
+  readonly next: number | undefined;
+  /** What each proposal gives for some items: first the one that is asked for, then where they differ. */
+  readonly rows: readonly { readonly item: number; readonly texts: readonly Text[] }[];
+}
+
+/** Expressions to look at over all items of a type. */
+export interface Trying {
+  readonly type: string;
+  readonly exprs: readonly string[];
+}
+
 /** One item as the screens show it. */
 export interface ItemAtHand {
   readonly item: number;
@@ -171,6 +201,9 @@ export interface EngineProtocol {
   trace(template: string, part: string, property: string, item: number): Promise<Trace | undefined>;
   /** By format, locale and item. */
   tryFormats(trial: FormatTrial): Promise<readonly (readonly (readonly Written[])[])[]>;
+  byExample(task: ExampleTask): Promise<ExampleAnswer>;
+  /** How many items lack one of the values; undefined: something newer was asked meanwhile. */
+  countMissing(trying: Trying): Promise<number | undefined>;
   /** Shows all rows in a locale. */
   showLocale(locale: string, wanted: Range): Promise<View>;
   /** The project as its file, items and all. */

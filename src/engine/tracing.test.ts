@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { edited } from '../../tests/support/edited';
 import { everything, openShop } from '../../tests/support/shop';
 import { edits } from '../core/project';
+import { trace, tryFormats } from './tracing';
 
 const place = { template: 'stock-plain', part: 'title', property: 'text' } as const;
 
@@ -22,7 +23,7 @@ function open() {
   return shop.engine;
 }
 
-const traceOf = (item: number) => open().trace(place.template, place.part, place.property, item);
+const traceOf = (item: number) => trace(open(), place.template, place.part, place.property, item);
 
 describe('the trace', () => {
   test('ends with the format and the locale that wrote the value', () => {
@@ -54,7 +55,7 @@ describe('the trace', () => {
 
 describe('formats are tried without touching the project', () => {
   test('by format, locale and item; what has no text says why', () => {
-    const written = open().tryFormats({
+    const written = tryFormats(open(), {
       template: place.template,
       expr: 'price',
       formats: [undefined, { as: 'money', currency: { expr: 'currency' } }],

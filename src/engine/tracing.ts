@@ -1,11 +1,62 @@
 import { type Format, NoText } from '../core/formats';
-import type { Item } from '../core/items';
+import { type Item, whyNotDecoded } from '../core/items';
+import { bindersFor, withId } from '../core/project';
 import { type Binders, type BoundSlot, bindText } from '../core/templates';
-import { explain, type RowContext } from '../core/values';
-import type { Trace, Written } from './protocol';
+import { explain, fieldNamed, type RowContext } from '../core/values';
+import type { FormatTrial, Trace, Written } from './protocol';
+import type { Scene } from './scene';
+
+/** How the words of a part's property came about for an item: each step, its format, its stand-in. */
+export function trace(
+  scene: Scene,
+  template: string,
+  part: string,
+  property: string,
+  item: number,
+): Trace | undefined {
+  const slot = scene
+    .compiled(template)
+    ?.slots.find((each) => each.part === part && each.property === property);
+  const value = scene.shownItems()[item];
+  if (slot === undefined || value === undefined) return undefined;
+  const { missingStep, ...found } = traceSlot(
+    slot,
+    value,
+    scene.contextOf(item),
+    scene.localeNow(),
+  );
+  const missing = found.missing && (undecoded(scene, missingStep, item) ?? found.missing);
+  return { ...found, missing };
+}
+
+/** Why a value that is missing after decoding was not one before it. */
+function undecoded(scene: Scene, step: string | undefined, item: number): string | undefined {
+  const raw = scene.rawAt(item);
+  const type = withId(scene.project?.types ?? [], scene.typeAt(item) ?? '');
+  const field = step === undefined ? undefined : fieldNamed(type?.fields ?? [], step);
+  return field === undefined || raw === undefined ? undefined : whyNotDecoded(field, raw);
+}
+
+/** Formats on the values of an expression, by format, locale and item. */
+export function tryFormats(
+  scene: Scene,
+  { template: id, expr, formats, locales, items }: FormatTrial,
+): Written[][][] {
+  const { project } = scene;
+  const template = project === undefined ? undefined : withId(project.templates, id);
+  if (project === undefined || template === undefined) return [];
+  const held = scene.shownItems();
+  return formats.map((format) =>
+    locales.map((locale) => {
+      const binders = bindersFor(project, template.type, scene.lookUp, locale);
+      const write = writtenAs(expr, format, binders);
+      return items.map((item) => write(held[item] ?? {}, scene.contextOf(item)));
+    }),
+  );
+}
 
 /** How a slot's words came about for an item: each step of its value, its format, its stand-in. */
-export function traceSlot(
+function traceSlot(
   slot: BoundSlot,
   item: Item,
   context: RowContext,
@@ -46,7 +97,7 @@ export function traceSlot(
 }
 
 /** An expression's value of an item in a format that its binding need not have. */
-export function writtenAs(
+function writtenAs(
   expr: string,
   format: Format | undefined,
   binders: Binders,

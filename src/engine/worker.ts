@@ -1,5 +1,5 @@
 import { expose, transfer } from 'comlink';
-import { atOnce, type Finding, type Json, ok, type Result } from '../core/base';
+import { atOnce, type Finding, inTurns, type Json, ok, type Result } from '../core/base';
 import { asItem, type Inference, type Item, infer } from '../core/items';
 import {
   itemsIdOf,
@@ -9,6 +9,7 @@ import {
   readProject,
   writeProject,
 } from '../core/project';
+import type { ByExample } from './by-example';
 import { dataLater } from './data-later';
 import { Engine } from './engine';
 import type {
@@ -21,11 +22,21 @@ import type {
   View,
 } from './protocol';
 import { goesOn, Reading } from './reading';
-import { turns } from './turns';
+import { trace, tryFormats } from './tracing';
+import { Cancelled, turns } from './turns';
 
 let tell: (event: EngineEvent) => void = () => {};
 const reading = new Reading((share) => tellProgress(share));
 const engine = new Engine({ pause: () => turns().pause(), now: () => new Date().toISOString() });
+
+let exampleMaker: Promise<ByExample> | undefined;
+
+/** Loaded when it is first asked for. */
+const byExample = (): Promise<ByExample> => {
+  exampleMaker ??= import('./by-example').then((loaded) => new loaded.ByExample(engine));
+  return exampleMaker;
+};
+let counting: ReturnType<typeof turns> | undefined;
 
 /** Rows of a document that was dropped do not wait for the database. */
 const keeping = () => import('../keeping');
@@ -114,11 +125,27 @@ const protocol: EngineProtocol &
   },
 
   async trace(template, part, property, item) {
-    return engine.trace(template, part, property, item);
+    return trace(engine, template, part, property, item);
   },
 
   async tryFormats(trial) {
-    return engine.tryFormats(trial);
+    return tryFormats(engine, trial);
+  },
+
+  async byExample(task) {
+    return (await byExample()).propose(task);
+  },
+
+  async countMissing(trying) {
+    counting?.cancel();
+    const own = turns();
+    counting = own;
+    try {
+      return await inTurns((await byExample()).missing(trying), own.pause);
+    } catch (error) {
+      if (error instanceof Cancelled) return undefined;
+      throw error;
+    }
   },
 
   async showLocale(locale, wanted) {

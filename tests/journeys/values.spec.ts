@@ -104,3 +104,38 @@ test('a list and a yes or no have words through formats; a row knows its place',
   await page.getByLabel('If true').fill('plenty');
   await expect.poll(() => rowsOf(page, 1).then(([row]) => row?.[0])).toBe('plenty');
 });
+
+test('words for one item become a binding; the item that is asked for settles the plural', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'by example' }).click();
+  await page.getByLabel('Words for Merino lace, undyed').fill('€14.50 · 12 skeins');
+  const proposals = page.getByRole('list', { name: 'Proposals' });
+  await expect(proposals.getByRole('listitem').first()).toContainText('format(price, "price")');
+  const next = page.getByLabel('And for Vicuña, handspun, single ply?');
+  await next.fill('€1,204.00 · 1 skein');
+  await page.getByRole('button', { name: 'That is it' }).click();
+  await proposals.getByRole('listitem').first().getByRole('button', { name: /^Take/ }).click();
+  await expect
+    .poll(async () => (await rowsOf(page, 20)).map(([title]) => title))
+    .toEqual(expect.arrayContaining(['€14.50 · 12 skeins', '€27.00 · 2 skeins']));
+  await page.getByRole('button', { name: /^Undo: name by example/ }).click();
+  await expect.poll(async () => (await rowsOf(page, 1))[0]?.[0]).toBe('Merino lace, undyed');
+});
+
+test('a computed property is made by example, of what needs no format', async ({ page }) => {
+  await page.goto('/');
+  await dropFile(page, 'parcels.json', JSON.stringify(parcels));
+  await page.getByRole('button', { name: 'Data' }).click();
+  await page.getByRole('button', { name: 'Compute a property' }).click();
+  await page.getByLabel('Name of the computed property').fill('whither');
+  await page.getByRole('button', { name: 'By example' }).click();
+  await page.getByLabel(/^Words for/).fill('To OUSBY, by 7');
+  await expect(page.getByRole('group', { name: 'What becomes of the words' })).toContainText(
+    'OUSBY',
+  );
+  await page.getByRole('button', { name: 'Take `To ${to.toUpperCase()}, by 7`' }).click();
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByRole('cell', { name: 'To INGS, by 7' })).toBeVisible();
+});

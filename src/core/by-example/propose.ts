@@ -1,6 +1,6 @@
 import { freeId, slug } from '../base';
 import type { Format, NamedFormat } from '../formats';
-import { type Field, pathText, plainText } from '../values';
+import { type Field, instantOf, pathText, plainText } from '../values';
 import { type Behaviour, behavioursOf, nextSample, type Sample, typedOf } from './behaviours';
 import { type Cover, coversOf, type Piece } from './cover';
 import { type Example, type Read, readExample } from './occurrences';
@@ -91,7 +91,7 @@ function proposalOf({ cover, others, texts }: Behaviour, read: Read, asked: Aske
   return {
     ...way,
     words: read.words.typed,
-    stretches: cover.pieces.map((piece) => stretchOf(piece, read, cover)),
+    stretches: cover.pieces.map((piece) => stretchOf(piece, read, cover, asked.fields)),
     texts,
     open,
     isPlain: cover.pieces.every(
@@ -160,7 +160,12 @@ function nameOf(format: Format, { source }: Hole): string {
   }
 }
 
-function stretchOf(piece: Piece, { words, example }: Read, { pieces }: Cover): Stretch {
+function stretchOf(
+  piece: Piece,
+  { words, example }: Read,
+  { pieces }: Cover,
+  fields: readonly Field[],
+): Stretch {
   const from = words.at[piece.from] ?? 0;
   const to = words.at[piece.to] ?? words.typed.length;
   const text = words.typed.slice(from, to);
@@ -172,7 +177,7 @@ function stretchOf(piece: Piece, { words, example }: Read, { pieces }: Cover): S
     };
     return { text, from, to, value };
   }
-  const doubt = doubtIn(text, example, pieces);
+  const doubt = doubtIn(text, example, pieces, fields);
   return { text, from, to, ...(doubt !== undefined && { doubt }) };
 }
 
@@ -198,10 +203,21 @@ function inWords(format: Format): string {
 }
 
 /** Fixed words that hold digits, or a word of the item's own values, were perhaps meant to follow it. */
-function doubtIn(text: string, { item }: Example, pieces: readonly Piece[]): string | undefined {
+function doubtIn(
+  text: string,
+  { item }: Example,
+  pieces: readonly Piece[],
+  fields: readonly Field[],
+): string | undefined {
   const digits = /\p{N}+/u.exec(text)?.[0];
-  if (digits !== undefined)
-    return `${digits} is no value of this item that is known here; it stays as it is`;
+  if (digits !== undefined) {
+    const date = fields.find(
+      ({ name, type }) =>
+        type === 'text' && !Number.isNaN(instantOf(plainText(item[name] ?? undefined) ?? '')),
+    );
+    const hint = date && ` (${date.name} is read as text: read it as a date in Data to use it)`;
+    return `${digits} is no value of this item that is known here; it stays as it is${hint ?? ''}`;
+  }
   const shown = new Set(
     pieces.flatMap((piece) => (piece.kind === 'hole' ? piece.hole.source.expr : [])),
   );

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import type { Finding } from '../../../core/base';
 import { edits, type FieldPlace, type ItemType } from '../../../core/project';
 import {
@@ -7,6 +7,7 @@ import {
   makeExpression,
   noOthers,
   pathAt,
+  plainText,
   shown,
 } from '../../../core/values';
 import { Button } from '../../shared/controls';
@@ -16,6 +17,8 @@ import { FindingLine } from '../../shared/expression/finding-line';
 import { RenameHere } from '../../shared/expression/rename-here';
 import { goWithin } from '../../shared/route';
 import { useSession } from '../../shared/session';
+
+const ExamplePanel = lazy(() => import('../../shared/by-example/example-panel'));
 
 const look = 'h-7 w-full rounded-md border border-rule bg-paper px-2 font-mono text-sm';
 
@@ -75,6 +78,7 @@ function PropertyExpression({
   const own = { name, expr: text, type: 'unknown', required: false } as const;
   const circle = computedOrder([...fields, own]).circles.find((names) => names.includes(name));
   const [finding] = text === '' ? [] : findings;
+  const shownNow = (item === undefined ? undefined : plainText(evaluate?.(item))) ?? '';
   return (
     <>
       <ExpressionEditor
@@ -102,7 +106,48 @@ function PropertyExpression({
       {renaming !== undefined && (
         <RenameHere type={type} path={renaming} onDone={() => setRenaming(undefined)} />
       )}
+      <ByExample {...{ type, name }} now={shownNow} onTake={onChange} />
     </>
+  );
+}
+
+interface ByExampleProps {
+  readonly type: ItemType;
+  readonly name: string;
+  readonly now: string;
+  readonly onTake: (expr: string) => void;
+}
+
+/** The words that the property should be for the item at hand, and the expressions that give them. */
+function ByExample({ type, name, now, onTake }: ByExampleProps) {
+  const [isOpen, setOpen] = useState(false);
+  const item = useSession((session) =>
+    session.atHand?.type === type.id ? session.atHand.item : undefined,
+  );
+  if (item === undefined) return null;
+  if (!isOpen)
+    return (
+      <button
+        type="button"
+        className="py-0.5 text-sm text-woad underline"
+        onClick={() => setOpen(true)}
+      >
+        By example
+      </button>
+    );
+  const take = (expr: string | undefined, words: string) => {
+    setOpen(false);
+    onTake(expr ?? JSON.stringify(words));
+  };
+  return (
+    <Suspense fallback={null}>
+      <ExamplePanel
+        {...{ type, item, now }}
+        isPlainOnly
+        {...(name !== '' && { without: name })}
+        onTake={({ expr, words }) => take(expr, words)}
+      />
+    </Suspense>
   );
 }
 

@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { count } from '../../../core/base';
 import { edits } from '../../../core/project';
 import type { Binding, SlotProperty } from '../../../core/templates';
@@ -12,6 +12,7 @@ import { isPattern, PatternField } from './pattern-field';
 import type { Selection } from './selection';
 
 const FormatField = lazy(() => import('./format-field'));
+const ByExample = lazy(() => import('./by-example'));
 
 interface BindingFieldProps {
   readonly selection: Selection;
@@ -25,9 +26,12 @@ const inputLook = 'h-7 w-full rounded-md border border-rule bg-paper px-2 focus:
 export function BindingField({ selection, property, binding }: BindingFieldProps) {
   const place = { template: selection.template.id, part: selection.part.id, property };
   const isOfPattern = property === 'picture' && typeof binding !== 'string' && isPattern(binding);
-  const kind = typeof binding === 'string' ? 'words' : isOfPattern ? 'pattern' : 'value';
+  const [isByExample, setByExample] = useState(false);
+  const now = typeof binding === 'string' ? 'words' : isOfPattern ? 'pattern' : 'value';
+  const kind = isByExample ? 'example' : now;
   const choose = (next: typeof kind) => {
-    if (next === kind) return;
+    setByExample(next === 'example');
+    if (next === now || next === 'example') return;
     const path = kind === 'value' && typeof binding !== 'string' ? binding.expr : undefined;
     const value = path ?? firstPath(selection);
     if (next === 'words') make(edits.bind(place, typeof binding === 'string' ? '' : binding.expr));
@@ -40,14 +44,20 @@ export function BindingField({ selection, property, binding }: BindingFieldProps
           label={`What ${property} comes from`}
           options={[
             'value',
-            ...(property === 'picture' ? (['pattern'] as const) : []),
+            ...(property === 'picture'
+              ? (['pattern'] as const)
+              : [{ value: 'example', words: 'by example' } as const]),
             { value: 'words', words: property === 'picture' ? 'one picture' : 'fixed words' },
           ]}
           chosen={kind}
           onChoose={choose}
         />
       </Row>
-      {typeof binding === 'string' ? (
+      {isByExample ? (
+        <Suspense fallback={null}>
+          <ByExample {...{ selection, place }} onDone={() => setByExample(false)} />
+        </Suspense>
+      ) : typeof binding === 'string' ? (
         <Row words="">
           <input
             aria-label={`Fixed ${property}`}

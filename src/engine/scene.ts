@@ -1,0 +1,16 @@
+import type { Item } from '../core/items';
+import type { FindItem, Project } from '../core/project';
+import type { CompiledTemplate } from '../core/templates';
+import type { RowContext } from '../core/values';
+
+/** What is shown, as those see it who look at single items: traces, trials, examples. */
+export interface Scene {
+  readonly project: Project | undefined;
+  readonly lookUp: FindItem;
+  shownItems(): readonly Item[];
+  rawAt(item: number): Item | undefined;
+  typeAt(item: number): string | undefined;
+  contextOf(item: number): RowContext;
+  localeNow(): string;
+  compiled(template: string): CompiledTemplate | undefined;
+}

@@ -1,0 +1,36 @@
+import { edits, inOneStep } from '../../../core/project';
+import ExamplePanel, { type Taken } from '../../shared/by-example/example-panel';
+import { make } from '../../shared/editing';
+import { useBenchItem, useTried } from './bench-item';
+import type { Place } from './binding-edits';
+import type { Selection } from './selection';
+
+interface ByExampleProps {
+  readonly selection: Selection;
+  readonly place: Place;
+  readonly onDone: () => void;
+}
+
+/** The words that a label should show for the item at hand, and the bindings that would give them. */
+export default function ByExample({ selection, place, onDone }: ByExampleProps) {
+  const { template, type } = selection;
+  const item = useBenchItem(template);
+  const tried = useTried(template, [item]);
+  if (type === undefined || item < 0 || tried === undefined) return null;
+  const slot = tried.plan.slots.findIndex(
+    (each) => each.part === place.part && each.property === place.property,
+  );
+  const take = ({ expr, words, format, newFormats }: Taken) => {
+    const binding = expr === undefined ? words : { expr, ...(format !== undefined && { format }) };
+    const made = [...newFormats.map(edits.addFormat), edits.bind(place, binding)];
+    if (make(inOneStep(`${place.part} by example`, made)) === undefined) onDone();
+  };
+  return (
+    <ExamplePanel
+      key={`${place.template} ${place.part}`}
+      {...{ type, item }}
+      now={tried.entries[0]?.texts[slot] ?? ''}
+      onTake={take}
+    />
+  );
+}
