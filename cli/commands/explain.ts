@@ -38,7 +38,8 @@ export async function explain(file: string, options: ExplainOptions): Promise<vo
   if (options.json) line(JSON.stringify({ template: plan.template, ...slot, ...found }));
   else {
     for (const step of found?.steps ?? []) line(`${step.label}\t${step.missing ?? step.shown}`);
-    if (found?.standIn) line('if missing\ta stand-in');
+    if (found?.instead !== undefined) line('if missing\ta stand-in');
+    for (const step of found?.instead ?? []) line(`${step.label}\t${step.missing ?? step.shown}`);
     line(`text\t${found?.text ?? `(missing: ${found?.missing ?? ''})`}`);
   }
   flush();

@@ -97,7 +97,7 @@ describe('a list of real items', () => {
           property: 'text',
           missingCount: 1,
           firstMissing: 2,
-          isSame: true,
+          same: 'Ousby',
           unknown: [],
         },
       ],

@@ -8,6 +8,7 @@ import {
   columnsOf,
   type Entry,
   type List,
+  planSlotsOf,
   type RowPlan,
 } from '../core/lists';
 import { isAddress, pictureFinder } from '../core/pictures';
@@ -26,6 +27,7 @@ import { plainText, type RowContext } from '../core/values';
 import { HeldSource } from './held-source';
 import { missingPictures } from './missing-pictures';
 import { oddBindings } from './odd-bindings';
+import { Once } from './once';
 import type { ItemAtHand, Range, Survey, View } from './protocol';
 import type { Scene } from './scene';
 import { surveyTemplates } from './survey';
@@ -61,6 +63,7 @@ export class Engine implements Scene {
   private listId: string | undefined;
   private version = 0;
   private locale: string | undefined;
+  private readonly once = new Once();
   /** One time for all rows. */
   private nowAtVersion = '';
   /** By source, made once for a version: lookups run over all items. */
@@ -93,6 +96,7 @@ export class Engine implements Scene {
 
   clear(): void {
     this.sources.clear();
+    this.once.clear();
     this.project = undefined;
     this.locale = undefined;
   }
@@ -154,8 +158,11 @@ export class Engine implements Scene {
     ) {
       const item = items[entry] ?? 0;
       const plan = plans[entry] ?? 0;
-      const texts = this.templates[plan]?.texts(held[item] ?? {}, this.contextAt(entry)) ?? [];
-      entries.push({ kind: 'row', key: keys.at(item), item, plan, texts });
+      const template = this.templates[plan];
+      const texts = template?.texts(held[item] ?? {}, this.contextAt(entry)) ?? [];
+      const key = keys.at(item);
+      if (template?.hasOnce) this.once.keep(template, key, texts, this.localeNow());
+      entries.push({ kind: 'row', key, item, plan, texts });
     }
     return entries;
   }
@@ -261,7 +268,7 @@ export class Engine implements Scene {
     return {
       templates,
       findings: [
-        ...oddBindings(templates, this.templates),
+        ...oddBindings(templates, this.templates, items),
         ...missingPictures(templates),
         ...misfits,
       ],
@@ -374,10 +381,10 @@ export class Engine implements Scene {
     });
     this.templates = compiled;
     this.planIds = compiled.map((each) => each.template.id);
-    this.plans = compiled.map(({ template, slots }) => ({
+    this.plans = compiled.map(({ template }) => ({
       template: template.id,
       row: template.row,
-      slots: slots.map(({ part, property }) => ({ part, property })),
+      slots: planSlotsOf(template.row),
       heightPx: partHeight(template.row),
     }));
   }

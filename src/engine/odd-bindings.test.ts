@@ -24,6 +24,10 @@ describe('a binding that is probably not meant', () => {
     expect(codesOf('name.at(99)', 'none')).toEqual(['binding-same']);
   });
 
+  test('gives the value of the first item for all', () => {
+    expect(codesOf('lookup("stock", "a").name')).toEqual(['binding-first']);
+  });
+
   test('gives nothing for any item', () => {
     expect(codesOf('name.at(99)')).toEqual(['binding-empty']);
   });

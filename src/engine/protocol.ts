@@ -13,7 +13,7 @@ import type {
 } from '../core/items';
 import type { Entry, RowPlan, Sequence } from '../core/lists';
 import type { Project, SourceDraft } from '../core/project';
-import type { Decoding, TraceStep } from '../core/values';
+import type { Decoding, NearestValue, TraceStep } from '../core/values';
 import type { ItemChange } from './changes';
 import type { DecodingTrial, FieldAsked, TableRows } from './data';
 import type { ImportSummary } from './import';
@@ -54,8 +54,8 @@ export interface SlotSurvey {
   readonly missingCount: number;
   /** Position of the first item without a value, or -1. */
   readonly firstMissing: number;
-  /** Whether all items that have words there have the same. */
-  readonly isSame: boolean;
+  /** The words of all items that have words there, if those are the same. */
+  readonly same: string | undefined;
   /** For a picture: the names that the project has no picture for, the most frequent first. */
   readonly unknown: readonly UnknownPicture[];
 }
@@ -87,8 +87,11 @@ export interface Survey {
 export interface Trace {
   readonly steps: readonly TraceStep[];
   readonly text: string | undefined;
-  readonly standIn: boolean;
+  /** How what stands in came about, if anything does; fixed words have no steps. */
+  readonly instead: readonly TraceStep[] | undefined;
   readonly missing: string | undefined;
+  /** The nearest path that does have a value. */
+  readonly nearest: NearestValue | undefined;
 }
 
 /** A value as a format writes it, or why it does not. */

@@ -62,7 +62,7 @@ export function* surveyTemplates(
         property,
         missingCount: count?.missing[slot]?.count ?? 0,
         firstMissing: count?.missing[slot]?.first ?? -1,
-        isSame: count?.same[slot]?.isSame ?? true,
+        same: count?.same[slot]?.isSame ? count.same[slot]?.text : undefined,
         unknown: mostFrequent(count?.unknown[slot]),
       })),
     };

@@ -33,13 +33,13 @@ describe('the trace', () => {
       ['*', '29'],
       ['Money (en)', '"€29.00"'],
     ]);
-    expect(trace).toMatchObject({ text: '€29.00', standIn: false });
+    expect(trace).toMatchObject({ text: '€29.00', instead: undefined });
   });
 
   test('says why a format has no text for a value, and that the stand-in shows', () => {
     expect(traceOf(1)).toMatchObject({
       text: 'ask',
-      standIn: true,
+      instead: [],
       missing: '“gold” is no code of a currency',
     });
   });
@@ -47,7 +47,7 @@ describe('the trace', () => {
   test('of a missing value names the first step that was missing', () => {
     expect(traceOf(2)).toMatchObject({
       text: 'ask',
-      standIn: true,
+      instead: [],
       missing: 'this item has no price',
     });
   });

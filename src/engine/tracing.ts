@@ -2,7 +2,14 @@ import { type Format, NoText } from '../core/formats';
 import { type Item, whyNotDecoded } from '../core/items';
 import { bindersFor, withId } from '../core/project';
 import { type Binders, type BoundSlot, bindText } from '../core/templates';
-import { explain, fieldNamed, type RowContext } from '../core/values';
+import {
+  explain,
+  fieldNamed,
+  nearestValue,
+  type RowContext,
+  type Span,
+  type TraceStep,
+} from '../core/values';
 import type { FormatTrial, Trace, Written } from './protocol';
 import type { Scene } from './scene';
 
@@ -25,8 +32,12 @@ export function trace(
     scene.contextOf(item),
     scene.localeNow(),
   );
-  const missing = found.missing && (undecoded(scene, missingStep, item) ?? found.missing);
-  return { ...found, missing };
+  const missing = found.missing && (undecoded(scene, missingStep?.label, item) ?? found.missing);
+  const type = withId(scene.project?.types ?? [], scene.compiled(template)?.template.type ?? '');
+  const nearest =
+    missingStep &&
+    nearestValue(slot.expression?.text ?? '', missingStep, type?.fields ?? [], value);
+  return { ...found, missing, nearest };
 }
 
 /** Why a value that is missing after decoding was not one before it. */
@@ -61,40 +72,55 @@ function traceSlot(
   item: Item,
   context: RowContext,
   locale: string,
-): Trace & { readonly missingStep: string | undefined } {
+): Omit<Trace, 'nearest'> & { readonly missingStep: TraceStep | undefined } {
   const text = slot.text(item, context);
   const checked = slot.expression?.checked;
   if (checked === undefined) {
-    const missing = slot.expression?.findings[0]?.message;
-    return { steps: [], text, standIn: false, missing, missingStep: undefined };
+    const missing = slot.expression?.findings[0]?.message ?? whyFixed(slot, item);
+    return { steps: [], text, instead: undefined, missing, missingStep: undefined };
   }
   const { value, steps, missing } = explain(checked, item, context);
-  const missingStep = steps.find((step) => step.missing !== undefined)?.label;
-  if (missing !== undefined || slot.format === undefined)
-    return {
-      steps,
-      text,
-      standIn: missing !== undefined && text !== undefined,
-      missing,
-      missingStep,
-    };
-  const written = slot.write(value, item, context);
-  const why = written instanceof NoText ? written.reason : undefined;
-  const formatted = {
-    from: checked.from,
-    to: checked.to,
-    label: `${slot.format.name} (${locale})`,
-    shown: why === undefined ? JSON.stringify(written) : 'no text',
-    ...(why !== undefined && { missing: why }),
-  };
+  const written = missing === undefined ? slot.write(value, item, context) : '';
+  const why = missing ?? (written instanceof NoText ? written.reason : undefined);
+  const formatted =
+    missing === undefined && slot.format !== undefined
+      ? [formatStep(slot.format.name, locale, checked, written)]
+      : [];
+  const standIn = slot.standIn?.checked;
   return {
-    steps: [...steps, formatted],
+    steps: [...steps, ...formatted],
     text,
-    standIn: why !== undefined && text !== undefined,
+    instead:
+      why === undefined || text === undefined
+        ? undefined
+        : standIn === undefined
+          ? []
+          : explain(standIn, item, context).steps,
     missing: why,
-    missingStep: undefined,
+    missingStep:
+      missing === undefined ? undefined : steps.find((step) => step.missing !== undefined),
   };
 }
+
+/** Fixed words of a link may be no address. */
+function whyFixed(slot: BoundSlot, item: Item): string | undefined {
+  const written = typeof slot.binding === 'string' ? slot.write(undefined, item) : undefined;
+  return written instanceof NoText ? written.reason : undefined;
+}
+
+const formatStep = (
+  name: string,
+  locale: string,
+  { from, to }: Span,
+  written: string | NoText,
+): TraceStep => ({
+  from,
+  to,
+  label: `${name} (${locale})`,
+  ...(written instanceof NoText
+    ? { shown: 'no text', missing: written.reason }
+    : { shown: JSON.stringify(written) }),
+});
 
 /** An expression's value of an item in a format that its binding need not have. */
 function writtenAs(

@@ -11,24 +11,44 @@ import {
 /** Where a picture's name leads: an address that the page may load, or undefined: there is none. */
 export type Pictures = (name: string) => string | undefined;
 
+/** What takes the text of a slot, and the element that leaves where there is none. */
+type Target = { readonly leaves: HTMLElement | undefined } & (
+  | { readonly kind: 'words'; readonly node: Text }
+  | { readonly kind: 'link'; readonly element: HTMLAnchorElement }
+  | { readonly kind: 'picture'; readonly element: HTMLImageElement }
+);
+
 /** The elements of one row, with those that take a text in the order of the plan's slots. */
 export interface RowView {
   readonly element: HTMLElement;
-  readonly targets: readonly (Text | HTMLImageElement)[];
+  readonly targets: readonly Target[];
 }
 
 /** A row's elements for a plan, still without words. `data-part` names each part. */
 export function createRow(plan: RowPlan): RowView {
-  const byPart = new Map<string, Text | HTMLImageElement>();
+  const byPart: ByPart = new Map();
   const element = stackElement(plan.row, byPart);
   element.classList.add('yc-row');
-  const targets = plan.slots.map((slot) => {
-    const target = byPart.get(slot.part);
-    if (target === undefined)
-      throw new Error(`The plan of ${plan.template} has no part ${slot.part}.`);
-    return target;
-  });
+  const targets = plan.slots.map((slot) => targetOf(slot, byPart.get(slot.part), plan));
   return { element, targets };
+}
+
+/** The element of each part that shows something. */
+type ByPart = Map<string, HTMLElement>;
+
+function targetOf(
+  { part, property, leaves }: RowPlan['slots'][number],
+  element: HTMLElement | undefined,
+  plan: RowPlan,
+): Target {
+  const own = { leaves: leaves && property !== 'link' ? element : undefined };
+  if (property === 'picture' && element instanceof HTMLImageElement)
+    return { ...own, kind: 'picture', element };
+  if (property === 'link' && element instanceof HTMLAnchorElement)
+    return { ...own, kind: 'link', element };
+  const node = element?.firstChild;
+  if (property === 'text' && node instanceof Text) return { ...own, kind: 'words', node };
+  throw new Error(`The plan of ${plan.template} has no ${property} of a part ${part}.`);
 }
 
 /**
@@ -39,15 +59,30 @@ export function bindRow(row: RowView, entry: Entry, pictures: Pictures | 'later'
   for (let i = 0; i < row.targets.length; i += 1) {
     const target = row.targets[i];
     const text = entry.texts[i];
-    if (target instanceof Text) {
-      if (target.data !== (text ?? '')) target.data = text ?? '';
-    } else if (target !== undefined && pictures === 'later') {
-      target.removeAttribute('src');
-      delete target.dataset['missing'];
-    } else if (target !== undefined && pictures !== 'later') {
-      bindPicture(target, text === undefined ? undefined : pictures(text));
+    if (target === undefined) continue;
+    if (target.leaves !== undefined) {
+      const display = text === undefined ? 'none' : '';
+      if (target.leaves.style.display !== display) target.leaves.style.display = display;
+    }
+    if (target.kind === 'words') {
+      if (target.node.data !== (text ?? '')) target.node.data = text ?? '';
+    } else if (target.kind === 'link') {
+      bindLink(target.element, text);
+    } else if (pictures === 'later') {
+      target.element.removeAttribute('src');
+      delete target.element.dataset['missing'];
+    } else {
+      bindPicture(target.element, text === undefined ? undefined : pictures(text));
     }
   }
+}
+
+/** The core gives only such addresses; nothing else may ever become one. */
+const addresses = /^(?:https?:\/\/|mailto:|tel:)/i;
+
+function bindLink(link: HTMLAnchorElement, address: string | undefined): void {
+  if (address === undefined || !addresses.test(address)) link.removeAttribute('href');
+  else if (link.getAttribute('href') !== address) link.href = address;
 }
 
 function bindPicture(image: HTMLImageElement, address: string | undefined): void {
@@ -60,7 +95,7 @@ function bindPicture(image: HTMLImageElement, address: string | undefined): void
   }
 }
 
-function partElement(part: Part, byPart: Map<string, Text | HTMLImageElement>): HTMLElement {
+function partElement(part: Part, byPart: ByPart): HTMLElement {
   switch (part.part) {
     case 'label':
       return labelElement(part, byPart);
@@ -71,7 +106,7 @@ function partElement(part: Part, byPart: Map<string, Text | HTMLImageElement>): 
   }
 }
 
-function stackElement(stack: StackPart, byPart: Map<string, Text | HTMLImageElement>): HTMLElement {
+function stackElement(stack: StackPart, byPart: ByPart): HTMLElement {
   const element = document.createElement('div');
   element.className = `yc-stack yc-${stack.direction}`;
   element.dataset['part'] = stack.id;
@@ -111,8 +146,8 @@ function setWidth(element: HTMLElement, width: Size, direction: StackPart['direc
   }
 }
 
-function labelElement(label: LabelPart, byPart: Map<string, Text | HTMLImageElement>): HTMLElement {
-  const element = document.createElement('div');
+function labelElement(label: LabelPart, byPart: ByPart): HTMLElement {
+  const element = label.link === undefined ? document.createElement('div') : linkElement();
   const style = textStyles[label.style];
   element.className = `yc-label yc-${style.colour}`;
   element.dataset['part'] = label.id;
@@ -123,13 +158,25 @@ function labelElement(label: LabelPart, byPart: Map<string, Text | HTMLImageElem
   element.style.fontWeight = String(style.weight);
   if (label.align !== undefined)
     element.style.textAlign = label.align === 'centre' ? 'center' : label.align;
-  const text = document.createTextNode('');
-  element.append(text);
-  byPart.set(label.id, text);
+  element.append(document.createTextNode(''));
+  byPart.set(label.id, element);
   return element;
 }
 
-function imageElement(part: ImagePart, byPart: Map<string, Text | HTMLImageElement>): HTMLElement {
+/** A press in the window selects; with the control key it follows the link. */
+function linkElement(): HTMLAnchorElement {
+  const link = document.createElement('a');
+  link.target = '_blank';
+  link.rel = 'noopener noreferrer';
+  link.draggable = false;
+  link.tabIndex = -1;
+  link.addEventListener('click', (event) => {
+    if (!event.ctrlKey && !event.metaKey) event.preventDefault();
+  });
+  return link;
+}
+
+function imageElement(part: ImagePart, byPart: ByPart): HTMLElement {
   const element = document.createElement('img');
   element.className = `yc-image yc-${part.shape}`;
   element.dataset['part'] = part.id;

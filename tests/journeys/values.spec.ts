@@ -139,3 +139,57 @@ test('a computed property is made by example, of what needs no format', async ({
   await page.getByRole('button', { name: 'Add it' }).click();
   await expect(page.getByRole('cell', { name: 'To INGS, by 7' })).toBeVisible();
 });
+
+test('a missing value: its nearest path by one press, another value, or the part leaves', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'maker-and-weight share 1' }).click();
+  const value = page.getByRole('textbox', { name: 'Value of text' });
+  await value.fill('dye');
+  const price = page.locator('.yc-sizer > .yc-row', { hasText: 'Merino lace' });
+  await price.locator('[data-part=name]').click();
+  await page.getByRole('button', { name: 'maker-and-weight share 1' }).click();
+  const trace = page.getByRole('region', { name: 'Trace' });
+  await expect(trace).toContainText('this item has no dye');
+  await trace.getByRole('button', { name: /^or / }).click();
+  await expect(value).toHaveText(/^dye \?\? \w+$/);
+  await value.fill('dye');
+  await page.getByRole('button', { name: /^What stands in/ }).click();
+  await page.getByRole('menuitem', { name: 'another value' }).click();
+  await page.getByRole('textbox', { name: 'Value if missing' }).fill('maker.town');
+  await expect.poll(async () => (await rowsOf(page, 1))[0]?.[1]).toBe('Ousby');
+  await expect(trace).toContainText('if missing');
+  await page.getByRole('button', { name: /^What stands in/ }).click();
+  await page.getByRole('menuitem', { name: 'the part leaves' }).click();
+  await expect(price.locator('[data-part=maker-and-weight]')).toBeHidden();
+  await expect(page.getByRole('banner')).toContainText('no findings');
+});
+
+test('a label leads to an address of the web, a mailbox or a telephone, and nowhere else', async ({
+  page,
+}) => {
+  await page.goto('/');
+  const people = [
+    'ada@thrumwick.example',
+    'javascript:alert(1)',
+    '+44 17 68 55',
+    'www.garth.example',
+  ];
+  await dropFile(page, 'people.json', JSON.stringify(people.map((to, id) => ({ id, to }))));
+  await page.getByRole('button', { name: 'Templates' }).click();
+  await page.getByRole('textbox', { name: 'Value of text' }).fill('to');
+  await page.getByRole('button', { name: 'Lead somewhere' }).click();
+  const links = page.locator('.yc-sizer > .yc-row:not(.yc-spare) a');
+  await expect
+    .poll(() => links.evaluateAll((all) => all.map((link) => link.getAttribute('href'))))
+    .toEqual(['mailto:ada@thrumwick.example', null, 'tel:+44176855', 'https://www.garth.example']);
+  await links.nth(1).click();
+  await page.getByRole('button', { name: 'its link' }).click();
+  await expect(page.getByRole('region', { name: 'Trace' })).toContainText(
+    'is no address of http, https, mailto or tel',
+  );
+  await expect(page).toHaveURL(/templates/);
+  await page.getByRole('button', { name: 'No link' }).click();
+  await expect(links).toHaveCount(0);
+});

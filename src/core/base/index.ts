@@ -10,6 +10,6 @@ export { isRecord, ownValue } from './json';
 export { type Random, seededRandom } from './random';
 export type { Result } from './result';
 export { failed, ok } from './result';
-export { nearest } from './spelling';
+export { nearest, spellingDistance } from './spelling';
 export { atOnce, inTurns, type Turns } from './turns';
 export { count, grouped } from './words';

@@ -12,6 +12,10 @@ export function nearest(wrong: string, names: Iterable<string>): string | undefi
   return best;
 }
 
+/** How many edits lie between two names, in whatever case. */
+export const spellingDistance = (a: string, b: string): number =>
+  editDistance(a.toLowerCase(), b.toLowerCase(), Number.POSITIVE_INFINITY);
+
 /** Edit distance with neighbours swapped as one edit; any number past `limit` may come back as `limit`. */
 function editDistance(a: string, b: string, limit: number): number {
   if (Math.abs(a.length - b.length) >= limit) return limit;

@@ -4,6 +4,7 @@
  */
 export { type DatePattern, datePattern } from './date-pattern';
 export { type Family, families } from './families';
+export { readsField, renamedInFormat } from './fields';
 export type { DateFormat, Format, NamedFormat, Option } from './format';
 export { type Around, type Formatter, NoText } from './formatter';
 export { isLocale, pluralCategories, pluralCategory } from './intl';

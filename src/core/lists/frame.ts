@@ -1,13 +1,22 @@
-import type { Slot, StackPart } from '../templates';
+import { leaves, type Slot, type StackPart, slotsOf } from '../templates';
 import type { Arrangement } from './list';
 
 /** A template as the renderer needs it: its parts, and which property each text of an entry goes to. */
 export interface RowPlan {
   readonly template: string;
   readonly row: StackPart;
-  readonly slots: readonly Pick<Slot, 'part' | 'property'>[];
+  readonly slots: readonly PlanSlot[];
   readonly heightPx: number;
 }
+
+export interface PlanSlot extends Pick<Slot, 'part' | 'property'> {
+  /** Without a value the part takes no room. */
+  readonly leaves: boolean;
+}
+
+/** The slots of a row, as the renderer needs them. */
+export const planSlotsOf = (row: StackPart): readonly PlanSlot[] =>
+  slotsOf(row).map(({ part, property, binding }) => ({ part, property, leaves: leaves(binding) }));
 
 /** One thing in the arranged sequence, finished: nothing is left to compute. */
 export interface Entry {

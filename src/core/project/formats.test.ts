@@ -9,6 +9,7 @@ import { makeProject } from './make';
 import { brokenReferences, compileFor, problemsIn } from './problems';
 import type { Project } from './project';
 import { readProject } from './read';
+import { usesOfField } from './uses';
 import { writeProject } from './write';
 
 const shop = [
@@ -147,3 +148,35 @@ describe('what is wrong with how a value is written is found', () => {
 function never(): never {
   throw new Error('it is there');
 }
+
+describe('a renamed field', () => {
+  const left = { id: 'left', name: 'left', as: 'message', message: '{$value} of {$name}' } as const;
+  const type = bare.types[0]?.id ?? '';
+
+  test('is followed by formats that read it: in options from the item and in messages', () => {
+    const renamed = edited(
+      priced,
+      edits.addFormat(left),
+      edits.renameField({ type, path: ['currency'] }, 'code'),
+    );
+    expect(renamed.formats?.[0]).toMatchObject({ currency: { expr: 'code' } });
+    const told = edited(
+      bare,
+      edits.addFormat(left),
+      edits.bind(place(bare), { expr: 'price ?? 0', format: 'left', else: { expr: 'name' } }),
+      edits.renameField({ type, path: ['name'] }, 'title'),
+    );
+    expect(told.formats?.[0]).toMatchObject({ message: '{$value} of {$title}' });
+    expect(slotsOf(told.templates[0]?.row ?? never())[0]?.binding).toMatchObject({
+      else: { expr: 'title' },
+    });
+  });
+
+  test('is told among the uses', () => {
+    const [own] = priced.types;
+    expect(usesOfField(priced, own ?? never(), ['currency'])).toContainEqual({
+      kind: 'format',
+      format: 'money',
+    });
+  });
+});

@@ -143,10 +143,17 @@ const binding = () =>
           .object({
             expr: words(),
             format: yup.string().max(60),
-            else: yup.string().max(10_000),
+            else: standIn(),
+            once: yup.boolean().oneOf([true]),
           })
           .required(),
   );
+
+const standIn = () =>
+  yup.lazy((value: unknown) => {
+    if (value === null) return yup.mixed().nullable();
+    return typeof value === 'object' ? yup.object({ expr: words() }) : yup.string().max(10_000);
+  });
 
 const size = () =>
   yup.lazy((value: unknown) => {
@@ -160,6 +167,7 @@ const label = () =>
     part: yup.string().required().oneOf(['label']),
     id: id(),
     text: binding(),
+    link: yup.lazy((value: unknown) => (value === undefined ? yup.mixed().optional() : binding())),
     style: yup.string().required().oneOf(textStyleNames),
     width: size(),
     align: yup.string().oneOf(['start', 'centre', 'end']),

@@ -1,6 +1,14 @@
+import { readsField, renamedInFormat } from '../formats';
 import { keyFields } from '../items';
-import { type Binding, mapBindings, slotsOf, type Template } from '../templates';
-import { type Field, lookupStep, makeExpression, renameStep } from '../values';
+import {
+  type Binding,
+  expressionsOf,
+  mapBindings,
+  mapExpressions,
+  slotsOf,
+  type Template,
+} from '../templates';
+import { type Field, formatsUsed, lookupStep, makeExpression, renameStep } from '../values';
 import { type ItemType, type Project, withId } from './project';
 
 /** Something that reads a field: an expression in a template, the key, what tells types apart. */
@@ -18,6 +26,7 @@ export type FieldUse =
       readonly name: string;
       readonly expr: string;
     }
+  | { readonly kind: 'format'; readonly format: string }
   | { readonly kind: 'key' | 'discriminator'; readonly source: string };
 
 /** All that reads a field of a type, or something inside it. */
@@ -32,11 +41,17 @@ export function usesOfField(
   const lookedUp = [lookupStep(type.source), ...path];
   const bindings = project.templates.flatMap((template) =>
     slotsOf(template.row).flatMap(({ part, property, binding }): FieldUse[] => {
-      if (typeof binding === 'string') return [];
-      const isOwn = template.type === type.id && reads(binding.expr, path);
-      if (!isOwn && !reads(binding.expr, lookedUp)) return [];
-      return [{ kind: 'binding', template: template.id, part, property, expr: binding.expr }];
+      const expr = expressionsOf(binding).find(
+        (own) => (template.type === type.id && reads(own, path)) || reads(own, lookedUp),
+      );
+      if (expr === undefined) return [];
+      return [{ kind: 'binding', template: template.id, part, property, expr }];
     }),
+  );
+  const formats = (project.formats ?? []).flatMap((format): FieldUse[] =>
+    readsField(format, path) && typesWith(project, format.id).has(type.id)
+      ? [{ kind: 'format', format: format.id }]
+      : [],
   );
   const computed = type.fields.flatMap(({ name, expr }): FieldUse[] =>
     expr !== undefined && reads(expr, path)
@@ -46,6 +61,7 @@ export function usesOfField(
   return [
     ...computed,
     ...bindings,
+    ...formats,
     ...(whole && keyFields(source.key).includes(first ?? '')
       ? [{ kind: 'key', source: source.id } as const]
       : []),
@@ -75,14 +91,41 @@ export function renamedInTemplates(
   const lookedUp = types[0] === undefined ? [] : [lookupStep(types[0].source), ...path];
   return project.templates.map((template) => {
     const isOwn = types.some((type) => type.id === template.type);
-    const rename = (binding: Binding): Binding => {
-      if (typeof binding === 'string') return binding;
-      const own = isOwn ? renameStep(binding.expr, path, name) : binding.expr;
-      return { ...binding, expr: renameStep(own, lookedUp, name) };
-    };
-    const row = mapBindings(template.row, rename);
+    const rename = (expr: string): string =>
+      renameStep(isOwn ? renameStep(expr, path, name) : expr, lookedUp, name);
+    const row = mapBindings(template.row, (binding) => mapExpressions(binding, rename));
     return row.part === 'stack' ? { ...template, row } : template;
   });
+}
+
+/**
+ * Formats that read it, under its new name. One that templates of other types have too stays: a
+ * finding says so where it does not fit any more.
+ */
+export function renamedInFormats(
+  project: Project,
+  types: readonly ItemType[],
+  path: readonly string[],
+  name: string,
+): Project['formats'] {
+  const renamed = new Set(types.map((type) => type.id));
+  return project.formats?.map((format) => {
+    const users = typesWith(project, format.id);
+    const isOwn = users.size > 0 && [...users].every((type) => renamed.has(type));
+    return isOwn && readsField(format, path) ? renamedInFormat(format, path, name) : format;
+  });
+}
+
+/** The types whose templates have a format. */
+function typesWith(project: Project, format: string): ReadonlySet<string> {
+  const has = (binding: Binding) =>
+    (typeof binding !== 'string' && binding.format === format) ||
+    expressionsOf(binding).some((expr) => formatsUsed(expr).includes(format));
+  return new Set(
+    project.templates
+      .filter(({ row }) => slotsOf(row).some(({ binding }) => has(binding)))
+      .map(({ type }) => type),
+  );
 }
 
 const reads = (expr: string, path: readonly string[]): boolean =>

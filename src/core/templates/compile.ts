@@ -1,6 +1,7 @@
 import type { Finding, JsonRecord } from '../base';
 import { compileMessage } from '../formats';
 import type { RowContext } from '../values';
+import { addressOf } from './address';
 import { type Binders, type BoundText, bindText, checkBinding } from './binding';
 import { bindingFindings } from './findings';
 import { type Slot, slotsOf, type Template } from './template';
@@ -11,6 +12,8 @@ export interface CompiledTemplate {
   readonly template: Template;
   readonly slots: readonly BoundSlot[];
   readonly findings: readonly Finding[];
+  /** Whether anything is shown as it was first. */
+  readonly hasOnce: boolean;
   /** The finished words of all slots, in their order. */
   texts(item: JsonRecord, context?: RowContext): (string | undefined)[];
 }
@@ -26,7 +29,7 @@ export function checkTemplate(template: Template, binders: Binders): readonly Fi
 export function compileTemplate(template: Template, binders: Binders): CompiledTemplate {
   const slots = slotsOf(template.row).map((slot) => ({
     ...slot,
-    ...bindText(slot.binding, binders),
+    ...bindText(slot.binding, binders, slot.property === 'link' ? addressOf : undefined),
   }));
   const findings = slots.flatMap((slot) => [
     ...placed(template, slot, slot.findings),
@@ -36,6 +39,7 @@ export function compileTemplate(template: Template, binders: Binders): CompiledT
     template,
     slots,
     findings,
+    hasOnce: slots.some(({ binding }) => typeof binding !== 'string' && binding.once === true),
     texts(item, context) {
       const texts = new Array<string | undefined>(slots.length);
       for (let i = 0; i < slots.length; i += 1) texts[i] = slots[i]?.text(item, context);

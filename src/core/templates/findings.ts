@@ -34,6 +34,8 @@ export const bindingFindings = {
   option: ({ name }: NamedFormat, option: string, { message, hint }: Finding) =>
     error('format-option', `The ${option} of the format “${name}”: ${message}`, hint),
 
+  standIn: ({ message, hint }: Finding) => error('stand-in', `What stands in: ${message}`, hint),
+
   message: ({ name }: NamedFormat, wrong: string) =>
     error(
       'format-message',

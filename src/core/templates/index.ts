@@ -3,7 +3,18 @@
  * rewriting (insert, remove, replace) as pure functions, and compiling against an item type.
  * It neither arranges rows nor draws them.
  */
-export { type Binders, type Binding, type BoundText, bindText, othersIn } from './binding';
+export {
+  type Binders,
+  type Binding,
+  type Bound,
+  type BoundText,
+  bindText,
+  expressionsOf,
+  leaves,
+  mapExpressions,
+  othersIn,
+  type StandIn,
+} from './binding';
 export { type BoundSlot, type CompiledTemplate, checkTemplate, compileTemplate } from './compile';
 export { draftRow, likelyPart } from './draft';
 export {

@@ -32,6 +32,7 @@ export function stackAround(row: StackPart, id: string): StackPart | undefined {
 /** What feeds a property of a part, if the part has that property. */
 export function bindingOf(part: Part, property: SlotProperty): Binding | undefined {
   if (part.part === 'label' && property === 'text') return part.text;
+  if (part.part === 'label' && property === 'link') return part.link;
   return part.part === 'image' && property === 'picture' ? part.picture : undefined;
 }
 
@@ -42,7 +43,11 @@ export function mapBindings(
 ): Part {
   switch (part.part) {
     case 'label':
-      return { ...part, text: change(part.text, 'text') };
+      return {
+        ...part,
+        text: change(part.text, 'text'),
+        ...(part.link !== undefined && { link: change(part.link, 'link') }),
+      };
     case 'image':
       return { ...part, picture: change(part.picture, 'picture') };
     case 'stack':
@@ -61,6 +66,8 @@ export function slotsOf(row: StackPart): readonly Slot[] {
   const slots: Slot[] = [];
   for (const part of partsOf(row)) {
     if (part.part === 'label') slots.push({ part: part.id, property: 'text', binding: part.text });
+    if (part.part === 'label' && part.link !== undefined)
+      slots.push({ part: part.id, property: 'link', binding: part.link });
     if (part.part === 'image')
       slots.push({ part: part.id, property: 'picture', binding: part.picture });
   }

@@ -21,6 +21,7 @@ export { type Expression, makeExpression } from './expression';
 export type { Span } from './findings';
 export { type FunctionEntry, functionTable, Missing } from './functions';
 export { instantOf } from './instant';
+export { type NearestValue, nearestValue } from './nearest-value';
 export { type KnownFormat, lookupStep, noOthers, type OtherSource, type Others } from './others';
 export { renameStep } from './rename';
 export { kindOf, type ResultType, typeOfResult } from './result-type';
@@ -36,4 +37,5 @@ export {
   typeInWords,
   type ValueType,
 } from './type';
+export { formatsUsed } from './uses';
 export { plainText, type Value } from './value';

@@ -1,4 +1,5 @@
 import { lookupStep } from './others';
+import { readExpression } from './syntax/read';
 import { type Argument, childrenOf, type Expr } from './syntax/tree';
 
 /** A step into the elements of a list. */
@@ -90,4 +91,14 @@ export function pathOf(expr: Expr, params: Params): readonly string[] | undefine
     default:
       return undefined;
   }
+}
+
+/** The formats that an expression uses. */
+export function formatsUsed(text: string): readonly string[] {
+  const read = readExpression(text);
+  const within = (expr: Argument): string[] => [
+    ...(expr.kind === 'format' ? [expr.format] : []),
+    ...childrenOf(expr).flatMap(within),
+  ];
+  return read.ok ? within(read.value) : [];
 }

@@ -1,5 +1,8 @@
 import { useMemo } from 'react';
 import { count, type Finding, type Place } from '../../core/base';
+import { type Project, withId } from '../../core/project';
+import { leaves, partKinds, slotsOf } from '../../core/templates';
+import type { SlotSurvey } from '../../engine';
 import { handItem } from './at-hand';
 import { goWithin } from './route';
 import { surveyOf, surveysOf, useProject, useSession } from './session';
@@ -12,7 +15,7 @@ export function useFindings(): readonly Finding[] {
   return useMemo(() => {
     const blanks = surveys.flatMap((survey) =>
       survey.slots
-        .filter((slot) => slot.missingCount > 0)
+        .filter((slot) => slot.missingCount > 0 && !isAnswered(project, survey.template, slot))
         .map((slot) =>
           blank(survey.template, slot.part, slot.property, slot.missingCount, survey.itemCount),
         ),
@@ -41,6 +44,21 @@ function eachOnce(findings: readonly Finding[]): readonly Finding[] {
   }
   return [...seen.values()];
 }
+
+/** Whether a part leaves where it has no value: then nothing is missing there. */
+function isAnswered(
+  project: Project | undefined,
+  template: string,
+  { part, property }: SlotSurvey,
+): boolean {
+  const own = withId(project?.templates ?? [], template);
+  const slot = slotsOf(own?.row ?? noRow).find(
+    (each) => each.part === part && each.property === property,
+  );
+  return slot !== undefined && leaves(slot.binding);
+}
+
+const noRow = partKinds.stack.draft('row', 'across', []);
 
 const partKey = (place: Place): string =>
   place.in === 'part' ? `${place.template}/${place.part}/${place.property}` : '';

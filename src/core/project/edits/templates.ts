@@ -35,6 +35,9 @@ export function bind(
     if (target.part === 'label' && property === 'text') {
       return replacePart(row, part, () => ({ ...target, text: binding }));
     }
+    if (target.part === 'label' && property === 'link') {
+      return replacePart(row, part, () => ({ ...target, link: binding }));
+    }
     if (target.part === 'image' && property === 'picture') {
       return replacePart(row, part, () => ({ ...target, picture: binding }));
     }

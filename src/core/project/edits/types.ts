@@ -10,7 +10,7 @@ import {
   withComputedSettled,
 } from '../../values';
 import { type ItemType, type Project, type Source, typesOf, withId } from '../project';
-import { renamedInFields, renamedInTemplates } from '../uses';
+import { renamedInFields, renamedInFormats, renamedInTemplates } from '../uses';
 import type { Edit } from './edit';
 
 /** A field of a type, through records. */
@@ -43,6 +43,7 @@ export function renameField({ type: id, path }: FieldPlace, wish: string): Edit 
       const taken = types.find((each) => fieldAtPath(each.fields, beside) !== undefined);
       if (taken !== undefined) return failed(`${taken.name} has a field ${name} already.`);
       const templates = renamedInTemplates(project, types, path, name);
+      const formats = renamedInFormats(project, types, path, name);
       const renamed = (field: Field): Field => renamedField(field, name);
       const next = withTypes(project, types, (each) =>
         changeField({ ...each, fields: renamedInFields(each.fields, path, name) }, path, renamed),
@@ -53,7 +54,7 @@ export function renameField({ type: id, path }: FieldPlace, wish: string): Edit 
               each.id === source.id ? renamedSource(each, lastOf(path), name) : each,
             )
           : next.sources;
-      return ok({ ...next, templates, sources });
+      return ok({ ...next, templates, sources, ...(formats !== undefined && { formats }) });
     },
   };
 }

@@ -7,7 +7,7 @@ import { type LabelPart, label } from './label';
 import { type StackPart, stack } from './stack';
 
 export type Part = LabelPart | ImagePart | StackPart;
-export type SlotProperty = 'text' | 'picture';
+export type SlotProperty = 'text' | 'link' | 'picture';
 export type { Size } from './size';
 export type { Padding } from './stack';
 export type { ImagePart, LabelPart, StackPart };

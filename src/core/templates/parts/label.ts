@@ -9,6 +9,8 @@ export interface LabelPart {
   readonly text: Binding;
   readonly style: TextStyleName;
   readonly width: Size;
+  /** Where it leads: a web page, a mailbox, a telephone. */
+  readonly link?: Binding;
   readonly align?: 'start' | 'centre' | 'end';
 }
 

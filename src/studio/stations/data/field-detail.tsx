@@ -209,6 +209,7 @@ function Uses({ uses }: { readonly uses: readonly FieldUse[] }) {
 
 function inWords(use: FieldUse, at: number): string {
   if (use.kind === 'computed') return `${at + 1}. computed, ${use.name}: ${use.expr}`;
+  if (use.kind === 'format') return `${at + 1}. the format ${use.format}`;
   if (use.kind !== 'binding')
     return use.kind === 'key' ? 'the key of the source' : 'tells the types apart';
   return `${at + 1}. ${use.template}, ${use.part}: ${use.expr}`;

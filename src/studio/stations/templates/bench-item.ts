@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { partHeight } from '../../../core/layout';
-import type { Entry, RowPlan } from '../../../core/lists';
-import { slotsOf, type Template } from '../../../core/templates';
+import { type Entry, planSlotsOf, type RowPlan } from '../../../core/lists';
+import type { Template } from '../../../core/templates';
 import { engine, useSession } from '../../shared/session';
 
 /** The item at hand if the template is for its type, else the first item of the type; -1: none. */
@@ -31,7 +31,7 @@ export function useTried(template: Template, items: readonly number[]): Tried | 
     const plan: RowPlan = {
       template: template.id,
       row: template.row,
-      slots: slotsOf(template.row).map(({ part, property }) => ({ part, property })),
+      slots: planSlotsOf(template.row),
       heightPx: partHeight(template.row),
     };
     void engine()

@@ -1,15 +1,14 @@
 import { lazy, Suspense, useState } from 'react';
-import { count } from '../../../core/base';
 import { edits } from '../../../core/project';
 import type { Binding, SlotProperty } from '../../../core/templates';
 import { isShowable, pathText } from '../../../core/values';
 import { ChoiceChips, Row } from '../../shared/controls';
 import { make } from '../../shared/editing';
-import { surveysOf, useSession } from '../../shared/session';
-import { bindPath, type Place, standIn } from './binding-edits';
+import { bindPath, follows, type Place } from './binding-edits';
 import { ExpressionInput } from './expression-input';
 import { isPattern, PatternField } from './pattern-field';
 import type { Selection } from './selection';
+import { StandInField } from './stand-in-field';
 
 const FormatField = lazy(() => import('./format-field'));
 const ByExample = lazy(() => import('./by-example'));
@@ -46,7 +45,9 @@ export function BindingField({ selection, property, binding }: BindingFieldProps
             'value',
             ...(property === 'picture'
               ? (['pattern'] as const)
-              : [{ value: 'example', words: 'by example' } as const]),
+              : property === 'text'
+                ? ([{ value: 'example', words: 'by example' }] as const)
+                : []),
             { value: 'words', words: property === 'picture' ? 'one picture' : 'fixed words' },
           ]}
           chosen={kind}
@@ -80,11 +81,6 @@ interface ValueFieldsProps {
 }
 
 function ValueFields({ selection, place, binding }: ValueFieldsProps) {
-  const slot = useSession((session) =>
-    surveysOf(session)
-      .find((survey) => survey.template === place.template)
-      ?.slots.find((each) => each.part === place.part && each.property === place.property),
-  );
   return (
     <>
       <Row words="">
@@ -99,36 +95,22 @@ function ValueFields({ selection, place, binding }: ValueFieldsProps) {
           <FormatField selection={selection} place={place} binding={binding} />
         </Suspense>
       )}
-      <Row words="if missing">
-        <input
-          aria-label="If missing"
-          className={inputLook}
-          placeholder="nothing shows"
-          value={binding.else ?? ''}
-          onChange={(event) =>
-            make(standIn(place, binding, event.target.value, `if missing ${place.part}`))
-          }
-        />
-        <p
-          className={
-            slot !== undefined && slot.missingCount > 0 ? 'text-sm text-madder' : 'text-sm text-ash'
-          }
-        >
-          {missingInWords(slot?.missingCount, binding)}
-        </p>
-      </Row>
+      <StandInField selection={selection} place={place} binding={binding} />
+      {place.property === 'text' && (
+        <Row words="follows">
+          <ChoiceChips
+            label="Whether it follows changes"
+            options={[
+              { value: 'live', words: 'live' },
+              { value: 'once', words: 'once, as first shown' },
+            ]}
+            chosen={binding.once ? 'once' : 'live'}
+            onChoose={(how) => make(follows(place, binding, how))}
+          />
+        </Row>
+      )}
     </>
   );
-}
-
-function missingInWords(
-  missingCount: number | undefined,
-  binding: Exclude<Binding, string>,
-): string {
-  if (missingCount === undefined) return ' ';
-  if (missingCount > 0)
-    return `${count(missingCount, 'item')} ${missingCount === 1 ? 'has' : 'have'} no value here`;
-  return binding.else === undefined ? 'every item has a value' : 'every item shows something';
 }
 
 const firstPath = ({ type }: Selection): string => {

@@ -10,6 +10,7 @@ import {
 import { ChoiceChips, Heading, NumberField, Row } from '../../shared/controls';
 import { make } from '../../shared/editing';
 import { BindingField } from './binding-field';
+import { LinkField } from './link-field';
 import type { Selection } from './selection';
 
 /** What the selected part shows, and what it looks like. */
@@ -27,7 +28,10 @@ export function Properties({ selection }: { readonly selection: Selection }) {
       >
         <Heading>Shows</Heading>
         {part.part === 'label' && (
-          <BindingField selection={selection} property="text" binding={part.text} />
+          <>
+            <BindingField selection={selection} property="text" binding={part.text} />
+            <LinkField selection={selection} part={part} />
+          </>
         )}
         {part.part === 'image' && (
           <BindingField selection={selection} property="picture" binding={part.picture} />

@@ -1,7 +1,11 @@
 import { Fragment, useEffect, useState } from 'react';
+import { bindingOf, type SlotProperty } from '../../../core/templates';
+import type { NearestValue } from '../../../core/values';
 import type { Trace } from '../../../engine';
-import { engine, useSession } from '../../shared/session';
+import { make } from '../../shared/editing';
+import { engine, surveysOf, useSession } from '../../shared/session';
 import { useBenchItem } from './bench-item';
+import { bindPath } from './binding-edits';
 import type { Selection } from './selection';
 
 /** How the selected part's value came about for the item at hand, step by step. Always there. */
@@ -10,7 +14,9 @@ export function TraceLine({ selection }: { readonly selection: Selection }) {
   const item = useBenchItem(template);
   const version = useSession((session) => session.view?.version);
   const [trace, setTrace] = useState<Trace>();
-  const property = part.part === 'image' ? 'picture' : 'text';
+  const [isOfLink, setOfLink] = useState(false);
+  const hasLink = part.part === 'label' && part.link !== undefined;
+  const property = part.part === 'image' ? 'picture' : hasLink && isOfLink ? 'link' : 'text';
   // biome-ignore lint/correctness/useExhaustiveDependencies: every version may give another trace
   useEffect(() => {
     let isLatest = true;
@@ -27,10 +33,23 @@ export function TraceLine({ selection }: { readonly selection: Selection }) {
       className="col-span-2 flex items-center gap-1.5 overflow-hidden border-t border-rule bg-paper px-3 text-sm whitespace-nowrap"
     >
       <span className="shrink-0 text-ash">{part.id} of this item</span>
+      {hasLink && (
+        <button
+          type="button"
+          className="shrink-0 rounded-full border border-rule px-2 hover:border-ash aria-pressed:bg-ink aria-pressed:text-paper"
+          aria-pressed={isOfLink}
+          onClick={() => setOfLink(!isOfLink)}
+        >
+          its link
+        </button>
+      )}
       {trace === undefined ? (
         <span className="text-ash">{part.part === 'stack' ? 'shows nothing of its own' : ''}</span>
       ) : (
         <Steps trace={trace} />
+      )}
+      {trace?.nearest !== undefined && (
+        <Nearest nearest={trace.nearest} {...{ selection, property }} />
       )}
     </section>
   );
@@ -50,10 +69,20 @@ function Steps({ trace }: { readonly trace: Trace }) {
         {trace.missing !== undefined && (
           <span className="truncate text-madder">{trace.missing}</span>
         )}
-        {trace.standIn && (
+        {trace.instead !== undefined && (
           <>
             <Arrow />
             <Step words="if missing" />
+            {trace.instead.map((step) => (
+              <Fragment key={`${step.from}-${step.to}-${step.label}`}>
+                <Arrow />
+                <Step
+                  words={step.label}
+                  value={step.shown}
+                  isMissing={step.missing !== undefined}
+                />
+              </Fragment>
+            ))}
           </>
         )}
       </span>
@@ -66,6 +95,37 @@ function Steps({ trace }: { readonly trace: Trace }) {
         <b className="max-w-64 shrink-0 truncate rounded-sm bg-chosen px-1.5">{trace.text}</b>
       )}
     </>
+  );
+}
+
+interface NearestProps {
+  readonly nearest: NearestValue;
+  readonly selection: Selection;
+  readonly property: SlotProperty;
+}
+
+/** The nearest path that has a value: instead of one that never has, else where it has none. */
+function Nearest({ nearest, selection, property }: NearestProps) {
+  const { template, part } = selection;
+  const isAlwaysMissing = useSession((session) => {
+    const survey = surveysOf(session).find((each) => each.template === template.id);
+    const slot = survey?.slots.find((each) => each.part === part.id && each.property === property);
+    return slot !== undefined && slot.missingCount === survey?.itemCount;
+  });
+  const binding = bindingOf(part, property);
+  if (binding === undefined) return null;
+  const place = { template: template.id, part: part.id, property };
+  const expr = isAlwaysMissing ? nearest.replaced : nearest.besides;
+  return (
+    <button
+      type="button"
+      className="max-w-64 shrink-0 truncate rounded-sm border border-woad px-1.5 text-woad hover:bg-chosen"
+      title={`Write ${expr}`}
+      onClick={() => make(bindPath(place, expr, binding))}
+    >
+      {isAlwaysMissing ? 'read' : 'or'} {nearest.expr}{' '}
+      <code className="font-mono text-ash">{nearest.shown}</code>
+    </button>
   );
 }
 

@@ -1,0 +1,32 @@
+import { expect, test } from 'vitest';
+import { edited } from '../../tests/support/edited';
+import { everything, openShop } from '../../tests/support/shop';
+import { edits } from '../core/project';
+
+const place = { template: 'stock-plain', part: 'title', property: 'text' } as const;
+const goods = [
+  { id: 'a', name: 'Lace', price: 4 },
+  { id: 'b', name: 'Sock', price: 9 },
+];
+const dearer = goods.map((item) => ({ ...item, price: item.price * 2 }));
+
+test('what is shown once stays as it was first, by item; what is live follows', () => {
+  const shop = openShop(goods);
+  const texts = () => shop.engine.entries(everything).map((entry) => entry.texts[0]);
+  const show = (once: boolean, expr = 'price') =>
+    shop.engine.update(
+      edited(shop.project(), edits.bind(place, { expr, ...(once && { once: true }) })),
+      everything,
+    );
+  show(true);
+  expect(texts()).toEqual(['4', '9']);
+  shop.engine.replaceLive('stock', [...dearer, { id: 'c', name: 'Slub', price: 3 }]);
+  expect(texts()).toEqual(['4', '9', '3']);
+  shop.engine.replaceLive('stock', [...goods].reverse());
+  expect(texts()).toEqual(['9', '4']);
+  shop.engine.replaceLive('stock', dearer);
+  show(true, 'price * 10');
+  expect(texts()).toEqual(['80', '180']);
+  show(false);
+  expect(texts()).toEqual(['8', '18']);
+});

@@ -1,0 +1,54 @@
+import { edits } from '../../../core/project';
+import type { LabelPart } from '../../../core/templates';
+import { pathText } from '../../../core/values';
+import { Button, Row } from '../../shared/controls';
+import { make } from '../../shared/editing';
+import { useSession } from '../../shared/session';
+import { BindingField } from './binding-field';
+import type { Selection } from './selection';
+
+interface LinkFieldProps {
+  readonly selection: Selection;
+  readonly part: LabelPart;
+}
+
+/** Where a label leads: a value made into an address of the web, a mailbox or a telephone. */
+export function LinkField({ selection, part }: LinkFieldProps) {
+  const { template } = selection;
+  const likely = useLikely(selection);
+  const place = { template: template.id, part: part.id, property: 'link' } as const;
+  if (part.link === undefined)
+    return (
+      <Row words="link">
+        <Button onPress={() => make(edits.bind(place, { expr: likely }))}>Lead somewhere</Button>
+      </Row>
+    );
+  const unlink = edits.restyle(template.id, part.id, 'No link', (old) => {
+    if (old.part !== 'label') return old;
+    const { link: _, ...rest } = old;
+    return rest;
+  });
+  return (
+    <div className="mt-1 border-t border-rule pt-1">
+      <BindingField selection={selection} property="link" binding={part.link} />
+      <Row words="">
+        <Button onPress={() => make(unlink)}>No link</Button>
+      </Row>
+    </div>
+  );
+}
+
+const addressLike = /^(?:https?:|mailto:|tel:|www\.)|@/i;
+const addressName = /url|link|href|website|web|mail|phone|tel/i;
+
+/** The field that most likely holds an address; else the first. */
+function useLikely({ type }: Selection): string {
+  const item = useSession((session) => session.atHand?.value);
+  const fields = type?.fields ?? [];
+  const likely =
+    fields.find(({ name, type: own }) => {
+      const value = item?.[name];
+      return own === 'link' || (typeof value === 'string' && addressLike.test(value));
+    }) ?? fields.find(({ name }) => addressName.test(name));
+  return pathText([(likely ?? fields[0])?.name ?? 'item']);
+}
