@@ -231,7 +231,16 @@ describe('format', () => {
     [['14.5', '--as', '{"as":"money","currency":"EUR"}', '--locale', 'de'], '14,50\u00a0€'],
     [['2026-03-02', '--as', '{"as":"date","pattern":"d. MMMM","date":"long"}'], '2. March'],
     [['["woad","weld"]', '--as', '{"as":"list"}'], 'woad and weld'],
-    [['3', '--as', '{"as":"money","currency":{"expr":"code"}}', '--item', '{"code":"JPY"}'], '¥3'],
+    [
+      [
+        '3',
+        '--as',
+        '{"as":"money","currency":{"expr":"shop.code"}}',
+        '--item',
+        '{"shop":{"code":"JPY"}}',
+      ],
+      '¥3',
+    ],
     [
       ['1', '--as', '{"as":"message","message":"{$value :number} of {$n}"}', '--item', '{"n":3}'],
       '1 of 3',

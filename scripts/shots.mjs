@@ -23,12 +23,19 @@ const views = [
   { name: 'pictures', path: '/p/thrumwick/data?panel=pictures', scheme: 'light' },
   { name: 'templates', path: '/p/thrumwick/templates?part=price', scheme: 'light' },
   { name: 'templates-dark', path: '/p/thrumwick/templates?part=maker-and-weight', scheme: 'dark' },
+  {
+    name: 'by-example',
+    path: '/p/thrumwick/templates?part=name',
+    scheme: 'light',
+    press: 'by example',
+    words: '€14.50 · Hollow Fell · 12 skeins',
+  },
   { name: 'choices', path: '/p/thrumwick/choices', scheme: 'light' },
   { name: 'list', path: '/p/thrumwick/list', scheme: 'light', press: 'grid' },
   { name: 'hand-off', path: '/p/thrumwick/hand-off', scheme: 'light' },
 ];
 
-for (const { name, path, scheme, press } of views) {
+for (const { name, path, scheme, press, words } of views) {
   const context = await browser.newContext({
     viewport: { width: 1280, height: 800 },
     colorScheme: scheme,
@@ -42,6 +49,7 @@ for (const { name, path, scheme, press } of views) {
   );
   await page.waitForTimeout(1500);
   if (press !== undefined) await page.getByRole('button', { name: press, exact: true }).click();
+  if (words !== undefined) await page.getByLabel(/^Words for/).fill(words);
   await page.waitForTimeout(800);
   await page.screenshot({ path: join(folder, `${name}.png`) });
   console.log(`docs/screenshots/${name}.png`);

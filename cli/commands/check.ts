@@ -1,8 +1,9 @@
 import { type Finding, placeInWords } from '../../src/core/base';
-import { readProject, withId } from '../../src/core/project';
-import { Engine } from '../../src/engine';
-import { inputFile, readItems } from '../input';
-import { flush, line, refuse, WrongUse } from '../output';
+import { withId } from '../../src/core/project';
+import type { Engine } from '../../src/engine';
+import { readItems } from '../input';
+import { flush, line, WrongUse } from '../output';
+import { openProject } from '../project';
 
 interface CheckOptions {
   readonly level: string;
@@ -16,15 +17,9 @@ interface CheckOptions {
 export async function check(file: string, options: CheckOptions): Promise<void> {
   if (options.level !== 'error' && options.level !== 'warning')
     throw new WrongUse(`--level is error or warning, not "${options.level}".`);
-  const { name, bytes } = await inputFile(file);
-  const read = await readProject(new TextDecoder().decode(bytes), name);
-  if (!read.ok) refuse(read.error);
-  const { project, items } = read.value;
-  const engine = new Engine({ pause: async () => {}, now: () => new Date().toISOString() });
-  engine.holdFile(project, items);
-  const others =
-    options.items === undefined ? [] : await putIn(engine, read.value.project, options);
-  const replaced = options.items === undefined ? read.value.findings : [];
+  const { project, engine, findings: broken } = await openProject(file);
+  const others = options.items === undefined ? [] : await putIn(engine, project, options);
+  const replaced = options.items === undefined ? broken : [];
   const findings = project.lists.flatMap((list) => [
     ...engine.update(project, { from: 0, to: 0 }, list.id).findings,
     ...engine.surveyNow().findings,

@@ -1,7 +1,7 @@
-import { readProject, withId } from '../../src/core/project';
-import { Engine, trace } from '../../src/engine';
-import { inputFile } from '../input';
-import { flush, line, refuse, report, WrongUse } from '../output';
+import { withId } from '../../src/core/project';
+import { type Engine, trace } from '../../src/engine';
+import { flush, line, report, WrongUse } from '../output';
+import { openProject } from '../project';
 
 interface ExplainOptions {
   readonly list?: string;
@@ -15,12 +15,7 @@ const entriesAtOnce = 2_000;
 
 /** How the words of one part of one row came about. Exit status 1 if nothing shows there. */
 export async function explain(file: string, options: ExplainOptions): Promise<void> {
-  const { name, bytes } = await inputFile(file);
-  const read = await readProject(new TextDecoder().decode(bytes), name);
-  if (!read.ok) refuse(read.error);
-  const { project, items, findings } = read.value;
-  const engine = new Engine({ pause: async () => {}, now: () => new Date().toISOString() });
-  engine.holdFile(project, items);
+  const { project, engine, findings } = await openProject(file);
   report(findings);
   if (options.list !== undefined && withId(project.lists, options.list) === undefined)
     throw new WrongUse(`There is no list "${options.list}".`);
@@ -28,18 +23,21 @@ export async function explain(file: string, options: ExplainOptions): Promise<vo
   if (options.locale !== undefined) engine.showLocale(options.locale);
   const entry = entryWith(engine, options.key, view.sequence.entryCount);
   const plan = view.plans[entry.plan];
-  const slot = plan?.slots.find(({ part }) => part === options.part);
+  const slot = plan?.slots.find((each) => each.part === options.part);
   if (plan === undefined || slot === undefined)
     throw new WrongUse(
       `The template ${plan?.template ?? ''} has no part "${options.part}" that shows something. It has ${plan?.slots.map(({ part }) => part).join(', ') ?? 'none'}.`,
     );
-  const found = trace(engine, plan.template, slot.part, slot.property, entry.item);
+  const { part, property } = slot;
+  const found = trace(engine, plan.template, part, property, entry.item);
   if (found?.text === undefined) process.exitCode = 1;
-  if (options.json) line(JSON.stringify({ template: plan.template, ...slot, ...found }));
+  if (options.json) line(JSON.stringify({ template: plan.template, part, property, ...found }));
   else {
     for (const step of found?.steps ?? []) line(`${step.label}\t${step.missing ?? step.shown}`);
     if (found?.instead !== undefined) line('if missing\ta stand-in');
     for (const step of found?.instead ?? []) line(`${step.label}\t${step.missing ?? step.shown}`);
+    if (found?.nearest !== undefined)
+      line(`nearest value\t${found.nearest.expr}\t${found.nearest.shown}`);
     line(`text\t${found?.text ?? `(missing: ${found?.missing ?? ''})`}`);
   }
   flush();

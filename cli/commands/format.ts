@@ -1,7 +1,15 @@
-import { failed, isRecord, type Json, type JsonRecord, type Result } from '../../src/core/base';
-import { type Format, isLocale, makeFormatter, NoText } from '../../src/core/formats';
+import {
+  atOnce,
+  failed,
+  isRecord,
+  type Json,
+  type JsonRecord,
+  type Result,
+} from '../../src/core/base';
+import { type Format, isLocale, itemOptions, makeFormatter, NoText } from '../../src/core/formats';
+import { infer } from '../../src/core/items';
 import { formatFrom } from '../../src/core/project';
-import type { Value } from '../../src/core/values';
+import { makeExpression, plainText, type Value } from '../../src/core/values';
 import { flush, line, WrongUse } from '../output';
 
 interface FormatOptions {
@@ -44,14 +52,15 @@ function valueIn(text: string): Value {
   return json === undefined || json === null ? text : json;
 }
 
+/** Options that follow from the item, by whole expressions over it. */
 function optionsOf(made: Format, item: JsonRecord): Record<string, string | undefined> {
-  const options: Record<string, string | undefined> = {};
-  for (const [name, option] of Object.entries(made)) {
-    const expr = typeof option === 'object' && option !== null ? option.expr : undefined;
-    const own = expr !== undefined && Object.hasOwn(item, expr) ? item[expr] : undefined;
-    if (typeof own === 'string') options[name] = own;
-  }
-  return options;
+  const fields = atOnce(infer([item], 'item')).types[0]?.fields ?? [];
+  return Object.fromEntries(
+    itemOptions(made).map(([name, expr]) => [
+      name,
+      plainText(makeExpression(expr, fields).evaluate?.(item)),
+    ]),
+  );
 }
 
 function parsed(text: string): Json | undefined {

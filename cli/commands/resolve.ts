@@ -1,8 +1,8 @@
 import type { Entry, List } from '../../src/core/lists';
-import { type Project, readProject, withId } from '../../src/core/project';
-import { Engine, trace, type View } from '../../src/engine';
-import { inputFile } from '../input';
-import { flush, line, refuse, report, WrongUse } from '../output';
+import { type Project, withId } from '../../src/core/project';
+import { type Engine, trace, type View } from '../../src/engine';
+import { flush, line, report, WrongUse } from '../output';
+import { openProject } from '../project';
 
 interface ResolveOptions {
   readonly list?: string;
@@ -14,12 +14,7 @@ const entriesAtOnce = 2_000;
 
 /** Every entry with its words, from the engine that the window uses. Exit status 1 on errors. */
 export async function resolve(file: string, options: ResolveOptions): Promise<void> {
-  const { name, bytes } = await inputFile(file);
-  const read = await readProject(new TextDecoder().decode(bytes), name);
-  if (!read.ok) refuse(read.error);
-  const { project, items, findings } = read.value;
-  const engine = new Engine({ pause: async () => {}, now: () => new Date().toISOString() });
-  engine.holdFile(project, items);
+  const { project, engine, findings } = await openProject(file);
   report(findings);
   const lists = options.list === undefined ? project.lists : [listNamed(project, options.list)];
   if (options.locale !== undefined) engine.showLocale(options.locale);

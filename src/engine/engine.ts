@@ -211,6 +211,13 @@ export class Engine implements Scene {
     return known === undefined ? -1 : known.indexes.indexOf(known.types.indexOf(type));
   }
 
+  /** Takes the time anew; false: no row follows it. */
+  tick(): boolean {
+    if (!this.templates.some((template) => template.followsTime)) return false;
+    this.changed();
+    return true;
+  }
+
   /** Shows all rows in a locale. */
   showLocale(locale: string): void {
     this.locale = locale;

@@ -33,4 +33,4 @@ export type {
 } from './protocol';
 export { sqliteFrom } from './sqlite';
 export { plainLook, type TableLook } from './table';
-export { trace, tryFormats } from './tracing';
+export { trace } from './tracing';

@@ -204,6 +204,8 @@ export interface EngineProtocol {
   trace(template: string, part: string, property: string, item: number): Promise<Trace | undefined>;
   /** By format, locale and item. */
   tryFormats(trial: FormatTrial): Promise<readonly (readonly (readonly Written[])[])[]>;
+  /** Rows at the time that it is now; undefined: none of them follows it. */
+  tick(wanted: Range): Promise<View | undefined>;
   byExample(task: ExampleTask): Promise<ExampleAnswer>;
   /** How many items lack one of the values; undefined: something newer was asked meanwhile. */
   countMissing(trying: Trying): Promise<number | undefined>;

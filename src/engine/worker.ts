@@ -132,6 +132,10 @@ const protocol: EngineProtocol &
     return tryFormats(engine, trial);
   },
 
+  async tick(wanted) {
+    return engine.tick() ? shown(engine.view(wanted)) : undefined;
+  },
+
   async byExample(task) {
     return (await byExample()).propose(task);
   },

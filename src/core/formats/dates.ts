@@ -38,11 +38,13 @@ function inZone(format: DateFormat, locale: string, zone: string): Formatter {
   }
   const write = writer(format, locale);
   if (write instanceof NoText) return () => write;
-  const text = rememberTexts((value) => write(momentOf(value), hasZone(value) ? zone : 'UTC'));
-  return (value) => {
-    if (typeof value !== 'string') return notA('a date or time', value);
-    return Number.isNaN(momentOf(value)) ? notA('a date or time', value) : text(value);
-  };
+  const text = rememberTexts((value) => {
+    const at = momentOf(value);
+    return Number.isNaN(at)
+      ? notA('a date or time', value)
+      : write(at, hasZone(value) ? zone : 'UTC');
+  });
+  return (value) => (typeof value === 'string' ? text(value) : notA('a date or time', value));
 }
 
 function writer(

@@ -6,16 +6,16 @@ const noNumbers = new Float64Array();
 const callsBefore = 256;
 
 /** The same function, quick for values that come again. */
-export function rememberNumbers(make: (value: number) => string): (value: number) => string {
+export function rememberNumbers<T>(make: (value: number) => T): (value: number) => T {
   let keys = noNumbers;
-  let texts: string[] = [];
+  let texts: T[] = [];
   let calls = 0;
   return (value) => {
     if (keys.length === 0) {
       calls += 1;
       if (calls <= callsBefore) return make(value);
       keys = new Float64Array(places).fill(Number.NaN);
-      texts = new Array<string>(places);
+      texts = new Array<T>(places);
     }
     const place = hashOf(value);
     const known = texts[place];
@@ -35,9 +35,9 @@ function hashOf(value: number): number {
   return (whole ^ (whole >> 14)) & (places - 1);
 }
 
-export function rememberTexts(make: (value: string) => string): (value: string) => string {
+export function rememberTexts<T>(make: (value: string) => T): (value: string) => T {
   const keys: string[] = [];
-  const texts: string[] = [];
+  const texts: T[] = [];
   let calls = 0;
   return (value) => {
     if (keys.length === 0) {

@@ -4,7 +4,9 @@ import { plainText, type Value } from '../values';
 import type { MessageFormat } from './format';
 import { type Formatter, NoText } from './formatter';
 import { numberFormat } from './intl';
+import { rememberNumbers, rememberTexts } from './memo';
 import { isMessageFunction, messageFunctions, type Resolved } from './message-functions';
+import { messageNames } from './message-names';
 
 /** What a message is written with: `$value`, and the item's own fields by their names. */
 type Inputs = (name: string) => Value;
@@ -39,8 +41,16 @@ export function message({ message: source }: MessageFormat, locale: string): For
     const wrong = new NoText(`the message cannot be used: ${made.error}`);
     return () => wrong;
   }
-  return (value, { item }) =>
-    made.value((name) => (name === 'value' ? value : fieldOf(item, name)));
+  const write = made.value;
+  if (messageNames(source).some(({ name }) => name !== 'value'))
+    return (value, { item }) => write((name) => (name === 'value' ? value : fieldOf(item, name)));
+  // What follows from the value alone is remembered.
+  const ofNumber = rememberNumbers((value) => write(() => value));
+  const ofText = rememberTexts((value) => write(() => value));
+  return (value) => {
+    if (typeof value === 'number') return ofNumber(value);
+    return typeof value === 'string' ? ofText(value) : write(() => value);
+  };
 }
 
 function fieldOf(item: JsonRecord, name: string): Value {

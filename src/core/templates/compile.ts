@@ -1,8 +1,8 @@
 import type { Finding, JsonRecord } from '../base';
 import { compileMessage } from '../formats';
-import type { RowContext } from '../values';
+import { formatsUsed, type RowContext, readsNow } from '../values';
 import { addressOf } from './address';
-import { type Binders, type BoundText, bindText, checkBinding } from './binding';
+import { type Binders, type BoundText, bindText, checkBinding, expressionsOf } from './binding';
 import { bindingFindings } from './findings';
 import { type Slot, slotsOf, type Template } from './template';
 
@@ -14,6 +14,8 @@ export interface CompiledTemplate {
   readonly findings: readonly Finding[];
   /** Whether anything is shown as it was first. */
   readonly hasOnce: boolean;
+  /** Whether anything says how far it is from now. */
+  readonly followsTime: boolean;
   /** The finished words of all slots, in their order. */
   texts(item: JsonRecord, context?: RowContext): (string | undefined)[];
 }
@@ -40,12 +42,25 @@ export function compileTemplate(template: Template, binders: Binders): CompiledT
     slots,
     findings,
     hasOnce: slots.some(({ binding }) => typeof binding !== 'string' && binding.once === true),
+    followsTime: slots.some((slot) => followsTime(slot, binders)),
     texts(item, context) {
       const texts = new Array<string | undefined>(slots.length);
       for (let i = 0; i < slots.length; i += 1) texts[i] = slots[i]?.text(item, context);
       return texts;
     },
   };
+}
+
+function followsTime(
+  { binding, expression, standIn, format }: BoundSlot,
+  binders: Binders,
+): boolean {
+  const used = expressionsOf(binding).flatMap(formatsUsed);
+  const formats = [format, ...binders.formats.filter(({ id }) => used.includes(id))];
+  return (
+    formats.some((each) => each?.as === 'relative') ||
+    [expression, standIn].some((each) => each?.checked !== undefined && readsNow(each.checked))
+  );
 }
 
 function messageFindings({ format }: BoundText, locale: string): readonly Finding[] {

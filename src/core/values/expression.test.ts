@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { describe, expect, test } from 'vitest';
+import { describe, expect, it, test } from 'vitest';
 import { item as someItem } from '../../../tests/support/arbitrary';
 import { atOnce, isRecord, type Json, type JsonRecord } from '../base';
 import { infer } from '../items';
@@ -334,5 +334,38 @@ describe('format', () => {
   test('a computed property is the same for every reader', () => {
     const { findings } = makeExpression('format(price, "price")', fields, 'property', others);
     expect(findings[0]?.code).toBe('format-in-property');
+  });
+});
+
+describe('the quick forms of conditions', () => {
+  const fields: readonly Field[] = [
+    { name: 'stock', type: 'number', required: true },
+    { name: 'shade', type: 'text', required: true },
+    { name: 'sold', type: 'boolean', required: true },
+  ];
+  const operator = fc.constantFrom('===', '!==', '<', '<=', '>', '>=');
+  const fixed = fc.constantFrom('0', '-0', '5', '2.5');
+  const number = fc.tuple(operator, fixed).map(([is, value]) => `stock ${is} ${value}`);
+  const text = fc.constantFrom('===', '!==').map((is) => `shade ${is} "woad"`);
+  const test = fc.oneof(number, text, fc.constantFrom('sold', '!sold', 'stock === null'));
+  const expression = fc.oneof(
+    fc.tuple(test, test).map(([a, b]) => `${a} ? "one" : ${b} ? "two" : "three"`),
+    fc.tuple(test, test, test).map(([a, b, c]) => `${a} ? stock : ${b} ? 2 : ${c} ? 3 : 4`),
+    fc.array(test, { minLength: 2, maxLength: 4 }).map((all) => all.join(' && ')),
+    fc.tuple(test, test).map(([a, b]) => `(${a}) || (${b})`),
+    test,
+  );
+  const value = fc.constantFrom<Json>(0, -0, 5, 2.5, 1e308, 'woad', 'weld', true, false, null, '5');
+  const item = fc.dictionary(fc.constantFrom('stock', 'shade', 'sold'), value);
+
+  it('give what the trace gives, also for items that are not as their type says', () => {
+    fc.assert(
+      fc.property(expression, item, (words, own) => {
+        const { checked, evaluate } = makeExpression(words, fields);
+        if (checked === undefined) return;
+        expect(evaluate?.(own)).toEqual(explain(checked, own).value);
+      }),
+      { numRuns: 3_000 },
+    );
   });
 });

@@ -3,7 +3,7 @@
  * turned into a closure (compile) and, for one item, told step by step (explain). It knows
  * items only as JSON records; templates, checks and the command line call it.
  */
-export type { Checked } from './check/checked';
+export { type Checked, readsNow } from './check/checked';
 export { pathText } from './check/names';
 export type { Evaluate } from './compile/compile';
 export { type Completion, type Completions, completionsAt, pathAt } from './complete';

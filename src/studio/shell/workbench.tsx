@@ -17,6 +17,7 @@ export function Workbench({ station: name }: { readonly station: StationName }) 
   const isNowhere = useSession((session) => session.isNowhere);
   const isOpen = useSession((session) => session.history !== undefined);
   useListInView();
+  useTime();
   const station = stations.find((each) => each.name === name) ?? stations[0];
   if (isNowhere) return <Nowhere />;
   if (station === undefined) return null;
@@ -52,6 +53,23 @@ function useListInView(): void {
         return handItem(0);
       });
   }, [id]);
+}
+
+const tickMs = 20_000;
+
+/** Rows that say how far something is from now go on saying so. */
+function useTime(): void {
+  useEffect(() => {
+    const tick = async () => {
+      const { history, reading } = useSession.getState();
+      if (history === undefined || reading !== undefined || document.hidden) return;
+      const view = await engine().tick(wantedRange());
+      if (view !== undefined && useSession.getState().history === history)
+        useSession.setState({ view });
+    };
+    const timer = setInterval(() => void tick(), tickMs);
+    return () => clearInterval(timer);
+  }, []);
 }
 
 /** The window's rows are drawn first; the station follows at once, without holding them up. */

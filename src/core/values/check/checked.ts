@@ -109,6 +109,10 @@ export const callsAnything = (checked: CheckedArgument): boolean =>
   checked.kind === 'format' ||
   partsOf(checked).some(callsAnything);
 
+/** Whether it follows the time: then it is another one later. */
+export const readsNow = (checked: CheckedArgument): boolean =>
+  (checked.kind === 'context' && checked.name === 'now') || partsOf(checked).some(readsNow);
+
 export function partsOf(checked: CheckedArgument): readonly CheckedArgument[] {
   switch (checked.kind) {
     case 'literal':

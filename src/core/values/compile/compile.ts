@@ -4,12 +4,14 @@ import {
   type CheckedArgument,
   type CheckedArrow,
   callsAnything,
+  partsOf,
   slotsIn,
 } from '../check/checked';
 import { nowhere, type RowContext } from '../context';
 import { Missing } from '../functions';
 import { kindOf } from '../result-type';
 import { plainText, type Value } from '../value';
+import { all, conditional } from './branches';
 import { conformer, load } from './load';
 import { number } from './numbers';
 import { type Closures, costOf, OutOfSteps, type Run, type Scope, spend } from './scope';
@@ -25,6 +27,7 @@ export function compile(checked: Checked): Evaluate {
     locals: Array.from({ length: slotsIn(checked) }, () => undefined),
     steps: 0,
   };
+  if (isLight(checked) && !readsContext(checked)) return (item) => whole(item, scope);
   if (isLight(checked))
     return (item, context = nowhere) => {
       scope.context = context;
@@ -43,11 +46,14 @@ export function compile(checked: Checked): Evaluate {
   };
 }
 
-/** Reads values without making any. */
-const isLight = (checked: Checked): boolean =>
-  !callsAnything(checked) && kindOf(checked.type) !== 'text'
-    ? true
-    : checked.kind === 'field' || checked.kind === 'member';
+/** Neither calls anything nor puts texts together: it can take neither long nor much room. */
+const isLight = (checked: Checked): boolean => !callsAnything(checked) && !joinsTexts(checked);
+
+const readsContext = (checked: CheckedArgument): boolean =>
+  checked.kind === 'context' || partsOf(checked).some(readsContext);
+
+const joinsTexts = (checked: CheckedArgument): boolean =>
+  checked.kind === 'template' || checked.kind === 'joined' || partsOf(checked).some(joinsTexts);
 
 /** Numbers past their bounds are none. */
 const settled = (value: Value): Value =>
@@ -103,12 +109,8 @@ function run(checked: Checked): Run {
       return make.test(checked);
     case 'logical':
       return logical(checked);
-    case 'conditional': {
-      const isSo = make.test(checked.test);
-      const whenTrue = run(checked.whenTrue);
-      const otherwise = run(checked.otherwise);
-      return (item, scope) => (isSo(item, scope) ? whenTrue(item, scope) : otherwise(item, scope));
-    }
+    case 'conditional':
+      return conditional(checked, make);
     case 'list': {
       const elements = checked.elements.map(run);
       return (item, scope) => elements.map((each): Json => each(item, scope) ?? null);
@@ -192,10 +194,7 @@ function logical(checked: Checked & { kind: 'logical' }): Run {
     case '??':
       return (item, scope) => left(item, scope) ?? right(item, scope);
     case '&&':
-      return (item, scope) => {
-        const value = left(item, scope);
-        return value === true ? right(item, scope) : value;
-      };
+      return all(checked, make);
     case '||':
       return (item, scope) => (left(item, scope) === true ? true : right(item, scope));
   }

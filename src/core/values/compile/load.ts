@@ -29,9 +29,28 @@ export function conformer(type: ResultType): (value: Json | undefined) => Value 
 /** Reads a field as its type. Names that every object inherits are looked up as own keys. */
 export function load(name: string, type: ResultType): (record: JsonRecord) => Value {
   const conform = conformer(type);
-  return name in Object.prototype
-    ? (record) => conform(ownValue(record, name))
-    : (record) => conform(record[name]);
+  if (name in Object.prototype) return (record) => conform(ownValue(record, name));
+  // The most frequent types without a call for each value.
+  switch (type.type) {
+    case 'text':
+      return (record) => {
+        const value = record[name];
+        return typeof value === 'string' ? value : conform(value);
+      };
+    case 'integer':
+    case 'number':
+      return (record) => {
+        const value = record[name];
+        return typeof value === 'number' && Number.isFinite(value) ? value : undefined;
+      };
+    case 'boolean':
+      return (record) => {
+        const value = record[name];
+        return typeof value === 'boolean' ? value : undefined;
+      };
+    default:
+      return (record) => conform(record[name]);
+  }
 }
 
 /** The same for numbers, NaN where there is none. */

@@ -16,8 +16,8 @@ export type Run = (item: JsonRecord, scope: Scope) => Value;
 /** A number; NaN stands for a missing one. */
 export type RunNumber = (item: JsonRecord, scope: Scope) => number;
 
-/** True or false; a missing condition counts as false. */
-export type RunTest = (item: JsonRecord, scope: Scope) => boolean;
+/** True, or not: a missing condition counts as false. */
+export type RunTest = (item: JsonRecord, scope: Scope) => boolean | undefined;
 
 /** Makes closures of nodes: the forms call each other through it. */
 export interface Closures {

@@ -2,6 +2,7 @@ import type { Checked, CompareAs } from '../check/checked';
 import { instantOf } from '../instant';
 import type { CompareOperator } from '../syntax/tree';
 import type { Value } from '../value';
+import { booleanField, fieldTest } from './fused';
 import type { Closures, Run, RunTest } from './scope';
 
 /** A condition: true, or not. */
@@ -25,8 +26,14 @@ export function test(checked: Checked, make: Closures): RunTest {
         return (item, scope) => left(item, scope) || right(item, scope);
       break;
     }
-    case 'compare':
+    case 'compare': {
+      const fused = fieldTest(checked);
+      if (fused !== undefined) return fused;
       if (checked.as === 'number') return numberTest(checked, make);
+      break;
+    }
+    case 'field':
+      if (checked.type.type === 'boolean') return booleanField(checked.name);
       break;
   }
   const whole = make.run(checked);
@@ -59,7 +66,10 @@ function numberTest({ operator, left, right }: Comparison, make: Closures): RunT
 }
 
 /** A comparison as a value: missing where one side is. */
-export function comparison({ operator, as, left, right }: Comparison, make: Closures): Run {
+export function comparison(checked: Comparison, make: Closures): Run {
+  const { operator, as, left, right } = checked;
+  const fused = fieldTest(checked);
+  if (fused !== undefined) return fused;
   if (as === 'number') {
     const a = make.number(left);
     const b = make.number(right);

@@ -90,7 +90,7 @@ function ValueFields({ selection, place, binding }: ValueFieldsProps) {
           <ExpressionInput selection={selection} place={place} binding={binding} />
         )}
       </Row>
-      {place.property === 'text' && (
+      {place.property !== 'link' && (
         <Suspense fallback={<Row words="format"> </Row>}>
           <FormatField selection={selection} place={place} binding={binding} />
         </Suspense>

@@ -36,12 +36,17 @@ export default function FormatField({ selection, place, binding }: FormatFieldPr
   const current = formats.find((format) => format.id === binding.format);
   if (checked === undefined || checked.type.type === 'record') return null;
   const name = paths[0]?.at(-1) ?? '';
-  const proposals = proposalsFor(name, checked.type, selection);
+  // A picture is named by a boolean through two words: the names of two pictures.
+  const fits = ({ as }: Format) => place.property === 'text' || as === 'yesNo';
+  const proposals = proposalsFor(name, checked.type, selection).filter(({ format }) =>
+    fits(format),
+  );
+  if (place.property === 'picture' && proposals.length === 0) return null;
   return (
     <Row words="format">
       <FormatMenu
         {...{ selection, place, binding, current, proposals }}
-        fitting={formats.filter((format) => families[format.as].takes(checked.type))}
+        fitting={formats.filter((each) => fits(each) && families[each.as].takes(checked.type))}
       />
       {current !== undefined && !families[current.as].takes(checked.type) && (
         <p className="pt-0.5 text-sm text-madder" role="status">

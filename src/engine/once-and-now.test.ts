@@ -2,6 +2,7 @@ import { expect, test } from 'vitest';
 import { edited } from '../../tests/support/edited';
 import { everything, openShop } from '../../tests/support/shop';
 import { edits } from '../core/project';
+import { Engine } from './engine';
 
 const place = { template: 'stock-plain', part: 'title', property: 'text' } as const;
 const goods = [
@@ -29,4 +30,18 @@ test('what is shown once stays as it was first, by item; what is live follows', 
   expect(texts()).toEqual(['80', '180']);
   show(false);
   expect(texts()).toEqual(['8', '18']);
+});
+
+test('rows that say how far something is from now take the time anew; others stay', () => {
+  let now = '2026-03-02T10:00:00Z';
+  const shop = openShop([{ id: 'a', name: 'Lace', sent: '2026-03-01T10:00:00Z' }]);
+  const engine = new Engine({ pause: async () => {}, now: () => now });
+  engine.hold('stock', [{ id: 'a', name: 'Lace', sent: '2026-03-01T10:00:00Z' }]);
+  engine.update(shop.project(), everything);
+  expect(engine.tick()).toBe(false);
+  const bound = edited(shop.project(), edits.bind(place, { expr: '`${name}, ${now}`' }));
+  engine.update(bound, everything);
+  now = '2026-03-02T10:01:00Z';
+  expect(engine.tick()).toBe(true);
+  expect(engine.entries(everything)[0]?.texts[0]).toBe('Lace, 2026-03-02T10:01:00Z');
 });

@@ -1,0 +1,23 @@
+import type { Finding } from '../src/core/base';
+import { type Project, readProject } from '../src/core/project';
+import { Engine } from '../src/engine';
+import { inputFile } from './input';
+import { refuse } from './output';
+
+interface Opened {
+  readonly project: Project;
+  /** Holds all items of the file. */
+  readonly engine: Engine;
+  readonly findings: readonly Finding[];
+}
+
+/** A project file with its items in an engine of its own; ends with 2 if it cannot be read. */
+export async function openProject(file: string): Promise<Opened> {
+  const { name, bytes } = await inputFile(file);
+  const read = await readProject(new TextDecoder().decode(bytes), name);
+  if (!read.ok) refuse(read.error);
+  const { project, items, findings } = read.value;
+  const engine = new Engine({ pause: async () => {}, now: () => new Date().toISOString() });
+  engine.holdFile(project, items);
+  return { project, engine, findings };
+}

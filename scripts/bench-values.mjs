@@ -1,0 +1,37 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { root } from './setup.mjs';
+
+/** Expressions, formats and the trace against their references, in a process of their own. */
+export async function benchValues(itemCount, note, noteTime) {
+  const { build } = await import('esbuild');
+  const folder = mkdtempSync(join(tmpdir(), 'yarn-card-bench-'));
+  const outfile = join(folder, 'values.mjs');
+  await build({
+    absWorkingDir: root,
+    entryPoints: ['tests/bench/values.ts'],
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    mainFields: ['module', 'main'],
+    external: ['sql.js', 'json-p3'],
+    logLevel: 'warning',
+  });
+  const { stdout, stderr, status } = spawnSync(process.execPath, [outfile, String(itemCount)], {
+    encoding: 'utf8',
+  });
+  if (status !== 0) throw new Error(stderr);
+  const { expressions, formats, trace } = JSON.parse(stdout);
+  for (const { expression, ours, byHand, library } of expressions) {
+    note(`\`${escaped(expression)}\`, all items`, 'written by hand', ours, byHand, 2.5);
+    note('… the same', '@marcbachmann/cel-js', ours, library, 0.35);
+  }
+  for (const { name, ours, reference, atMost } of formats)
+    note(name, 'cached Intl', ours, reference, atMost);
+  noteTime('trace of 12 bindings, with parsing', trace, 0.5);
+}
+
+const escaped = (expression) => expression.replaceAll('`', "'").replaceAll('|', '\\|');

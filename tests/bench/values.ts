@@ -1,0 +1,132 @@
+import { Environment } from '@marcbachmann/cel-js';
+import { atOnce } from '../../src/core/base';
+import { type Format, makeFormatter } from '../../src/core/formats';
+import { type Item, infer } from '../../src/core/items';
+import { explain, makeExpression, type Value } from '../../src/core/values';
+import { benchItems } from './items';
+import { handWritten } from './references/hand-written';
+
+/** Expressions, formats and traces against their references; prints what took how long, in ms. */
+const items = benchItems(Number(process.argv[2] ?? 100_000));
+// All of one type: what tells three kinds apart is not the point here.
+const fields = fieldsOf(items.map(({ kind: _, ...item }) => item));
+const runs = 15;
+/** So many traces make the engine's code for them. */
+const warmTraces = 500;
+
+let sink = 0;
+const use = (value: unknown): void => {
+  sink += typeof value === 'string' ? value.length : 1;
+};
+
+function pass<T>(all: readonly T[], each: (one: T) => unknown): () => number {
+  return () => {
+    const from = performance.now();
+    for (const one of all) use(each(one));
+    return performance.now() - from;
+  };
+}
+
+/** Medians of runs that take turns. */
+function inTurn(...all: readonly (() => number)[]): number[] {
+  const times = all.map((): number[] => []);
+  for (let run = 0; run < runs; run += 1)
+    for (const [at, each] of all.entries()) times[at]?.push(each());
+  return times.map((own) => own.sort((a, b) => a - b)[Math.floor(runs / 2)] ?? Number.NaN);
+}
+
+const cel = new Environment({ unlistedVariablesAreDyn: true });
+
+const expressions = handWritten.map(({ expression, cel: inCel, byHand }) => {
+  const { evaluate, findings } = makeExpression(expression, fields);
+  if (evaluate === undefined) throw new Error(findings[0]?.message);
+  if (items.slice(0, 1_000).some((item) => evaluate(item) !== byHand(item)))
+    throw new Error(`${expression} is not what is written by hand.`);
+  const parsed = cel.parse(inCel);
+  const [ours, hand, library] = inTurn(
+    pass(items, (item) => evaluate(item)),
+    pass(items, byHand),
+    pass(items, (item) => parsed(item)),
+  );
+  return { expression, ours, byHand: hand, library };
+});
+
+function format<T extends Value>(
+  name: string,
+  format: Format,
+  values: readonly T[],
+  reference: (value: T) => string,
+  atMost: number,
+) {
+  const write = makeFormatter(format, 'en');
+  const around = { item: {}, now: undefined, options: {} };
+  for (const value of values.slice(0, 100))
+    if (write(value, around) !== reference(value)) throw new Error(`${name} is not the same.`);
+  const [ours, other] = inTurn(
+    pass(values, (value) => write(value, around)),
+    pass(values, reference),
+  );
+  return { name, ours, reference: other, atMost };
+}
+
+const numbersIn = (name: string): readonly number[] =>
+  items.map((item) => (typeof item[name] === 'number' ? item[name] : 0));
+const days = items.map(({ dyedOn }) => (typeof dyedOn === 'string' ? dyedOn : '2026-01-01'));
+const money = new Intl.NumberFormat('en', { style: 'currency', currency: 'EUR' });
+const date = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeZone: 'UTC' });
+const whole = new Intl.NumberFormat('en');
+const plural = new Intl.PluralRules('en');
+const skeins = '.input {$value :number} .match $value one {{{$value} skein}} * {{{$value} skeins}}';
+
+const formats = [
+  format(
+    'a formatted amount, realistic repetition',
+    { as: 'money', currency: 'EUR' },
+    numbersIn('price'),
+    (value) => money.format(value),
+    0.15,
+  ),
+  format(
+    'a date, realistic repetition',
+    { as: 'date', date: 'medium' },
+    days,
+    (value) => date.format(Date.parse(value)),
+    0.15,
+  ),
+  format(
+    'a plural, realistic repetition',
+    { as: 'message', message: skeins },
+    numbersIn('stock'),
+    (value) => `${whole.format(value)} ${plural.select(value) === 'one' ? 'skein' : 'skeins'}`,
+    0.15,
+  ),
+  format(
+    'a formatted amount, no repetition',
+    { as: 'money', currency: 'EUR' },
+    items.map((_, at) => at * 1.37),
+    (value) => money.format(value),
+    1.2,
+  ),
+];
+
+const traced = [...handWritten, ...handWritten, ...handWritten].slice(0, 12);
+
+function traceAll(item: Item): number {
+  const from = performance.now();
+  for (const { expression } of traced) {
+    const { checked } = makeExpression(expression, fields);
+    if (checked !== undefined) use(explain(checked, item).steps.length);
+  }
+  return performance.now() - from;
+}
+
+for (const item of items.slice(0, warmTraces)) traceAll(item);
+const [trace] = inTurn(() => traceAll(items[sink % items.length] ?? {}));
+
+process.stdout.write(JSON.stringify({ expressions, formats, trace, sink }));
+
+function fieldsOf(all: readonly Item[]) {
+  const [type] = atOnce(infer(all, 'stock')).types;
+  if (type === undefined) throw new Error('There are no items.');
+  return type.fields;
+}
