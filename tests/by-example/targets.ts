@@ -70,8 +70,8 @@ const nouns: Readonly<Record<string, readonly Readonly<Record<string, string>>[]
     { one: 'Zeile', other: 'Zeilen' },
   ],
   fr: [
-    { one: 'écheveau', other: 'écheveaux', many: 'écheveaux' },
     { one: 'commande', other: 'commandes', many: 'commandes' },
+    { one: 'écheveau', other: 'écheveaux', many: 'écheveaux' },
     { one: 'ligne', other: 'lignes', many: 'lignes' },
   ],
   ar: [
@@ -86,6 +86,9 @@ const nouns: Readonly<Record<string, readonly Readonly<Record<string, string>>[]
   ],
   ja: [{ other: '件' }, { other: '玉' }],
 };
+
+/** What is counted is called so: reviews, lines; all else here is skeins. */
+const nounOf: Readonly<Record<string, number>> = { reviews: 0, reviewCount: 0, lines: 2 };
 
 const plural = (value: number, noun: Readonly<Record<string, string>>, locale: string): string => {
   const form = noun[new Intl.PluralRules(locale).select(value)] ?? noun['other'] ?? '';
@@ -213,8 +216,9 @@ const kinds: readonly Kind[] = [
   {
     weight: 8,
     make(one, locale) {
-      const noun = one(nouns[locale] ?? []);
       const field = one([...countFields, 'reviews', 'lines', 'tags']);
+      const all = nouns[locale] ?? [];
+      const noun = all[nounOf[field] ?? 1] ?? one(all);
       return {
         what: `plural ${field}`,
         write: (item) => {

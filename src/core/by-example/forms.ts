@@ -33,7 +33,7 @@ export interface FormSource {
 }
 
 const mostWords = 3;
-const costs = { plural: 0.8, openPlural: 0.9, boolean: 1, openBoolean: 3 } as const;
+const costs = { plural: 0.8, openPlural: 0.4, boolean: 1, openBoolean: 3 } as const;
 
 /** The sources whose forms may stand in the examples. */
 export function formSources(
