@@ -4,7 +4,15 @@ import type { JsonRecord } from '../base';
 import { bindText } from '../templates';
 import type { Field } from '../values';
 import { fold, folded } from './fold';
-import { type Asked, openForm, type Proposal, propose, sourcesOf } from './index';
+import {
+  type Asked,
+  completed,
+  numberOf,
+  openForm,
+  type Proposal,
+  propose,
+  sourcesOf,
+} from './index';
 
 const fields: readonly Field[] = [
   { name: 'name', type: 'text', required: true },
@@ -176,6 +184,31 @@ describe('a second example', () => {
 
   test('is never asked of an item that was asked already', () => {
     expect(asked({ 0: '2 reviews', 1: '1 review' }).next).not.toBe(1);
+  });
+});
+
+describe('a form that no example has shown', () => {
+  test('can be told: of a plural, by its number; of a boolean', () => {
+    const proposal = asked({ 0: '2 reviews' }).proposals.find(({ open }) => open.length > 0);
+    const [format] = proposal?.newFormats ?? [];
+    if (proposal === undefined || format === undefined) throw new Error('Nothing is open.');
+    expect(proposal.open).toEqual([{ format: format.id, form: 'one' }]);
+    const told = completed(format, 'one', '1 {review}', 'en-GB');
+    expect(given({ ...proposal, newFormats: [told] })[1]).toBe('1 {review}');
+    const sold = { id: 'sold', name: 'sold', as: 'yesNo', yes: 'sold', no: '' } as const;
+    expect(completed(sold, 'false', 'for sale', 'en')).toMatchObject({
+      yes: 'sold',
+      no: 'for sale',
+    });
+  });
+
+  test.each([
+    ['en', 'one', 1],
+    ['ar', 'few', 3],
+    ['ar', 'many', 11],
+    ['pl', 'few', 2],
+  ])('in %s, %s is asked for by %i', (locale, category, number) => {
+    expect(numberOf(category, locale)).toBe(number);
   });
 });
 

@@ -184,8 +184,12 @@ function booleanWriting(
   };
 }
 
-/** Braces and backslashes are signs of messages. */
-const escaped = (words: string): string => words.replace(/[\\{}|]/g, '\\$&');
+/** Words as a pattern of a message: the value where its number stands, and no signs of messages. */
+export const inPattern = (words: string, number: string): string =>
+  words
+    .split(number)
+    .map((each) => each.replace(/[\\{}|]/g, '\\$&'))
+    .join('{$value}');
 
 function pluralWriting(
   forms: ReadonlyMap<string, string>,
@@ -194,7 +198,7 @@ function pluralWriting(
 ): Writing {
   const categories = pluralCategories(locale);
   const open = categories.filter((category) => !forms.has(category));
-  const inMessage = (form: string) => `{{${form.split(number).map(escaped).join('{$value}')}}}`;
+  const inMessage = (form: string) => `{{${inPattern(form, number)}}}`;
   const other =
     forms.get('other') ?? [...forms.values()].find((form) => form.includes(number)) ?? '';
   const variants = [...forms]

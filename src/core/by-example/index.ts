@@ -5,9 +5,11 @@
  * values and formats; templates and screens call it.
  */
 export type { Sample } from './behaviours';
+export { completed, numberOf } from './complete-form';
 export type { Example, Pin } from './occurrences';
 export {
   type Asked,
+  type OpenForm,
   type Proposal,
   type Proposed,
   propose,

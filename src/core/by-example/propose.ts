@@ -31,6 +31,12 @@ export interface Stretch {
   readonly doubt?: string;
 }
 
+/** A form of a new format: a plural category, or `true` or `false`. */
+export interface OpenForm {
+  readonly format: string;
+  readonly form: string;
+}
+
 export interface Proposal {
   /** Undefined `expr`: all of it is fixed words. */
   readonly expr: string | undefined;
@@ -43,7 +49,7 @@ export interface Proposal {
   /** What it gives for the samples. */
   readonly texts: readonly Text[];
   /** Forms that no example has shown. */
-  readonly open: readonly string[];
+  readonly open: readonly OpenForm[];
   /** Whether a computed property can be this: it has no formats. */
   readonly isPlain: boolean;
   /** Other ways to write the same for all samples. */
@@ -85,9 +91,12 @@ export function propose(asked: Asked): Proposed {
 
 function proposalOf({ cover, others, texts }: Behaviour, read: Read, asked: Asked): Proposal {
   const way = wayOf(cover, read, asked);
-  const open = cover.pieces.flatMap((piece) =>
-    piece.kind === 'hole' ? (piece.hole.writing.open ?? []) : [],
-  );
+  const open = cover.pieces.flatMap((piece): OpenForm[] => {
+    if (piece.kind === 'words') return [];
+    const { open: forms = [], format } = piece.hole.writing;
+    const own = way.newFormats.find((each) => format !== undefined && isSame(each, format));
+    return own === undefined ? [] : forms.map((form) => ({ format: own.id, form }));
+  });
   return {
     ...way,
     words: read.words.typed,

@@ -7,7 +7,7 @@ export { type Family, families } from './families';
 export { readsField, renamedInFormat } from './fields';
 export type { DateFormat, Format, NamedFormat, Option } from './format';
 export { type Around, type Formatter, NoText } from './formatter';
-export { isLocale, pluralCategories, pluralCategory } from './intl';
+export { isLocale, numberText, pluralCategories, pluralCategory } from './intl';
 export { makeFormatter } from './make';
 export { compileMessage } from './message';
 export { itemOptions } from './options';

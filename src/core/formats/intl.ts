@@ -30,6 +30,10 @@ export const pluralRules = keeper(
   (locale, options: Intl.PluralRulesOptions) => new Intl.PluralRules(locale, options),
 );
 
+/** A number as a locale writes it. */
+export const numberText = (locale: string, value: number): string =>
+  numberFormat(locale, {}).format(value);
+
 export const pluralCategory = (locale: string, value: number): string =>
   pluralRules(locale, {}).select(value);
 

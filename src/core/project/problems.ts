@@ -5,7 +5,7 @@ import {
   type CompiledTemplate,
   checkTemplate,
   compileTemplate,
-  othersIn,
+  othersChecked,
   type Template,
 } from '../templates';
 import {
@@ -50,9 +50,9 @@ export type FindItem = (source: string, key: Value) => JsonRecord | undefined;
 
 const nothingFound: FindItem = () => undefined;
 
-/** What expressions over items of a type can reach: nothing is found in other sources here. */
-export const othersOf = (project: Project, type: string, locale = localeOf(project)): Others =>
-  othersIn(bindersFor(project, type, nothingFound, locale));
+/** What expressions can reach, to be checked: nothing is found in other sources here, or written. */
+export const othersOf = (project: Project): Others =>
+  othersChecked({ sources: sourcesOf(project, nothingFound), formats: project.formats ?? [] });
 
 const sourcesOf = (project: Project, find: FindItem): Others['sources'] =>
   new Map(

@@ -73,23 +73,42 @@ export interface CheckedBinding {
   readonly findings: readonly Finding[];
 }
 
-/** All that expressions reach beside the item. */
-export const othersIn = (binders: Binders): Others => ({
-  sources: binders.sources,
-  formats: new Map(binders.formats.map((format) => [format.id, knownFormat(format, binders)])),
+/** All that expressions reach beside the item, to be held against it: formats that write nothing. */
+export const othersChecked = ({
+  sources,
+  formats,
+}: Omit<Binders, 'fields' | 'locale'>): Others => ({
+  sources,
+  formats: new Map(
+    formats.map(({ id, as }): [string, KnownFormat] => {
+      const { takes, words } = families[as];
+      return [id, { takes, words, write: undefined }];
+    }),
+  ),
 });
 
-function knownFormat(format: NamedFormat, { fields, sources, locale }: Binders): KnownFormat {
-  const { takes, words } = families[format.as];
-  // Made when something is first written: most expressions use no format.
-  let write: BoundText['write'] | undefined;
+/** The same with formats that write. */
+function othersIn(binders: Binders): Others {
+  const { sources, formats } = othersChecked(binders);
   return {
-    words,
-    takes,
-    write(value, item, context) {
-      write ??= writer({ format, options: optionsIn(format, fields, sources) }, locale);
-      return write(value, item, context);
-    },
+    sources,
+    formats: new Map(
+      binders.formats.flatMap((format): [string, KnownFormat][] => {
+        const known = formats.get(format.id);
+        return known === undefined
+          ? []
+          : [[format.id, { ...known, write: lateWriter(format, binders) }]];
+      }),
+    ),
+  };
+}
+
+/** Made when something is first written: most expressions use no format. */
+function lateWriter(format: NamedFormat, { fields, sources, locale }: Binders): BoundText['write'] {
+  let write: BoundText['write'] | undefined;
+  return (value, item, context) => {
+    write ??= writer({ format, options: optionsIn(format, fields, sources) }, locale);
+    return write(value, item, context);
   };
 }
 
@@ -104,12 +123,15 @@ const optionsIn = (
   });
 
 /** Reads a binding and says what is wrong with it. */
-export function checkBinding(binding: Binding, binders: Binders): CheckedBinding {
+export function checkBinding(
+  binding: Binding,
+  binders: Binders,
+  others = othersChecked(binders),
+): CheckedBinding {
   if (typeof binding === 'string') return noExpression;
   const { fields, sources, formats } = binders;
   const format = formats.find((each) => each.id === binding.format);
   const use = format === undefined ? 'text' : 'any';
-  const others = othersIn(binders);
   const expression = makeExpression(binding.expr, fields, use, others);
   const standIn =
     typeof binding.else === 'object' && binding.else !== null
@@ -163,7 +185,7 @@ export type Finish = (text: string) => string | NoText;
 
 /** A binding made ready for items with these fields. A faulty expression gives no text at all. */
 export function bindText(binding: Binding, binders: Binders, finish?: Finish): BoundText {
-  const checked = checkBinding(binding, binders);
+  const checked = checkBinding(binding, binders, othersIn(binders));
   const bound =
     typeof binding === 'string' ? fixed(binding, checked) : byValue(binding, checked, binders);
   return finish === undefined ? bound : finished(bound, finish);

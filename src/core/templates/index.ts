@@ -12,7 +12,7 @@ export {
   expressionsOf,
   leaves,
   mapExpressions,
-  othersIn,
+  othersChecked,
   type StandIn,
 } from './binding';
 export { type BoundSlot, type CompiledTemplate, checkTemplate, compileTemplate } from './compile';

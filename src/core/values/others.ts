@@ -19,7 +19,10 @@ export interface KnownFormat {
   /** What it writes, in words. */
   readonly words: string;
   takes(type: ResultType): boolean;
-  write(value: Value, item: JsonRecord, context: RowContext): string | Missing;
+  /** Undefined where expressions are only checked. */
+  readonly write:
+    | ((value: Value, item: JsonRecord, context: RowContext) => string | Missing)
+    | undefined;
 }
 
 /** What an expression can reach beside the item: the project's sources and formats, by their ids. */

@@ -134,7 +134,7 @@ function format({ of, write }: Checked & { kind: 'format' }): Run {
   const value = run(of);
   return (item, scope) => {
     const own = value(item, scope);
-    if (own === undefined) return undefined;
+    if (own === undefined || write === undefined) return undefined;
     const text = write(own, item, scope.context);
     return text instanceof Missing ? undefined : text;
   };

@@ -140,7 +140,8 @@ class Walk {
         const { value, missing } = this.visit(node.of);
         const label = `format ${node.format}`;
         if (value === undefined) return this.step(node, label, undefined, missing);
-        const text = node.write(value, this.item, this.context);
+        const text =
+          node.write?.(value, this.item, this.context) ?? new Missing('it is only checked here');
         return text instanceof Missing
           ? this.step(node, label, undefined, text.reason)
           : this.step(node, label, text);

@@ -1,25 +1,12 @@
-import { useEffect, useMemo, useState } from 'react';
-import { count } from '../../../core/base';
+import { useEffect, useState } from 'react';
 import { openForm, type Pin } from '../../../core/by-example';
-import type { NamedFormat } from '../../../core/formats';
 import type { ItemType } from '../../../core/project';
 import { type Field, makeExpression, pathText, shown } from '../../../core/values';
-import type { ExampleAnswer } from '../../../engine';
 import { Button } from '../controls';
 import { engine, useSession } from '../session';
+import { ProposalLine, type Taken } from './proposal-line';
 import { Stretches } from './stretches';
-import { useExamples, useMissing, type Wish } from './use-examples';
-
-export type Proposal = ExampleAnswer['proposals'][number];
-
-/** What a person takes: an expression in a format, with formats that are new. */
-export interface Taken {
-  /** Undefined: fixed words. */
-  readonly expr: string | undefined;
-  readonly words: string;
-  readonly format?: string;
-  readonly newFormats: readonly NamedFormat[];
-}
+import { useExamples, type Wish } from './use-examples';
 
 interface ExamplePanelProps {
   readonly type: ItemType;
@@ -101,6 +88,9 @@ export default function ExamplePanel(props: ExamplePanelProps) {
   );
 }
 
+/** A label is no page. */
+const mostChars = 500;
+
 /** Two questions at most. */
 const mostWishes = 3;
 
@@ -122,8 +112,10 @@ function WishField({ label, text, onChange, onRemove }: WishFieldProps) {
         <input
           aria-label={label}
           className={inputLook}
+          dir="auto"
           placeholder="type what you want to read there"
           value={text}
+          maxLength={mostChars}
           onChange={(event) => onChange(event.target.value)}
         />
         {onRemove !== undefined && <Button onPress={onRemove}>Leave out</Button>}
@@ -158,6 +150,7 @@ function NextWish({
         <input
           aria-label={`And for ${title}?`}
           className={inputLook}
+          dir="auto"
           value={words}
           onChange={(event) => setOwn(event.target.value)}
         />
@@ -168,59 +161,6 @@ function NextWish({
     </form>
   );
 }
-
-interface ProposalLineProps {
-  readonly proposal: Proposal;
-  readonly type: string;
-  readonly rows: readonly { readonly item: number; readonly text: string | null }[];
-  readonly onTake: (taken: Taken) => void;
-}
-
-const mostShown = 3;
-
-function ProposalLine({ proposal, type, rows, onTake }: ProposalLineProps) {
-  const { expr, words, format, newFormats, open, stretches } = proposal;
-  const exprs = useMemo(() => stretches.flatMap(({ value }) => value?.expr ?? []), [stretches]);
-  const missing = useMissing(type, exprs);
-  const take = () => onTake({ expr, words, newFormats, ...(format !== undefined && { format }) });
-  return (
-    <li className="rounded-md border border-rule px-2 py-1">
-      <span className="flex items-start gap-2">
-        <code className="min-w-0 flex-1 font-mono text-sm break-words">
-          {expr ?? `“${words}”, fixed`}
-          {format !== undefined && (
-            <span className="text-ash"> in {nameOf(format, newFormats)}</span>
-          )}
-        </code>
-        <Button isMain label={`Take ${expr ?? words}`} onPress={take}>
-          Take
-        </Button>
-      </span>
-      <p className="grid grid-cols-3 gap-x-3 text-sm">
-        {rows.slice(0, mostShown).map(({ item, text }) => (
-          <span
-            key={item}
-            className={`truncate ${text === null ? 'text-madder' : ''}`}
-            title={text ?? undefined}
-          >
-            {text === null ? 'a value is missing' : text.replaceAll(openForm, '…')}
-          </span>
-        ))}
-      </p>
-      {(missing ?? 0) > 0 && (
-        <p className="text-sm text-madder">
-          {count(missing ?? 0, 'item')} {missing === 1 ? 'lacks' : 'lack'} a value for it
-        </p>
-      )}
-      {open.length > 0 && (
-        <p className="text-sm text-weld">not known yet: how it reads for {open.join(', ')}</p>
-      )}
-    </li>
-  );
-}
-
-const nameOf = (id: string, newFormats: readonly NamedFormat[]): string =>
-  newFormats.find((format) => format.id === id)?.name ?? id;
 
 /** What the item is called; empty until that is known. */
 function useTitle(item: number): string {

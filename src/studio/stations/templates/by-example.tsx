@@ -1,5 +1,6 @@
 import { edits, inOneStep } from '../../../core/project';
-import ExamplePanel, { type Taken } from '../../shared/by-example/example-panel';
+import ExamplePanel from '../../shared/by-example/example-panel';
+import type { Taken } from '../../shared/by-example/proposal-line';
 import { make } from '../../shared/editing';
 import { useBenchItem, useTried } from './bench-item';
 import type { Place } from './binding-edits';

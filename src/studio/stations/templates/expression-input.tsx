@@ -20,13 +20,13 @@ interface ExpressionInputProps {
 
 /** Every keystroke that reads is in the rows at once; one that does not says why. */
 export function ExpressionInput({ selection, place, binding }: ExpressionInputProps) {
-  const { project, type, template } = selection;
+  const { project, type } = selection;
   const [text, setText] = useState(binding.expr);
   const [renaming, setRenaming] = useState<readonly string[]>();
   const item = useSession((session) => session.atHand?.value);
   const fields = type?.fields ?? [];
   useEffect(() => setText(binding.expr), [binding.expr]);
-  const others = useMemo(() => othersOf(project, template.type), [project, template.type]);
+  const others = useMemo(() => othersOf(project), [project]);
   const use = binding.format === undefined ? 'text' : 'any';
   const { findings } = useMemo(
     () => makeExpression(text, fields, use, others),

@@ -30,7 +30,7 @@ export default function FormatField({ selection, place, binding }: FormatFieldPr
     binding.expr,
     type?.fields ?? [],
     'any',
-    othersOf(project, selection.template.type),
+    othersOf(project),
   );
   const formats = project.formats ?? [];
   const current = formats.find((format) => format.id === binding.format);

@@ -67,12 +67,12 @@ function StandInExpression({
   binding,
   expr,
 }: StandInFieldProps & { readonly expr: string }) {
-  const { project, type, template } = selection;
+  const { project, type } = selection;
   const [text, setText] = useState(expr);
   useEffect(() => setText(expr), [expr]);
   const item = useSession((session) => session.atHand?.value);
   const fields = type?.fields ?? [];
-  const others = useMemo(() => othersOf(project, template.type), [project, template.type]);
+  const others = useMemo(() => othersOf(project), [project]);
   const use = binding.format === undefined ? 'text' : 'any';
   const { findings } = makeExpression(text, fields, use, others);
   const write = (next: string, isDone: boolean) => {
@@ -105,11 +105,11 @@ function MissingCount({ selection, place, binding }: StandInFieldProps) {
       .find((survey) => survey.template === place.template)
       ?.slots.find((each) => each.part === place.part && each.property === place.property),
   );
-  const { project, type, template } = selection;
+  const { project, type } = selection;
   const mayBeMissing = useMemo(() => {
-    const others = othersOf(project, template.type);
+    const others = othersOf(project);
     return makeExpression(binding.expr, type?.fields ?? [], 'any', others).checked?.mayBeMissing;
-  }, [project, template.type, type, binding.expr]);
+  }, [project, type, binding.expr]);
   const missing = slot?.missingCount ?? 0;
   return (
     <p className={missing > 0 ? 'text-sm text-madder' : 'text-sm text-ash'}>
