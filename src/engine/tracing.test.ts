@@ -91,3 +91,24 @@ test('a row knows where it stands, and the time', () => {
     '3 of 3 on 2026-03-02',
   ]);
 });
+
+test('a decoded value is told as it came and as it was read; what is not decoded says why', () => {
+  const { engine, project, type } = openShop();
+  const decoded = edited(
+    project(),
+    edits.decodeField({ type: type(), path: ['made'] }, { pattern: 'dd.MM.yyyy' }),
+    edits.bind(place, { expr: 'made', else: { expr: 'name' } }),
+  );
+  engine.update(decoded, everything);
+  const stepsOf = (item: number) => trace(engine, place.template, place.part, place.property, item);
+  expect(stepsOf(0)?.steps.map(({ label, shown }) => [label, shown])).toEqual([
+    ['as it came', '"24.03.2026"'],
+    ['made, read as dd.MM.yyyy', '"2026-03-24"'],
+  ]);
+  const missing = stepsOf(2);
+  expect(missing?.missing).toContain('in spring');
+  expect([missing?.text, missing?.instead?.map(({ shown }) => shown)]).toEqual([
+    'Slub',
+    ['"Slub"'],
+  ]);
+});

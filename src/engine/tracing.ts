@@ -1,13 +1,17 @@
+import { ownValue } from '../core/base';
 import { type Format, NoText } from '../core/formats';
-import { type Item, whyNotDecoded } from '../core/items';
+import { decodingInWords, type Item, whyNotDecoded } from '../core/items';
 import { bindersFor, withId } from '../core/project';
 import { type Binders, type BoundSlot, bindText } from '../core/templates';
 import {
   explain,
+  type Field,
   fieldNamed,
   nearestValue,
+  pathText,
   type RowContext,
   type Span,
+  shown,
   type TraceStep,
 } from '../core/values';
 import type { FormatTrial, Trace, Written } from './protocol';
@@ -37,7 +41,34 @@ export function trace(
   const nearest =
     missingStep &&
     nearestValue(slot.expression?.text ?? '', missingStep, type?.fields ?? [], value);
-  return { ...found, missing, nearest };
+  const steps = withDecoding(
+    found.steps,
+    slot.expression?.text ?? '',
+    type?.fields ?? [],
+    scene.rawAt(item) ?? {},
+  );
+  return { ...found, steps, missing, nearest };
+}
+
+/** A field that is decoded was another value as it came. */
+function withDecoding(
+  steps: readonly TraceStep[],
+  text: string,
+  fields: readonly Field[],
+  raw: Item,
+): readonly TraceStep[] {
+  return steps.flatMap((step): TraceStep[] => {
+    const read = text.slice(step.from, step.to);
+    const field = fields.find(({ name }) => name === step.label && pathText([name]) === read);
+    if (field?.decode === undefined) return [step];
+    const { from, to } = step;
+    const came = shown(ownValue(raw, field.from ?? field.name) ?? undefined);
+    const label = `${step.label}, read as ${decodingInWords(field.decode)}`;
+    return [
+      { from, to, label: 'as it came', shown: came },
+      { ...step, label },
+    ];
+  });
 }
 
 /** Why a value that is missing after decoding was not one before it. */

@@ -21,6 +21,7 @@ for (const scheme of ['light', 'dark'] as const) {
       for (const address of [
         '/docs',
         '/docs/data',
+        '/docs/bindings',
         '/docs/expressions',
         '/docs/formats',
         '/docs/files',
@@ -47,6 +48,23 @@ for (const scheme of ['light', 'dark'] as const) {
 for (const scheme of ['light', 'dark'] as const) {
   test.describe(scheme, () => {
     test.use({ colorScheme: scheme });
+
+    test('axe finds nothing in by example, stand-ins and links', async ({ page }) => {
+      await openDemo(page);
+      await page.getByRole('button', { name: 'Lead somewhere' }).click();
+      await page
+        .getByRole('button', { name: /^What stands in/ })
+        .first()
+        .click();
+      await page.getByRole('menuitem', { name: 'another value' }).click();
+      await expect(page.getByRole('textbox', { name: 'Value if missing' })).toBeVisible();
+      await saved(page);
+      expect(await faults(page)).toEqual([]);
+      await page.getByRole('button', { name: 'by example' }).click();
+      await page.getByLabel(/^Words for/).fill('€14.50 · 12 skeins · shelf 23');
+      await expect(page.getByRole('list', { name: 'Proposals' })).toContainText('format(price');
+      expect(await faults(page)).toEqual([]);
+    });
 
     test('axe finds nothing in the panels of Data', async ({ page }) => {
       await page.goto('/p/thrumwick/data?field=starts');

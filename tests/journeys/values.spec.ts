@@ -152,6 +152,8 @@ test('a missing value: its nearest path by one press, another value, or the part
   await page.getByRole('button', { name: 'maker-and-weight share 1' }).click();
   const trace = page.getByRole('region', { name: 'Trace' });
   await expect(trace).toContainText('this item has no dye');
+  await trace.getByRole('button', { name: 'dye missing' }).click();
+  await expect(value).toBeFocused();
   await trace.getByRole('button', { name: /^or / }).click();
   await expect(value).toHaveText(/^dye \?\? \w+$/);
   await value.fill('dye');

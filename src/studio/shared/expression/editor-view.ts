@@ -33,6 +33,8 @@ export interface ExpressionEditor {
   readonly view: EditorView;
   setText(text: string): void;
   markWrong(spans: readonly Span[]): void;
+  /** Selects a stretch and puts the caret there. */
+  select(span: Span): void;
 }
 
 const mark = Decoration.mark({ class: 'cm-wrong' });
@@ -141,6 +143,12 @@ export function expressionEditor(
     },
     markWrong(spans) {
       view.dispatch({ effects: setWrong.of(spans) });
+    },
+    select({ from, to }) {
+      const { length } = view.state.doc;
+      const selection = { anchor: Math.min(from, length), head: Math.min(to, length) };
+      view.dispatch({ selection, scrollIntoView: true });
+      view.focus();
     },
   };
 }

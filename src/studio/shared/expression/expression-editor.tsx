@@ -12,6 +12,8 @@ interface ExpressionEditorProps {
   readonly onChange: (text: string) => void;
   readonly onLeave: () => void;
   readonly onRename: (offset: number) => void;
+  /** A stretch to select, each time that it is another object. */
+  readonly selected?: Span | undefined;
 }
 
 const frame =
@@ -60,6 +62,11 @@ export function ExpressionEditor(props: ExpressionEditorProps) {
   useEffect(() => {
     if (isReady) editor.current?.markWrong(findings.flatMap(spanOf));
   }, [findings, isReady]);
+
+  const { selected } = props;
+  useEffect(() => {
+    if (isReady && selected !== undefined) editor.current?.select(selected);
+  }, [selected, isReady]);
 
   return (
     <>

@@ -10,6 +10,7 @@ import { surveysOf, useSession } from '../../shared/session';
 import { useBenchItem } from './bench-item';
 import { bindPath, type Place } from './binding-edits';
 import type { Selection } from './selection';
+import { useSpanShown } from './span-shown';
 import { useWritten, writtenText } from './use-written';
 
 interface ExpressionInputProps {
@@ -38,6 +39,11 @@ export function ExpressionInput({ selection, place, binding }: ExpressionInputPr
     if (reads || isDone) make(bindPath(place, next, binding, `expression ${place.part}`));
   };
   const [finding] = findings;
+  const selected = useSpanShown(({ place: own, span }) =>
+    own?.template === place.template && own.part === place.part && own.property === place.property
+      ? span
+      : undefined,
+  );
   return (
     <>
       <ExpressionEditor
@@ -48,6 +54,7 @@ export function ExpressionInput({ selection, place, binding }: ExpressionInputPr
         onChange={(next) => write(next, false)}
         onLeave={() => text !== binding.expr && write(text, true)}
         onRename={(offset) => setRenaming(pathAt(text, offset))}
+        selected={selected}
       />
       {finding === undefined ? (
         place.property === 'text' && <Results {...{ selection, place, binding }} expr={text} />

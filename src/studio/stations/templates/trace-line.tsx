@@ -1,12 +1,14 @@
 import { Fragment, useEffect, useState } from 'react';
 import { bindingOf, type SlotProperty } from '../../../core/templates';
-import type { NearestValue } from '../../../core/values';
+import type { NearestValue, Span } from '../../../core/values';
 import type { Trace } from '../../../engine';
 import { make } from '../../shared/editing';
+import { goWithin } from '../../shared/route';
 import { engine, surveysOf, useSession } from '../../shared/session';
 import { useBenchItem } from './bench-item';
 import { bindPath } from './binding-edits';
 import type { Selection } from './selection';
+import { showSpan } from './span-shown';
 
 /** How the selected part's value came about for the item at hand, step by step. Always there. */
 export function TraceLine({ selection }: { readonly selection: Selection }) {
@@ -46,7 +48,10 @@ export function TraceLine({ selection }: { readonly selection: Selection }) {
       {trace === undefined ? (
         <span className="text-ash">{part.part === 'stack' ? 'shows nothing of its own' : ''}</span>
       ) : (
-        <Steps trace={trace} />
+        <Steps
+          trace={trace}
+          onStep={(step) => showSpan({ template: template.id, part: part.id, property }, step)}
+        />
       )}
       {trace?.nearest !== undefined && (
         <Nearest nearest={trace.nearest} {...{ selection, property }} />
@@ -55,15 +60,25 @@ export function TraceLine({ selection }: { readonly selection: Selection }) {
   );
 }
 
-function Steps({ trace }: { readonly trace: Trace }) {
+interface StepsProps {
+  readonly trace: Trace;
+  readonly onStep: (step: Span) => void;
+}
+
+function Steps({ trace, onStep }: StepsProps) {
   return (
     <>
       <span className="flex min-w-0 items-center gap-1.5 overflow-x-auto overflow-y-hidden">
-        <Step words="item" />
+        <Step words="item" onPress={() => goWithin({ station: 'data' })} />
         {trace.steps.map((step) => (
           <Fragment key={`${step.from}-${step.to}-${step.label}`}>
             <Arrow />
-            <Step words={step.label} value={step.shown} isMissing={step.missing !== undefined} />
+            <Step
+              words={step.label}
+              value={step.shown}
+              isMissing={step.missing !== undefined}
+              onPress={() => onStep(step)}
+            />
           </Fragment>
         ))}
         {trace.missing !== undefined && (
@@ -139,14 +154,22 @@ interface StepProps {
   readonly words: string;
   readonly value?: string;
   readonly isMissing?: boolean;
+  /** Shows where the step stands. */
+  readonly onPress?: () => void;
 }
 
-function Step({ words, value, isMissing = false }: StepProps) {
-  return (
-    <span
-      className={`max-w-56 shrink-0 truncate rounded-sm border px-1.5 ${isMissing ? 'border-dashed border-madder text-madder' : 'border-rule bg-wool'}`}
-    >
+function Step({ words, value, isMissing = false, onPress }: StepProps) {
+  const look = `max-w-56 shrink-0 truncate rounded-sm border px-1.5 ${isMissing ? 'border-dashed border-madder text-madder' : 'border-rule bg-wool'}`;
+  const inner = (
+    <>
       {words} {value !== undefined && <code className="font-mono text-ash">{value}</code>}
-    </span>
+    </>
+  );
+  return onPress === undefined ? (
+    <span className={look}>{inner}</span>
+  ) : (
+    <button type="button" className={`${look} hover:border-ash`} onClick={onPress}>
+      {inner}
+    </button>
   );
 }
