@@ -1,6 +1,7 @@
 import { isRecord, type Json } from '../../src/core/base';
 import type { Item } from '../../src/core/items';
-import { now, type Target } from './targets';
+import type { Target } from './targets';
+import { fromNow } from './writing';
 
 /** Labels as people write them for lists of orders: 54, in five locales, none made by a rule. */
 
@@ -20,14 +21,6 @@ const num = (locale: string, value: number, options: Intl.NumberFormatOptions = 
   new Intl.NumberFormat(locale, options).format(value);
 const day = (locale: string, value: string, options: Intl.DateTimeFormatOptions): string =>
   new Intl.DateTimeFormat(locale, { timeZone: 'UTC', ...options }).format(Date.parse(value));
-const inDays = (locale: string, value: string): string => {
-  const days = Math.round((Date.parse(value) - Date.parse(now.slice(0, 10))) / 86_400_000);
-  const relative = new Intl.RelativeTimeFormat(locale, { numeric: 'auto' });
-  if (Math.abs(days) < 7) return relative.format(days, 'day');
-  return Math.abs(days) < 30
-    ? relative.format(Math.round(days / 7), 'week')
-    : relative.format(Math.round(days / 30.436875), 'month');
-};
 const many = (locale: string, value: number, one: string, other: string): string =>
   `${num(locale, value)} ${new Intl.PluralRules(locale).select(value) === 'one' ? one : other}`;
 const total = (item: Item): number =>
@@ -50,7 +43,7 @@ const en: readonly Write[] = [
   (item) => many('en-GB', n(item, 'reviewCount'), 'review', 'reviews'),
   (item) => `${num('en-GB', n(item, 'rating'), { minimumFractionDigits: 1 })} / 5`,
   (item) => `Due ${day('en-GB', s(item, 'due'), { dateStyle: 'medium' })}`,
-  (item) => `due ${inDays('en-GB', s(item, 'due'))}`,
+  (item) => `due ${fromNow(s(item, 'due'), 'en-GB')}`,
   (item) => `${inside(item, 'buyer', 'first')} ${inside(item, 'buyer', 'last')}`,
   (item) => `${inside(item, 'buyer', 'last')}, ${inside(item, 'buyer', 'first').slice(0, 1)}.`,
   (item) => `${inside(item, 'buyer', 'city')} · ${s(item, 'postcode')}`,
@@ -67,7 +60,7 @@ const en: readonly Write[] = [
   (item) => `since ${inside(item, 'maker', 'since')}`,
   (item) => `${num('en-GB', n(item, 'views'), { notation: 'compact' })} views`,
   (item) => list(item, 'tags').join(' · '),
-  (item) => `${s(item, 'status')}, ${inDays('en-GB', s(item, 'due'))}`,
+  (item) => `${s(item, 'status')}, ${fromNow(s(item, 'due'), 'en-GB')}`,
   (item) => `incl. ${cash('en-GB', item, n(item, 'shipping'))} shipping`,
   (item) => cash('en-GB', item, n(item, 'price') + n(item, 'shipping')),
 ];
@@ -85,7 +78,7 @@ const de: readonly Write[] = [
 
 const fr: readonly Write[] = [
   (item) => `${s(item, 'name')} à ${cash('fr', item, n(item, 'price'))}`,
-  (item) => `livré ${inDays('fr', s(item, 'due'))}`,
+  (item) => `livré ${fromNow(s(item, 'due'), 'fr')}`,
   (item) => `${num('fr', n(item, 'grams'))} g · ${num('fr', n(item, 'metres'))} m`,
   (item) => many('fr', list(item, 'lines').length, 'article', 'articles'),
   (item) => day('fr', s(item, 'due'), { weekday: 'long', day: 'numeric', month: 'long' }),
@@ -98,7 +91,7 @@ const ar: readonly Write[] = [
   (item) => day('ar', s(item, 'due'), { dateStyle: 'long' }),
   (item) => `المتبقي ${num('ar', n(item, 'stock'))}`,
   (item) => num('ar', n(item, 'discount'), { style: 'percent' }),
-  (item) => `${s(item, 'status')}، ${inDays('ar', s(item, 'due'))}`,
+  (item) => `${s(item, 'status')}، ${fromNow(s(item, 'due'), 'ar')}`,
 ];
 
 const ja: readonly Write[] = [

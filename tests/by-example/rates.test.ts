@@ -3,7 +3,8 @@ import { expect, test } from 'vitest';
 import { handWritten } from './hand-written';
 import { orders } from './orders';
 import { type Outcome, ratesOf, trial } from './rates';
-import { generatedTargets, locales, type Target } from './targets';
+import { generatedTargets, type Target } from './targets';
+import { locales } from './writing';
 
 const asked = Number(process.env['TARGETS'] ?? 60);
 const isMeasuring = process.env['TARGETS'] !== undefined;

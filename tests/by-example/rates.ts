@@ -10,7 +10,8 @@ import {
 import { type Item, infer } from '../../src/core/items';
 import { bindText } from '../../src/core/templates';
 import type { Field, ScalarName } from '../../src/core/values';
-import { now, type Target } from './targets';
+import type { Target } from './targets';
+import { now } from './writing';
 
 /** How one target went: its place among the proposals, after one example and after the second. */
 export interface Outcome {

@@ -70,17 +70,7 @@ function Steps({ trace, onStep }: StepsProps) {
     <>
       <span className="flex min-w-0 items-center gap-1.5 overflow-x-auto overflow-y-hidden">
         <Step words="item" onPress={() => goWithin({ station: 'data' })} />
-        {trace.steps.map((step) => (
-          <Fragment key={`${step.from}-${step.to}-${step.label}`}>
-            <Arrow />
-            <Step
-              words={step.label}
-              value={step.shown}
-              isMissing={step.missing !== undefined}
-              onPress={() => onStep(step)}
-            />
-          </Fragment>
-        ))}
+        <StepList steps={trace.steps} onStep={onStep} />
         {trace.missing !== undefined && (
           <span className="truncate text-madder">{trace.missing}</span>
         )}
@@ -88,16 +78,7 @@ function Steps({ trace, onStep }: StepsProps) {
           <>
             <Arrow />
             <Step words="if missing" />
-            {trace.instead.map((step) => (
-              <Fragment key={`${step.from}-${step.to}-${step.label}`}>
-                <Arrow />
-                <Step
-                  words={step.label}
-                  value={step.shown}
-                  isMissing={step.missing !== undefined}
-                />
-              </Fragment>
-            ))}
+            <StepList steps={trace.instead} />
           </>
         )}
       </span>
@@ -112,6 +93,24 @@ function Steps({ trace, onStep }: StepsProps) {
     </>
   );
 }
+
+interface StepListProps {
+  readonly steps: Trace['steps'];
+  readonly onStep?: (step: Span) => void;
+}
+
+const StepList = ({ steps, onStep }: StepListProps) =>
+  steps.map((step) => (
+    <Fragment key={`${step.from}-${step.to}-${step.label}`}>
+      <Arrow />
+      <Step
+        words={step.label}
+        value={step.shown}
+        isMissing={step.missing !== undefined}
+        {...(onStep !== undefined && { onPress: () => onStep(step) })}
+      />
+    </Fragment>
+  ));
 
 interface NearestProps {
   readonly nearest: NearestValue;
