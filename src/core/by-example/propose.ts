@@ -85,7 +85,7 @@ export function propose(asked: Asked): Proposed {
       .slice(0, mostProposals)
       .map((behaviour) => proposalOf(behaviour, first, asked)),
     next: nextSample(behaviours, samples, positions),
-    isTwoRules: covers.length === 0,
+    isTwoRules: covers.length === 0 && examples.length > 1,
   };
 }
 

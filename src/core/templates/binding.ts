@@ -79,28 +79,20 @@ export const othersChecked = ({
   formats,
 }: Omit<Binders, 'fields' | 'locale'>): Others => ({
   sources,
-  formats: new Map(
-    formats.map(({ id, as }): [string, KnownFormat] => {
-      const { takes, words } = families[as];
-      return [id, { takes, words, write: undefined }];
-    }),
-  ),
+  formats: new Map(formats.map((each) => [each.id, knownFormat(each, undefined)])),
 });
 
 /** The same with formats that write. */
-function othersIn(binders: Binders): Others {
-  const { sources, formats } = othersChecked(binders);
-  return {
-    sources,
-    formats: new Map(
-      binders.formats.flatMap((format): [string, KnownFormat][] => {
-        const known = formats.get(format.id);
-        return known === undefined
-          ? []
-          : [[format.id, { ...known, write: lateWriter(format, binders) }]];
-      }),
-    ),
-  };
+const othersIn = (binders: Binders): Others => ({
+  sources: binders.sources,
+  formats: new Map(
+    binders.formats.map((each) => [each.id, knownFormat(each, lateWriter(each, binders))]),
+  ),
+});
+
+function knownFormat({ as }: NamedFormat, write: KnownFormat['write']): KnownFormat {
+  const { takes, words } = families[as];
+  return { takes, words, write };
 }
 
 /** Made when something is first written: most expressions use no format. */

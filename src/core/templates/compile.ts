@@ -1,5 +1,5 @@
 import type { Finding, JsonRecord } from '../base';
-import { compileMessage } from '../formats';
+import { compileMessage, type NamedFormat } from '../formats';
 import { formatsUsed, type RowContext, readsNow } from '../values';
 import { addressOf } from './address';
 import { type Binders, type BoundText, bindText, checkBinding, expressionsOf } from './binding';
@@ -35,7 +35,7 @@ export function compileTemplate(template: Template, binders: Binders): CompiledT
   }));
   const findings = slots.flatMap((slot) => [
     ...placed(template, slot, slot.findings),
-    ...placed(template, slot, messageFindings(slot, binders.locale)),
+    ...placed(template, slot, messageFindings(slot, binders)),
   ]);
   return {
     template,
@@ -51,23 +51,28 @@ export function compileTemplate(template: Template, binders: Binders): CompiledT
   };
 }
 
-function followsTime(
-  { binding, expression, standIn, format }: BoundSlot,
-  binders: Binders,
-): boolean {
-  const used = expressionsOf(binding).flatMap(formatsUsed);
-  const formats = [format, ...binders.formats.filter(({ id }) => used.includes(id))];
+function followsTime(slot: BoundSlot, binders: Binders): boolean {
   return (
-    formats.some((each) => each?.as === 'relative') ||
-    [expression, standIn].some((each) => each?.checked !== undefined && readsNow(each.checked))
+    formatsOf(slot, binders).some(({ as }) => as === 'relative') ||
+    [slot.expression, slot.standIn].some(
+      (each) => each?.checked !== undefined && readsNow(each.checked),
+    )
   );
 }
 
-function messageFindings({ format }: BoundText, locale: string): readonly Finding[] {
-  if (format?.as !== 'message') return [];
-  const made = compileMessage(format.message, locale);
-  return made.ok ? [] : [bindingFindings.message(format, made.error)];
+/** The formats that write a slot, those inside its expressions too. */
+function formatsOf({ binding, format }: BoundSlot, { formats }: Binders): readonly NamedFormat[] {
+  const used = expressionsOf(binding).flatMap(formatsUsed);
+  const inside = formats.filter(({ id }) => used.includes(id) && id !== format?.id);
+  return format === undefined ? inside : [format, ...inside];
 }
+
+const messageFindings = (slot: BoundSlot, binders: Binders): readonly Finding[] =>
+  formatsOf(slot, binders).flatMap((format) => {
+    if (format.as !== 'message') return [];
+    const made = compileMessage(format.message, binders.locale);
+    return made.ok ? [] : [bindingFindings.message(format, made.error)];
+  });
 
 const placed = (template: Template, slot: Slot, findings: readonly Finding[]): Finding[] =>
   findings.map((finding) => ({ ...finding, place: placeOf(template, slot, finding) }));

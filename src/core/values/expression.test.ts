@@ -8,8 +8,12 @@ import { explain } from './explain/explain';
 import { makeExpression } from './expression';
 import { Missing } from './functions';
 import { type KnownFormat, noOthers, type OtherSource, type Others } from './others';
+import { renameStep } from './rename';
 import { kindOf } from './result-type';
+import { printExpression } from './syntax/print';
+import { readExpression } from './syntax/read';
 import type { Field } from './type';
+import { formatsUsed } from './uses';
 import { plainText, type Value } from './value';
 
 const fields: readonly Field[] = [
@@ -329,6 +333,16 @@ describe('format', () => {
     ['format("price")', 'expression-not-in-language', 0, 15],
   ])('%s: %s', (text, code, from, to) => {
     expect(made(text).findings[0]).toMatchObject({ code, place: { from, to } });
+  });
+
+  test('is read again as it was written, and a field in it is renamed', () => {
+    const text = '`${format(item["first name"] ?? price, "price")}!`';
+    const read = readExpression(text);
+    expect(read.ok && printExpression(read.value)).toBe(text);
+    expect(renameStep('format( price , "price")', ['price'], 'cost')).toBe(
+      'format( cost , "price")',
+    );
+    expect(formatsUsed(text)).toEqual(['price']);
   });
 
   test('a computed property is the same for every reader', () => {

@@ -63,6 +63,11 @@ export default function ExamplePanel(props: ExamplePanelProps) {
           These look like two different rules: nothing that is known here gives both.
         </p>
       )}
+      {all.length === 0 && !answer?.isTwoRules && wishes[0]?.pins.length !== 0 && (
+        <p className="text-sm text-madder" role="status">
+          Nothing that is known here gives these words so: change them to settle it otherwise.
+        </p>
+      )}
       {isPlainOnly && all.length > 0 && proposals.length === 0 && (
         <p className="text-sm text-ash" role="status">
           These words need a format. Use the example on the label that shows them.
