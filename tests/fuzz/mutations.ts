@@ -38,7 +38,8 @@ export interface Mutation {
 export function* mutations(original: Uint8Array, count: number): Generator<Mutation, void> {
   for (let id = 0; id < count; id += 1) {
     const random = seededRandom(id);
-    let bytes = original;
+    // A copy: what Node reads from files shares its memory with its slices.
+    let bytes: Uint8Array = Uint8Array.from(original);
     const hits = 1 + Math.floor(random() * 4);
     for (let hit = 0; hit < hits; hit += 1) bytes = damaged(bytes, random);
     yield { id, bytes };
