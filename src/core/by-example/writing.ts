@@ -18,7 +18,7 @@ export interface Writing {
   write(value: Value, item: JsonRecord, context: RowContext): Text;
 }
 
-/** A source written in one way: what stands in a place of the words. */
+/** A source with how it is written: what stands in a place of the words. */
 export interface Hole {
   readonly id: string;
   readonly source: Source;
