@@ -1,6 +1,5 @@
 import type { Turns } from '../core/base';
 import { propose, type Sample, type Source, sourcesOf } from '../core/by-example';
-import type { Item } from '../core/items';
 import { withId } from '../core/project';
 import { type Field, fieldsBeside, makeExpression } from '../core/values';
 import type { ExampleAnswer, ExampleTask, Trying } from './protocol';
@@ -11,22 +10,28 @@ const sampleCount = 200;
 const shownCount = 4;
 const itemsATurn = 5_000;
 
-/** Proposes bindings for words that are wanted; what the fields offer is found once for a type. */
+/** What the fields of a type offer, and some of its items: found once as long as both stay. */
+interface Known {
+  readonly of: readonly unknown[];
+  readonly fields: readonly Field[];
+  readonly sources: readonly Source[];
+  readonly chosen: readonly Omit<Sample, 'context'>[];
+}
+
+/** Proposes bindings for words that are wanted. */
 export class ByExample {
-  private known:
-    | { readonly fields: readonly Field[]; readonly sources: readonly Source[] }
-    | undefined;
+  private known: Known | undefined;
 
   constructor(private readonly scene: Scene) {}
 
   propose({ type, without, examples }: ExampleTask): ExampleAnswer {
-    const fields = this.fieldsOf(type, without);
+    const { fields, sources, chosen } = this.knownOf(type, without);
     const items = this.scene.shownItems();
-    const samples = this.samplesOf(type);
     const context = { now: this.scene.contextOf(0).now };
+    const samples = chosen.map((each) => ({ ...each, context }));
     const { proposals, next, isTwoRules } = propose({
       fields,
-      sources: this.sourcesOf(fields, samples),
+      sources,
       samples,
       examples: examples.map(({ item, text, pins }) => ({
         item: items[item] ?? {},
@@ -52,52 +57,54 @@ export class ByExample {
     };
   }
 
-  /** How many items of a type have no value for one of these expressions. */
-  *missing({ type, exprs }: Trying): Turns<number> {
+  /** For each list of expressions, how many items of a type have no value for one of them. */
+  *missing({ type, exprs }: Trying): Turns<number[]> {
     const fields = this.fieldsOf(type);
-    const reads = exprs.flatMap((expr) => makeExpression(expr, fields).evaluate ?? []);
+    const reads = exprs.map((own) =>
+      own.flatMap((expr) => makeExpression(expr, fields).evaluate ?? []),
+    );
     const items = this.scene.shownItems();
-    let count = 0;
+    const typeOf = this.scene.typesShown();
+    const counts = exprs.map(() => 0);
     for (let at = 0; at < items.length; at += 1) {
       const item = items[at];
-      if (item !== undefined && this.scene.typeAt(at) === type)
-        if (reads.some((read) => read(item) === undefined)) count += 1;
+      if (item !== undefined && typeOf(at) === type)
+        for (const [index, own] of reads.entries())
+          if (own.some((read) => read(item) === undefined))
+            counts[index] = (counts[index] ?? 0) + 1;
       if (at % itemsATurn === itemsATurn - 1) yield at / items.length;
     }
-    return count;
+    return counts;
   }
 
-  private fieldsOf(type: string, without?: string): readonly Field[] {
-    const fields = withId(this.scene.project?.types ?? [], type)?.fields ?? [];
-    return without === undefined ? fields : fieldsBeside(fields, without);
+  private fieldsOf(type: string): readonly Field[] {
+    return withId(this.scene.project?.types ?? [], type)?.fields ?? [];
   }
 
-  private sourcesOf(fields: readonly Field[], samples: readonly Sample[]): readonly Source[] {
-    if (this.known?.fields !== fields)
-      this.known = {
+  private knownOf(type: string, without: string | undefined): Known {
+    const all = this.fieldsOf(type);
+    const of = [all, without, this.scene.shownItems()];
+    if (this.known === undefined || of.some((each, at) => each !== this.known?.of[at])) {
+      const fields = without === undefined ? all : fieldsBeside(all, without);
+      const chosen = this.choose(type);
+      const sources = sourcesOf(
         fields,
-        sources: sourcesOf(
-          fields,
-          samples.map(({ item }) => item),
-        ),
-      };
-    return this.known.sources;
+        chosen.map(({ item }) => item),
+      );
+      this.known = { of, fields, sources, chosen };
+    }
+    return this.known;
   }
 
   /** Items of a type, evenly from all of them. */
-  private samplesOf(type: string): readonly Sample[] {
-    const items = this.scene.shownItems();
-    const own: { readonly item: Item; readonly position: number }[] = [];
-    for (let position = 0; position < items.length; position += 1) {
-      const item = items[position];
-      if (item !== undefined && this.scene.typeAt(position) === type) own.push({ item, position });
-    }
+  private choose(type: string): Known['chosen'] {
+    const typeOf = this.scene.typesShown();
+    const own = this.scene
+      .shownItems()
+      .flatMap((item, position) => (typeOf(position) === type ? [{ item, position }] : []));
     const step = Math.max(1, own.length / sampleCount);
-    const context = { now: this.scene.contextOf(0).now };
-    return Array.from(
-      { length: Math.min(own.length, sampleCount) },
-      (_, at) => own[Math.floor(at * step)],
-    ).flatMap((each) => (each === undefined ? [] : [{ ...each, context }]));
+    const count = Math.min(own.length, sampleCount);
+    return Array.from({ length: count }, (_, at) => own[Math.floor(at * step)] ?? []).flat();
   }
 }
 

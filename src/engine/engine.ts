@@ -187,7 +187,7 @@ export class Engine implements Scene {
     const item = Math.max(0, Math.min(items.length - 1, position));
     const value = items[item];
     if (value === undefined) return undefined;
-    const type = this.typeAt(item);
+    const type = this.typesShown()(item);
     const titled = this.templates.find(({ template }) => template.type === type);
     const label = titled?.slots.findIndex((slot) => slot.property === 'text') ?? -1;
     const title =
@@ -436,9 +436,9 @@ export class Engine implements Scene {
     return source === undefined ? [] : this.heldIn(source.id);
   }
 
-  typeAt(item: number): string | undefined {
+  typesShown(): (item: number) => string | undefined {
     const known = this.shownTypes();
-    return known?.types[known.indexes[item] ?? known.types.length];
+    return (item) => known?.types[known.indexes[item] ?? known.types.length];
   }
 
   private shownTypes() {

@@ -133,7 +133,8 @@ export interface ExampleAnswer {
 /** Expressions to look at over all items of a type. */
 export interface Trying {
   readonly type: string;
-  readonly exprs: readonly string[];
+  /** By proposal. */
+  readonly exprs: readonly (readonly string[])[];
 }
 
 /** One item as the screens show it. */
@@ -207,8 +208,8 @@ export interface EngineProtocol {
   /** Rows at the time that it is now; undefined: none of them follows it. */
   tick(wanted: Range): Promise<View | undefined>;
   byExample(task: ExampleTask): Promise<ExampleAnswer>;
-  /** How many items lack one of the values; undefined: something newer was asked meanwhile. */
-  countMissing(trying: Trying): Promise<number | undefined>;
+  /** By proposal, how many items lack one of its values; undefined: something newer was asked meanwhile. */
+  countMissing(trying: Trying): Promise<readonly number[] | undefined>;
   /** Shows all rows in a locale. */
   showLocale(locale: string, wanted: Range): Promise<View>;
   /** The project as its file, items and all. */

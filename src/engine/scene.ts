@@ -9,7 +9,8 @@ export interface Scene {
   readonly lookUp: FindItem;
   shownItems(): readonly Item[];
   rawAt(item: number): Item | undefined;
-  typeAt(item: number): string | undefined;
+  /** Finds the type of an item by its position. */
+  typesShown(): (item: number) => string | undefined;
   contextOf(item: number): RowContext;
   localeNow(): string;
   compiled(template: string): CompiledTemplate | undefined;

@@ -74,7 +74,7 @@ function withDecoding(
 /** Why a value that is missing after decoding was not one before it. */
 function undecoded(scene: Scene, step: string | undefined, item: number): string | undefined {
   const raw = scene.rawAt(item);
-  const type = withId(scene.project?.types ?? [], scene.typeAt(item) ?? '');
+  const type = withId(scene.project?.types ?? [], scene.typesShown()(item) ?? '');
   const field = step === undefined ? undefined : fieldNamed(type?.fields ?? [], step);
   return field === undefined || raw === undefined ? undefined : whyNotDecoded(field, raw);
 }

@@ -1,7 +1,7 @@
 import type { JsonRecord } from '../base';
 import type { RowContext } from '../values';
 import type { Cover, Piece } from './cover';
-import type { Folded } from './fold';
+import { type Folded, typedOf } from './fold';
 import { type Hole, openForm, type Text, textOf } from './writing';
 
 /** An item of the type, to see what a cover makes of it. */
@@ -65,12 +65,6 @@ function textsOf(words: Folded, samples: readonly Sample[]) {
     });
   };
 }
-
-/** Fixed words as they were typed; marks of direction at their end belong to what follows. */
-export const typedOf = (
-  { typed, at }: Folded,
-  { from, to }: { from: number; to: number },
-): string => typed.slice(at[from], (at[to - 1] ?? 0) + 1);
 
 const mostCompared = 60;
 /** Past this gap in cost, or below this entropy in bits, the first is taken to be meant. */

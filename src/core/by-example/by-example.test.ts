@@ -187,6 +187,15 @@ describe('a second example', () => {
   });
 });
 
+test('what is stored is what was typed, not what was compared', () => {
+  const words = first({ 0: 'Merino lace, it’s here', 1: 'Slate, sold' });
+  expect(given(words)[0]).toBe('Merino lace, it’s here');
+  const plural = first({ 0: '2\u00a0reviews', 1: '1\u00a0review' });
+  expect(given(plural)[3]).toBe('3\u00a0reviews');
+  const date = first({ 0: '02\u202f03\u202f2026' });
+  expect(given(date)[1]).toBe('19\u202f01\u202f2026');
+});
+
 describe('a form that no example has shown', () => {
   test('can be told: of a plural, by its number; of a boolean', () => {
     const proposal = asked({ 0: '2 reviews' }).proposals.find(({ open }) => open.length > 0);

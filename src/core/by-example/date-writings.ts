@@ -1,6 +1,6 @@
 import { datePattern, type Format } from '../formats';
 import { instantOf } from '../values';
-import { folded, isBoundary, isDigit } from './fold';
+import { type Folded, folded, isBoundary, isDigit, typedOf } from './fold';
 import type { Wanted } from './wanted';
 import { byFormat, type Writing } from './writing';
 
@@ -70,7 +70,10 @@ const mostPatterns = 60;
 const mostFields = 6;
 
 /** Patterns that give a stretch of the typed text: field after field from each start of a word. */
-function* patternsIn(value: string, { text, locale }: Wanted): Generator<Pattern, void> {
+function* patternsIn(
+  value: string,
+  { words: typed, text, locale }: Wanted,
+): Generator<Pattern, void> {
   const isTime = /^\d\d:\d\d/.test(value);
   const at = isTime ? Date.parse(`1970-01-01T${value}Z`) : instantOf(value);
   if (Number.isNaN(at)) return;
@@ -100,7 +103,7 @@ function* patternsIn(value: string, { text, locale }: Wanted): Generator<Pattern
     if (kinds.length >= mostFields) return;
     for (const { end, literal } of kinds.length === 0
       ? [{ end: place, literal: '' }]
-      : separators(text, place))
+      : separators(typed, place))
       for (const { letters, kind, words } of rendered) {
         if (words === '' || kinds.includes(kind) || !text.startsWith(words, end)) continue;
         if (isDigit(words[0]) && isDigit(text[end - 1])) continue;
@@ -134,9 +137,10 @@ function costOf(pattern: string, kinds: readonly string[]): number {
 
 /** What can stand between two fields: signs, spaces, and short words between spaces. */
 function* separators(
-  text: string,
+  words: Folded,
   from: number,
 ): Generator<{ readonly end: number; readonly literal: string }, void> {
+  const { text } = words;
   yield { end: from, literal: '' };
   const between = /^(?:[^\p{L}\p{N}]{1,3}|[^\p{L}\p{N}]{0,2}[\p{L}]{1,3}[^\p{L}\p{N}]{0,2})/u.exec(
     text.slice(from),
@@ -146,7 +150,7 @@ function* separators(
   // A literal that goes on with a word belongs to it.
   if (!isBoundary(text, from)) return;
   for (let length = 1; length <= whole.length; length += 1) {
-    const own = whole.slice(0, length);
+    const own = typedOf(words, { from, to: from + length });
     const literal = /[\p{L}']/u.test(own) ? `'${own.replaceAll("'", "''")}'` : own;
     yield { end: from + length, literal };
   }

@@ -37,6 +37,12 @@ export function fold(words: string): Folded {
   return { text, typed, at: [...at, typed.length] };
 }
 
+/** A stretch as it was typed; marks of direction at their end belong to what follows. */
+export const typedOf = (
+  { typed, at }: Folded,
+  { from, to }: { from: number; to: number },
+): string => (from < to ? typed.slice(at[from], (at[to - 1] ?? 0) + 1) : '');
+
 export const folded = (words: string): string => fold(words).text;
 
 /** A decimal digit of any script as an ASCII one: each script has its ten in a row. */

@@ -1,9 +1,9 @@
 import { type Format, pluralCategories, pluralCategory } from '../formats';
 import { type Field, kindOf } from '../values';
-import { isBoundary } from './fold';
+import { isBoundary, typedOf } from './fold';
 import type { Read } from './occurrences';
 import type { Source } from './sources';
-import { byFormat, type Hole, holeOf, openForm, type Writing } from './writing';
+import { byFormat, type Hole, holeId, holeOf, openForm, type Writing } from './writing';
 
 /**
  * Words that change with a value: the forms of a plural, the two words of a boolean. Each example
@@ -18,11 +18,13 @@ export interface FormPiece {
 }
 
 /** Stands for the number in a form. */
-const number = '\u0000';
+export const number = '\u0000';
 
 interface Shown {
   readonly to: number;
+  /** Folded: forms are compared by it. */
   readonly form: string;
+  readonly typed: string;
   readonly key: string;
 }
 
@@ -52,9 +54,8 @@ export function formSources(
       ];
     if (kindOf(source.type) !== 'number' || pluralCategories(locale).length < 2) return [];
     if (!values.every((value) => typeof value === 'number' && Number.isInteger(value))) return [];
-    const spans = reads.map(
-      (read) => read.holes.get(`${source.expr}\u0000${JSON.stringify({ as: 'number' })}`)?.spans,
-    );
+    const id = holeId(source, JSON.stringify({ as: 'number' }));
+    const spans = reads.map((read) => read.holes.get(id)?.spans);
     if (spans.every((each) => each === undefined)) return [];
     return [
       {
@@ -67,13 +68,15 @@ export function formSources(
   });
 }
 
-function booleanForms({ words: { text } }: Read, value: boolean, exampleCount: number) {
+function booleanForms({ words }: Read, value: boolean, exampleCount: number) {
+  const { text } = words;
   return (from: number): Shown[] => {
     if (!isBoundary(text, from)) return [];
-    const none = exampleCount > 1 ? [{ to: from, form: '', key: String(value) }] : [];
+    const none = exampleCount > 1 ? [{ to: from, form: '', typed: '', key: String(value) }] : [];
     const own = wordEnds(text, from).map((to) => ({
       to,
       form: text.slice(from, to),
+      typed: typedOf(words, { from, to }),
       key: String(value),
     }));
     return [...none, ...own];
@@ -81,23 +84,34 @@ function booleanForms({ words: { text } }: Read, value: boolean, exampleCount: n
 }
 
 function pluralForms(
-  { words: { text } }: Read,
+  { words }: Read,
   value: number,
   spans: ReadonlyMap<number, readonly number[]> | undefined,
   locale: string,
   exampleCount: number,
 ) {
+  const { text } = words;
   const category = pluralCategory(locale, value);
   return (from: number): Shown[] => {
     const withNumber = (spans?.get(from) ?? []).flatMap((end) => {
       const after = text[end] === ' ' ? end + 1 : end;
       const ends = wordEnds(text, after).slice(0, 2);
-      return ends.map((to) => ({ to, form: number + text.slice(end, to), key: category }));
+      return ends.map((to) => ({
+        to,
+        form: number + text.slice(end, to),
+        typed: number + typedOf(words, { from: end, to }),
+        key: category,
+      }));
     });
     // No number is written for none and for one: "sold out", "a review".
     const isAlone = exampleCount > 1 && (value === 0 || value === 1) && isBoundary(text, from);
     const alone = isAlone
-      ? wordEnds(text, from).map((to) => ({ to, form: text.slice(from, to), key: String(value) }))
+      ? wordEnds(text, from).map((to) => ({
+          to,
+          form: text.slice(from, to),
+          typed: typedOf(words, { from, to }),
+          key: String(value),
+        }))
       : [];
     return [...withNumber, ...alone];
   };
@@ -138,7 +152,7 @@ export function* formsAt(
     if (combined.length === 0) return;
   }
   for (const shown of combined) {
-    const forms = new Map(shown.map(({ key, form }) => [key, form]));
+    const forms = new Map(shown.map(({ key, typed }) => [key, typed]));
     if ([...forms.values()].every((form) => form === '')) continue;
     const isPlural = source.type.type !== 'boolean';
     if (isPlural && ![...forms.values()].some((form) => form.includes(number))) continue;

@@ -1,8 +1,9 @@
 import { freeId, slug } from '../base';
 import type { Format, NamedFormat } from '../formats';
 import { type Field, instantOf, pathText, plainText } from '../values';
-import { type Behaviour, behavioursOf, nextSample, type Sample, typedOf } from './behaviours';
+import { type Behaviour, behavioursOf, nextSample, type Sample } from './behaviours';
 import { type Cover, coversOf, type Piece } from './cover';
+import { typedOf } from './fold';
 import { type Example, type Read, readExample } from './occurrences';
 import type { Source } from './sources';
 import { exprOf, type Hole, type Text } from './writing';

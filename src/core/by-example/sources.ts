@@ -228,7 +228,7 @@ function* pairs(numbers: readonly NumberDraft[]): Generator<Draft, void> {
 }
 
 /** `reviewCount`: review, count. */
-export function partsOfName(name: string): string[] {
+function partsOfName(name: string): string[] {
   return name
     .replace(/([a-z\d])([A-Z])/g, '$1 $2')
     .toLowerCase()

@@ -26,8 +26,10 @@ export interface Hole {
   readonly cost: number;
 }
 
+export const holeId = (source: Source, writing: string): string => `${source.expr}\u0000${writing}`;
+
 export const holeOf = (source: Source, writing: Writing): Hole => ({
-  id: `${source.expr}\u0000${writing.id}`,
+  id: holeId(source, writing.id),
   source,
   writing,
   cost: source.cost + writing.cost,

@@ -26,38 +26,11 @@ const isNumber = (value: unknown): value is number =>
   typeof value === 'number' && value - value === 0;
 
 function numberField(operator: CompareOperator, name: string, fixed: number): RunTest {
-  switch (operator) {
-    case '===':
-      return (item) => {
-        const value = item[name];
-        return isNumber(value) ? value === fixed : undefined;
-      };
-    case '!==':
-      return (item) => {
-        const value = item[name];
-        return isNumber(value) ? value !== fixed : undefined;
-      };
-    case '<':
-      return (item) => {
-        const value = item[name];
-        return isNumber(value) ? value < fixed : undefined;
-      };
-    case '<=':
-      return (item) => {
-        const value = item[name];
-        return isNumber(value) ? value <= fixed : undefined;
-      };
-    case '>':
-      return (item) => {
-        const value = item[name];
-        return isNumber(value) ? value > fixed : undefined;
-      };
-    case '>=':
-      return (item) => {
-        const value = item[name];
-        return isNumber(value) ? value >= fixed : undefined;
-      };
-  }
+  const holds = holder(operator, fixed);
+  return (item) => {
+    const value = item[name];
+    return isNumber(value) ? holds(value) : undefined;
+  };
 }
 
 /**

@@ -6,7 +6,7 @@ import { Button } from '../controls';
 import { engine, useSession } from '../session';
 import { ProposalLine, type Taken } from './proposal-line';
 import { Stretches } from './stretches';
-import { useExamples, type Wish } from './use-examples';
+import { useExamples, useMissing, type Wish } from './use-examples';
 
 interface ExamplePanelProps {
   readonly type: ItemType;
@@ -28,6 +28,10 @@ export default function ExamplePanel(props: ExamplePanelProps) {
   const answer = useExamples(type.id, without, wishes);
   const all = answer?.proposals ?? [];
   const proposals = isPlainOnly ? all.filter((each) => each.isPlain) : all;
+  const missing = useMissing(
+    type.id,
+    proposals.map(({ stretches }) => stretches.flatMap(({ value }) => value?.expr ?? [])),
+  );
   const change = (at: number, wish: Partial<Wish>) =>
     setWishes(wishes.map((each, index) => (index === at ? { ...each, ...wish } : each)));
   const pin = (own: Pin) => {
@@ -77,11 +81,11 @@ export default function ExamplePanel(props: ExamplePanelProps) {
         <Stretches stretches={proposals[0].stretches} values={valuesOf(type.fields)} onPin={pin} />
       )}
       <ul className="space-y-1.5" aria-label="Proposals">
-        {proposals.map((proposal) => (
+        {proposals.map((proposal, at) => (
           <ProposalLine
             key={JSON.stringify([proposal.expr, proposal.format, proposal.newFormats])}
             {...{ proposal, onTake }}
-            type={type.id}
+            missing={missing?.[at]}
             rows={(answer?.rows ?? []).map(({ item: own, texts }) => ({
               item: own,
               text: texts[all.indexOf(proposal)] ?? null,

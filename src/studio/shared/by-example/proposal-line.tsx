@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { count } from '../../../core/base';
 import { completed, numberOf, type OpenForm, openForm } from '../../../core/by-example';
 import { type NamedFormat, numberText } from '../../../core/formats';
@@ -6,7 +6,6 @@ import { localeOf } from '../../../core/project';
 import type { ExampleAnswer } from '../../../engine';
 import { Button, MenuButton } from '../controls';
 import { useProject, useSession } from '../session';
-import { useMissing } from './use-examples';
 
 type Proposal = ExampleAnswer['proposals'][number];
 
@@ -21,7 +20,8 @@ export interface Taken {
 
 interface ProposalLineProps {
   readonly proposal: Proposal;
-  readonly type: string;
+  /** How many items lack a value for it, once they are counted. */
+  readonly missing: number | undefined;
   readonly rows: readonly { readonly item: number; readonly text: string | null }[];
   readonly onTake: (taken: Taken) => void;
 }
@@ -29,10 +29,8 @@ interface ProposalLineProps {
 const mostShown = 2;
 
 /** One proposal: what it is, what it gives for other items, what is not known of it yet. */
-export function ProposalLine({ proposal, type, rows, onTake }: ProposalLineProps) {
-  const { expr, words, format, newFormats, open, stretches, others } = proposal;
-  const exprs = useMemo(() => stretches.flatMap(({ value }) => value?.expr ?? []), [stretches]);
-  const missing = useMissing(type, exprs);
+export function ProposalLine({ proposal, missing, rows, onTake }: ProposalLineProps) {
+  const { expr, words, format, newFormats, open, others } = proposal;
   const locale = useLocale();
   const [forms, setForms] = useState<Readonly<Record<string, string>>>({});
   const withForms = newFormats.map((own) =>

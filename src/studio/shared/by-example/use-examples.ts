@@ -45,22 +45,25 @@ export function useExamples(
   return answer;
 }
 
-/** How many items lack one of the values; undefined while they are being counted. */
-export function useMissing(type: string, exprs: readonly string[]): number | undefined {
+/** By proposal, how many items lack one of its values; undefined while they are being counted. */
+export function useMissing(
+  type: string,
+  exprs: readonly (readonly string[])[],
+): readonly number[] | undefined {
   const version = useSession((session) => session.view?.version);
-  const [count, setCount] = useState<number>();
-  const asked = exprs.join('\n');
+  const [counts, setCounts] = useState<readonly number[]>();
+  const asked = JSON.stringify(exprs);
   // biome-ignore lint/correctness/useExhaustiveDependencies: `asked` says all of it, the version the rest
   useEffect(() => {
     let isLatest = true;
-    setCount(undefined);
+    setCounts(undefined);
     if (exprs.length > 0)
       void engine()
         .countMissing({ type, exprs })
-        .then((came) => isLatest && setCount(came));
+        .then((came) => isLatest && setCounts(came));
     return () => {
       isLatest = false;
     };
   }, [type, asked, version]);
-  return count;
+  return counts;
 }
