@@ -1,14 +1,12 @@
-import type { Turns } from '../core/base';
 import { propose, type Sample, type Source, sourcesOf } from '../core/by-example';
 import { withId } from '../core/project';
-import { type Field, fieldsBeside, makeExpression } from '../core/values';
-import type { ExampleAnswer, ExampleTask, Trying } from './protocol';
+import { type Field, fieldsBeside } from '../core/values';
+import type { ExampleAnswer, ExampleTask } from './protocol';
 import type { Scene } from './scene';
 
 const sampleCount = 200;
 /** Items on which proposals are shown beside each other. */
 const shownCount = 4;
-const itemsATurn = 5_000;
 
 /** What the fields of a type offer, and some of its items: found once as long as both stay. */
 interface Known {
@@ -55,26 +53,6 @@ export class ByExample {
         return [{ item: sample.position, texts: proposals.map(({ texts }) => texts[at] ?? null) }];
       }),
     };
-  }
-
-  /** For each list of expressions, how many items of a type have no value for one of them. */
-  *missing({ type, exprs }: Trying): Turns<number[]> {
-    const fields = this.fieldsOf(type);
-    const reads = exprs.map((own) =>
-      own.flatMap((expr) => makeExpression(expr, fields).evaluate ?? []),
-    );
-    const items = this.scene.shownItems();
-    const typeOf = this.scene.typesShown();
-    const counts = exprs.map(() => 0);
-    for (let at = 0; at < items.length; at += 1) {
-      const item = items[at];
-      if (item !== undefined && typeOf(at) === type)
-        for (const [index, own] of reads.entries())
-          if (own.some((read) => read(item) === undefined))
-            counts[index] = (counts[index] ?? 0) + 1;
-      if (at % itemsATurn === itemsATurn - 1) yield at / items.length;
-    }
-    return counts;
   }
 
   private fieldsOf(type: string): readonly Field[] {

@@ -364,6 +364,18 @@ export class Engine implements Scene {
     return entry < 0 ? { now: this.nowAtVersion } : this.contextAt(entry);
   }
 
+  /** The same for many items of a source: where each stands is found once for all of them. */
+  contextsOf(source: string): (item: number) => RowContext {
+    const around: RowContext = { now: this.nowAtVersion };
+    if (source !== this.source()?.id) return () => around;
+    let entryOf: Int32Array | undefined;
+    return (item) => {
+      entryOf ??= inverse(this.arranged.items, this.shownItems().length);
+      const entry = entryOf[item] ?? -1;
+      return entry < 0 ? around : this.contextAt(entry);
+    };
+  }
+
   /** Items or project are others now. */
   private changed(): void {
     this.version += 1;
@@ -457,6 +469,13 @@ export class Engine implements Scene {
       ? undefined
       : compileFor(this.project, template, this.lookUp, this.localeNow());
   }
+}
+
+/** Where each number stands; -1: nowhere. */
+function inverse(numbers: Int32Array, count: number): Int32Array {
+  const places = new Int32Array(count).fill(-1);
+  for (let at = 0; at < numbers.length; at += 1) places[numbers[at] ?? 0] = at;
+  return places;
 }
 
 type Finder = (key: string) => Item | undefined;

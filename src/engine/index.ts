@@ -24,6 +24,7 @@ export type {
   MakeTask,
   Range,
   SlotSurvey,
+  SpreadAsked,
   Survey,
   TemplateSurvey,
   Trace,

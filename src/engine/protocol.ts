@@ -9,6 +9,7 @@ import type {
   PathSteps,
   Proposal,
   Rule,
+  Spread,
   TypeFound,
 } from '../core/items';
 import type { Entry, RowPlan, Sequence } from '../core/lists';
@@ -137,6 +138,13 @@ export interface Trying {
   readonly exprs: readonly (readonly string[])[];
 }
 
+/** An expression to look at over all items of a type; `without`: the computed property that it is. */
+export interface SpreadAsked {
+  readonly type: string;
+  readonly expr: string;
+  readonly without?: string | undefined;
+}
+
 /** One item as the screens show it. */
 export interface ItemAtHand {
   readonly item: number;
@@ -210,6 +218,8 @@ export interface EngineProtocol {
   byExample(task: ExampleTask): Promise<ExampleAnswer>;
   /** By proposal, how many items lack one of its values; undefined: something newer was asked meanwhile. */
   countMissing(trying: Trying): Promise<readonly number[] | undefined>;
+  /** What an expression gives over all items; undefined: it gives nothing, or something newer was asked. */
+  spread(asked: SpreadAsked): Promise<Spread | undefined>;
   /** Shows all rows in a locale. */
   showLocale(locale: string, wanted: Range): Promise<View>;
   /** The project as its file, items and all. */

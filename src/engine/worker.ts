@@ -1,6 +1,14 @@
 import { expose, transfer } from 'comlink';
-import { atOnce, type Finding, inTurns, type Json, ok, type Result } from '../core/base';
-import { asItem, type Inference, type Item, infer } from '../core/items';
+import {
+  atOnce,
+  type Finding,
+  inTurns,
+  type Json,
+  ok,
+  type Result,
+  type Turns,
+} from '../core/base';
+import { asItem, type Inference, type Item, infer, type Spread } from '../core/items';
 import {
   itemsIdOf,
   looksLikeProject,
@@ -9,6 +17,7 @@ import {
   readProject,
   writeProject,
 } from '../core/project';
+import type { AllItems } from './all-items';
 import type { ByExample } from './by-example';
 import { dataLater } from './data-later';
 import { Engine } from './engine';
@@ -36,7 +45,30 @@ const byExample = (): Promise<ByExample> => {
   exampleMaker ??= import('./by-example').then((loaded) => new loaded.ByExample(engine));
   return exampleMaker;
 };
-let counting: ReturnType<typeof turns> | undefined;
+let everyItem: Promise<AllItems> | undefined;
+const allItems = (): Promise<AllItems> => {
+  everyItem ??= import('./all-items').then((loaded) => new loaded.AllItems(engine));
+  return everyItem;
+};
+
+/** Work in turns of which only the newest is wanted; what was under way gives undefined. */
+function newest<T>(): (work: () => Promise<Turns<T>>) => Promise<T | undefined> {
+  let current: ReturnType<typeof turns> | undefined;
+  return async (work) => {
+    current?.cancel();
+    const own = turns();
+    current = own;
+    try {
+      return await inTurns(await work(), own.pause);
+    } catch (error) {
+      if (error instanceof Cancelled) return undefined;
+      throw error;
+    }
+  };
+}
+
+const counting = newest<readonly number[]>();
+const spreading = newest<Spread | undefined>();
 
 /** Rows of a document that was dropped do not wait for the database. */
 const keeping = () => import('../keeping');
@@ -140,17 +172,9 @@ const protocol: EngineProtocol &
     return (await byExample()).propose(task);
   },
 
-  async countMissing(trying) {
-    counting?.cancel();
-    const own = turns();
-    counting = own;
-    try {
-      return await inTurns((await byExample()).missing(trying), own.pause);
-    } catch (error) {
-      if (error instanceof Cancelled) return undefined;
-      throw error;
-    }
-  },
+  countMissing: (trying) => counting(async () => (await allItems()).missing(trying)),
+
+  spread: (asked) => spreading(async () => (await allItems()).spread(asked)),
 
   async showLocale(locale, wanted) {
     engine.showLocale(locale);

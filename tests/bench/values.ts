@@ -2,9 +2,18 @@ import { Environment } from '@marcbachmann/cel-js';
 import { atOnce } from '../../src/core/base';
 import { type Format, makeFormatter } from '../../src/core/formats';
 import { type Item, infer } from '../../src/core/items';
-import { explain, makeExpression, type Value } from '../../src/core/values';
+import {
+  blockLength,
+  Columns,
+  explain,
+  isTrue,
+  makeExpression,
+  type Pass,
+  passOver,
+  type Value,
+} from '../../src/core/values';
 import { benchItems } from './items';
-import { handWritten } from './references/hand-written';
+import { handWritten, writtenPasses } from './references/hand-written';
 
 /** Expressions, formats and traces against their references; prints what took how long, in ms. */
 const items = benchItems(Number(process.argv[2] ?? 100_000));
@@ -36,20 +45,81 @@ function inTurn(...all: readonly (() => number)[]): number[] {
 }
 
 const cel = new Environment({ unlistedVariablesAreDyn: true });
+/** Kept with the items: the first pass over a field takes its column out. */
+const columns = new Columns(items);
 
 const expressions = handWritten.map(({ expression, cel: inCel, byHand }) => {
-  const { evaluate, findings } = makeExpression(expression, fields);
-  if (evaluate === undefined) throw new Error(findings[0]?.message);
+  const { evaluate, checked, findings } = makeExpression(expression, fields);
+  if (evaluate === undefined || checked === undefined) throw new Error(findings[0]?.message);
   if (items.slice(0, 1_000).some((item) => evaluate(item) !== byHand(item)))
     throw new Error(`${expression} is not what is written by hand.`);
   const parsed = cel.parse(inCel);
-  const [ours, hand, library] = inTurn(
+  const over = passOver(checked, columns);
+  const [ours, hand, whole, library] = inTurn(
     pass(items, (item) => evaluate(item)),
     pass(items, byHand),
+    timed(() => taken(over)),
     pass(items, (item) => parsed(item)),
   );
-  return { expression, ours, byHand: hand, library };
+  return { expression, ours, byHand: hand, whole, library, by: over.by };
 });
+
+const passes = writtenPasses.map(({ expression, byHand }) => {
+  const { checked } = makeExpression(expression, fields);
+  if (checked === undefined) throw new Error(expression);
+  const over = passOver(checked, columns);
+  if (Math.abs(taken(over) - byHand(items)) > 1e-6 * byHand(items))
+    throw new Error(`${expression} is not what is written by hand.`);
+  const [ours, hand] = inTurn(
+    timed(() => taken(over)),
+    timed(() => byHand(items)),
+  );
+  return { expression, ours, byHand: hand };
+});
+
+function timed(work: () => number): () => number {
+  return () => {
+    const from = performance.now();
+    sink += work();
+    return performance.now() - from;
+  };
+}
+
+/** All values of a pass, each looked at: numbers added, true ones counted, texts measured. */
+function taken(over: Pass): number {
+  let all = 0;
+  for (let from = 0; from < items.length; from += blockLength)
+    all += takenIn(over, from, Math.min(blockLength, items.length - from));
+  return all;
+}
+
+function takenIn(over: Pass, from: number, count: number): number {
+  let all = 0;
+  switch (over.by) {
+    case 'numbers': {
+      const block = over.blocks(from, count);
+      for (let i = 0; i < count; i += 1) {
+        const value = block[i] ?? 0;
+        if (!Number.isNaN(value)) all += value;
+      }
+      return all;
+    }
+    case 'conditions': {
+      const block = over.blocks(from, count);
+      for (let i = 0; i < count; i += 1) if (block[i] === isTrue) all += 1;
+      return all;
+    }
+    case 'texts': {
+      const { table, codes } = over.texts;
+      const block = codes(from, count);
+      for (let i = 0; i < count; i += 1) all += table[block[i] ?? -1]?.length ?? 0;
+      return all;
+    }
+    case 'items':
+      for (let i = 0; i < count; i += 1) use(over.valueAt(from + i));
+      return all;
+  }
+}
 
 function format<T extends Value>(
   name: string,
@@ -123,7 +193,7 @@ function traceAll(item: Item): number {
 for (const item of items.slice(0, warmTraces)) traceAll(item);
 const [trace] = inTurn(() => traceAll(items[sink % items.length] ?? {}));
 
-process.stdout.write(JSON.stringify({ expressions, formats, trace, sink }));
+process.stdout.write(JSON.stringify({ expressions, passes, formats, trace, sink }));
 
 function fieldsOf(all: readonly Item[]) {
   const [type] = atOnce(infer(all, 'stock')).types;

@@ -92,6 +92,7 @@ test('a computed property is a live column, and any template can show it', async
   await page.getByLabel('Name of the computed property').fill('mass');
   await page.getByLabel('Expression of the computed property').fill('`${weight} kg`');
   await expect(page.getByText('here "1.5 kg"')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'longest "0.75 kg"' })).toBeVisible();
   await page.getByRole('button', { name: 'Add it' }).click();
   await expect(page.getByRole('cell', { name: '0.75 kg' })).toBeVisible();
   await page.getByLabel('Expression', { exact: true }).fill('`${weight} kg to ${to}`');

@@ -41,6 +41,12 @@ test('an expression is completed with real values, mended in one press, and a fi
   await expect.poll(() => rowsOf(page)).toEqual([['7.5'], ['0']]);
   await expect(page.getByLabel('Trace')).toContainText('7.5');
 
+  // What stands at the ends of all items is told as one types, and leads there.
+  await expect(page.getByRole('button', { name: 'largest 7.5' })).toBeVisible();
+  await page.getByRole('button', { name: 'smallest 0' }).click();
+  await expect(page.getByText('item 2 of 2')).toBeVisible();
+  await page.getByRole('button', { name: 'Item before' }).click();
+
   // A text plus a number is refused, with one press that puts it right.
   await value.fill('to + weight');
   await page.getByRole('button', { name: 'Write `${to}${weight}`' }).click();
@@ -49,6 +55,7 @@ test('an expression is completed with real values, mended in one press, and a fi
   await value.fill('weight > 1 ? to : null');
   await expect.poll(() => rowsOf(page)).toEqual([['Ousby'], ['']]);
   await expect(page.getByText('1 item has no value here')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'none for 1 of 2 items' })).toBeVisible();
   await value.click();
   await page.keyboard.press('Home');
   await page.keyboard.press('F2');

@@ -1,5 +1,5 @@
 import { isRecord, type Json, ownValue, type Turns } from '../base';
-import type { ValueType } from '../values';
+import type { ResultType, ValueType } from '../values';
 import type { Item } from './item';
 
 /** How many values lie from `from` up to `to`; the last bin has its end, too. */
@@ -15,6 +15,9 @@ export interface Extreme {
   readonly item: number;
 }
 
+/** Numbers, milliseconds of dates, lengths of texts and lists. */
+export type Measure = 'number' | 'date' | 'chars' | 'elements';
+
 /** What is known of a field's values, over all items that were looked at. */
 export interface Evidence {
   readonly itemCount: number;
@@ -29,8 +32,8 @@ export interface Evidence {
   readonly isDistinctExact: boolean;
   /** The most frequent values, if any stands more than once. */
   readonly frequent: readonly { readonly value: Json; readonly count: number }[];
-  /** What the bins and extremes measure: numbers, milliseconds of dates, lengths of texts and lists. */
-  readonly measure: 'number' | 'date' | 'chars' | 'elements' | undefined;
+  /** What the bins and extremes measure. */
+  readonly measure: Measure | undefined;
   readonly smallest: Extreme | undefined;
   readonly largest: Extreme | undefined;
   readonly bins: readonly Bin[];
@@ -56,7 +59,7 @@ export function* gatherEvidence(
   const measures = new Float64Array(items.length);
   const measure = measureOf(type);
   const read = pathReader(path);
-  let measured = 0;
+  let measuredCount = 0;
   let itemCount = 0;
   let presentCount = 0;
   let nullCount = 0;
@@ -91,17 +94,17 @@ export function* gatherEvidence(
         places.set(told, places.size);
       } else isDistinctExact = false;
     }
-    const at = measure === undefined ? Number.NaN : measured1(measure, value);
+    const at = measure === undefined ? Number.NaN : measured(measure, value);
     if (Number.isNaN(at)) continue;
-    measures[measured] = at;
+    measures[measuredCount] = at;
     if (isWhole && Math.floor(at) !== at) isWhole = false;
-    measured += 1;
+    measuredCount += 1;
     if (smallest === undefined || at < smallest.at)
       smallest = { at, extreme: { value, item: position } };
     if (largest === undefined || at > largest.at)
       largest = { at, extreme: { value, item: position } };
   }
-  const all = measures.subarray(0, measured);
+  const all = measures.subarray(0, measuredCount);
   const span = (largest?.at ?? 0) - (smallest?.at ?? 0);
   // Whole numbers close together are counted where they stand; sorting takes five times as long.
   const isDense = isWhole && span <= 4 * items.length;
@@ -138,7 +141,7 @@ function pathReader([first, ...rest]: readonly string[]): (item: Item) => Json |
   };
 }
 
-function measureOf({ type }: ValueType): Evidence['measure'] {
+export function measureOf({ type }: ResultType): Measure | undefined {
   switch (type) {
     case 'number':
     case 'integer':
@@ -157,9 +160,11 @@ function measureOf({ type }: ValueType): Evidence['measure'] {
   }
 }
 
-function measured1(measure: NonNullable<Evidence['measure']>, value: Json): number {
+/** NaN where there is nothing to measure. */
+export function measured(measure: Measure, value: Json): number {
   if (measure === 'number') return typeof value === 'number' ? value : Number.NaN;
   if (measure === 'elements') return Array.isArray(value) ? value.length : Number.NaN;
+  if (typeof value === 'object') return Number.NaN;
   if (typeof value !== 'string') return measure === 'chars' ? String(value).length : Number.NaN;
   return measure === 'chars' ? value.length : Date.parse(value);
 }

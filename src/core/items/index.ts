@@ -20,7 +20,7 @@ export {
   compareImport,
   type ImportDifference,
 } from './difference';
-export { type Bin, type Evidence, type Extreme, gatherEvidence } from './evidence';
+export { type Bin, type Evidence, type Extreme, gatherEvidence, type Measure } from './evidence';
 export { applyFeed, type FeedApplied, type FeedEvent, type Follow } from './feed';
 export type { Position } from './findings';
 export { misfits, type TypedItems } from './fit';
@@ -63,4 +63,5 @@ export {
   type SchemaRead,
   type TypeShape,
 } from './schema';
+export { type Ends, type Spread, spreadOf } from './spread';
 export { likelyTitle } from './title';

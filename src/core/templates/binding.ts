@@ -83,7 +83,7 @@ export const othersChecked = ({
 });
 
 /** The same with formats that write. */
-const othersIn = (binders: Binders): Others => ({
+export const othersIn = (binders: Binders): Others => ({
   sources: binders.sources,
   formats: new Map(
     binders.formats.map((each) => [each.id, knownFormat(each, lateWriter(each, binders))]),

@@ -13,6 +13,7 @@ export {
   leaves,
   mapExpressions,
   othersChecked,
+  othersIn,
   type StandIn,
 } from './binding';
 export { type BoundSlot, type CompiledTemplate, checkTemplate, compileTemplate } from './compile';

@@ -3,8 +3,11 @@
  * turned into a closure (compile) and, for one item, told step by step (explain). It knows
  * items only as JSON records; templates, checks and the command line call it.
  */
-export { type Checked, readsNow } from './check/checked';
+export { anyMissing, type Checked, readsNow } from './check/checked';
 export { pathText } from './check/names';
+export { blockLength } from './columns/blocks';
+export { Columns, isMissing, isTrue } from './columns/columns';
+export { type Pass, passOver } from './columns/pass';
 export type { Evaluate } from './compile/compile';
 export { type Completion, type Completions, completionsAt, pathAt } from './complete';
 export {

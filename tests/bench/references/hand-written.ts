@@ -67,3 +67,37 @@ export const handWritten: readonly Written[] = [
     },
   },
 ];
+
+/** A sum or a count over all items, its loop written for it alone. */
+export interface WrittenPass {
+  readonly expression: string;
+  readonly byHand: (items: readonly Item[]) => number;
+}
+
+export const writtenPasses: readonly WrittenPass[] = [
+  {
+    expression: 'price * stock',
+    byHand(items) {
+      let sum = 0;
+      for (const item of items) {
+        const price = item['price'];
+        const stock = item['stock'];
+        if (typeof price === 'number' && typeof stock === 'number') sum += price * stock;
+      }
+      return sum;
+    },
+  },
+  {
+    expression: 'checked && price > 20 && shade !== "undyed"',
+    byHand(items) {
+      let count = 0;
+      for (const item of items) {
+        const price = item['price'];
+        const shade = item['shade'];
+        if (item['checked'] === true && typeof price === 'number' && price > 20)
+          if (typeof shade === 'string' && shade !== 'undyed') count += 1;
+      }
+      return count;
+    },
+  },
+];

@@ -113,6 +113,15 @@ export const callsAnything = (checked: CheckedArgument): boolean =>
 export const readsNow = (checked: CheckedArgument): boolean =>
   (checked.kind === 'context' && checked.name === 'now') || partsOf(checked).some(readsNow);
 
+/** Whether one of several values is missing, as a condition of its own. */
+export function anyMissing([first, ...others]: readonly Checked[]): Checked {
+  const made = { type: { type: 'boolean' }, mayBeMissing: false, from: 0, to: 0 } as const;
+  if (first === undefined) return { kind: 'literal', value: false, ...made };
+  const own: Checked = { kind: 'isMissing', of: first, isNegated: false, ...made };
+  if (others.length === 0) return own;
+  return { kind: 'logical', operator: '||', left: own, right: anyMissing(others), ...made };
+}
+
 export function partsOf(checked: CheckedArgument): readonly CheckedArgument[] {
   switch (checked.kind) {
     case 'literal':

@@ -47,7 +47,8 @@ export function compile(checked: Checked): Evaluate {
 }
 
 /** Neither calls anything nor puts texts together: it can take neither long nor much room. */
-const isLight = (checked: Checked): boolean => !callsAnything(checked) && !joinsTexts(checked);
+export const isLight = (checked: Checked): boolean =>
+  !callsAnything(checked) && !joinsTexts(checked);
 
 const readsContext = (checked: CheckedArgument): boolean =>
   checked.kind === 'context' || partsOf(checked).some(readsContext);

@@ -99,7 +99,7 @@ export function compareValues(
   return undefined;
 }
 
-function compared<T extends string | number | boolean>(
+export function compared<T extends string | number | boolean>(
   operator: CompareOperator,
   a: T,
   b: T,

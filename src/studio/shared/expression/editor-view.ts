@@ -170,7 +170,8 @@ function offersIn(context: CompletionContext, world: EditorWorld) {
   const { from, offers } = completionsAt(text, context.pos, world);
   const isAsked =
     context.explicit || from < context.pos || /\.\s*$/.test(text.slice(0, context.pos));
-  if (!isAsked || offers.length === 0) return null;
+  const isWritten = offers.length === 1 && offers[0]?.text === text.slice(from, context.pos);
+  if (!isAsked || offers.length === 0 || (isWritten && !context.explicit)) return null;
   return {
     from,
     filter: false,

@@ -2,6 +2,7 @@ import { count, grouped, type Json } from '../../../core/base';
 import type { Evidence, Extreme } from '../../../core/items';
 import { typeInWords, type ValueType } from '../../../core/values';
 import { handItem } from '../../shared/at-hand';
+import { endWords } from '../../shared/expression/spread-line';
 
 /** How many there are, what the ends are, what stands most often: each end leads to its item. */
 export function EvidenceWords({
@@ -13,12 +14,7 @@ export function EvidenceWords({
 }) {
   const { itemCount, presentCount, nullCount, emptyCount, measure, smallest, largest } = evidence;
   const missing = itemCount - presentCount;
-  const [first, last] = {
-    number: ['smallest', 'largest'],
-    date: ['first', 'last'],
-    chars: ['shortest', 'longest'],
-    elements: ['fewest', 'most'],
-  }[measure ?? 'number'] ?? ['', ''];
+  const [first, last] = endWords[measure ?? 'number'];
   const distinct = `${evidence.isDistinctExact ? '' : 'more than '}${grouped(evidence.distinctCount)} distinct`;
   return (
     <div>
@@ -43,8 +39,7 @@ export function EvidenceWords({
       </p>
       {smallest !== undefined && largest !== undefined && (
         <p>
-          <End words={first ?? ''} extreme={smallest} /> ·{' '}
-          <End words={last ?? ''} extreme={largest} />
+          <End words={first} extreme={smallest} /> · <End words={last} extreme={largest} />
         </p>
       )}
     </div>

@@ -15,6 +15,8 @@ import { make } from '../../shared/editing';
 import { ExpressionEditor } from '../../shared/expression/expression-editor';
 import { FindingLine } from '../../shared/expression/finding-line';
 import { RenameHere } from '../../shared/expression/rename-here';
+import { SpreadLine } from '../../shared/expression/spread-line';
+import { useSpread } from '../../shared/expression/use-spread';
 import { goWithin } from '../../shared/route';
 import { useSession } from '../../shared/session';
 
@@ -55,6 +57,8 @@ interface PropertyExpressionProps {
   readonly fields: ItemType['fields'];
   readonly name: string;
   readonly text: string;
+  /** Not a field yet, of which the evidence would tell the ends. */
+  readonly isNew?: true;
   readonly onChange: (text: string) => void;
   readonly onLeave: () => void;
 }
@@ -66,10 +70,11 @@ function PropertyExpression({
   fields,
   name,
   text,
+  isNew,
   onChange,
   onLeave,
 }: PropertyExpressionProps) {
-  const item = useSession((session) => session.atHand?.value);
+  const item = useSession(({ atHand }) => (atHand?.type === type.id ? atHand.value : undefined));
   const [renaming, setRenaming] = useState<readonly string[]>();
   const { evaluate, findings } = useMemo(
     () => makeExpression(text, fields, 'property'),
@@ -78,6 +83,10 @@ function PropertyExpression({
   const own = { name, expr: text, type: 'unknown', required: false } as const;
   const circle = computedOrder([...fields, own]).circles.find((names) => names.includes(name));
   const [finding] = text === '' ? [] : findings;
+  const isSound = text !== '' && finding === undefined && circle === undefined;
+  const spread = useSpread(
+    isSound && isNew ? { type: type.id, expr: text, without: name } : undefined,
+  );
   const shownNow = (item === undefined ? undefined : plainText(evaluate?.(item))) ?? '';
   return (
     <>
@@ -98,10 +107,20 @@ function PropertyExpression({
       {circle === undefined && finding !== undefined && (
         <FindingLine finding={finding} text={text} onMend={onChange} />
       )}
-      {circle === undefined && finding === undefined && text !== '' && (
-        <p className="truncate text-sm text-ash">
-          here {item === undefined ? 'nothing' : shown(evaluate?.(item))}
-        </p>
+      {isSound && (
+        <div>
+          <p className="truncate text-sm text-ash">
+            {item === undefined
+              ? `the item at hand is no ${type.name}`
+              : `here ${shown(evaluate?.(item))}`}
+          </p>
+          {spread !== undefined && (
+            <SpreadLine
+              spread={spread}
+              words={(end, ends) => shown(ends[end].value ?? undefined)}
+            />
+          )}
+        </div>
       )}
       {renaming !== undefined && (
         <RenameHere type={type} path={renaming} onDone={() => setRenaming(undefined)} />
@@ -189,6 +208,7 @@ export function NewComputed({ type }: { readonly type: ItemType }) {
       <PropertyExpression
         label="Expression of the computed property"
         {...{ type, text }}
+        isNew
         fields={type.fields}
         name={name.trim()}
         onChange={setText}

@@ -6,7 +6,9 @@ import { make } from '../../shared/editing';
 import { ExpressionEditor } from '../../shared/expression/expression-editor';
 import { FindingLine } from '../../shared/expression/finding-line';
 import { RenameHere } from '../../shared/expression/rename-here';
-import { surveysOf, useSession } from '../../shared/session';
+import { SpreadLine } from '../../shared/expression/spread-line';
+import { useSpread } from '../../shared/expression/use-spread';
+import { useSession } from '../../shared/session';
 import { useBenchItem } from './bench-item';
 import { bindPath, type Place } from './binding-edits';
 import type { Selection } from './selection';
@@ -68,39 +70,35 @@ export function ExpressionInput({ selection, place, binding }: ExpressionInputPr
   );
 }
 
-/** What it gives for the item at hand and for the extremes, as one types. */
+/** What it gives for the item at hand and over all items of the type, as one types. */
 function Results({ selection, place, binding, expr }: ExpressionInputProps & { expr: string }) {
-  const item = useBenchItem(selection.template);
+  const here = useBenchItem(selection.template);
   const locale = useSession((session) => session.locale) ?? selection.project.locales?.[0] ?? 'en';
-  const survey = useSession((session) =>
-    surveysOf(session).find((each) => each.template === place.template),
-  );
-  const named = [
-    { words: 'here', item },
-    { words: 'longest', item: survey?.longest ?? -1 },
-    { words: 'shortest', item: survey?.shortest ?? -1 },
-  ].filter((each) => each.item >= 0);
+  const spread = useSpread({ type: selection.template.type, expr });
+  const ends = spread?.ends?.measure === 'truth' ? undefined : spread?.ends;
+  const items = [here, ...(ends === undefined ? [] : [ends.smallest.item, ends.largest.item])];
   const own = (selection.project.formats ?? []).find((format) => format.id === binding.format);
   const [written] = useWritten({
     template: place.template,
     expr,
     formats: [own],
     locales: [locale],
-    items: named.map((each) => each.item),
+    items,
   });
+  const [shownHere, smallest, largest] = written?.[0] ?? [];
+  const isMissing = shownHere !== undefined && 'why' in shownHere;
   return (
-    <p className="truncate pt-0.5 text-sm text-ash">
-      {named.map(({ words }, at) => (
-        <span key={words}>
-          {at > 0 && ' · '}
-          {words}{' '}
-          <span
-            className={written?.[0]?.[at] && 'why' in written[0][at] ? 'text-madder' : 'text-ink'}
-          >
-            {writtenText(written?.[0]?.[at])}
-          </span>
-        </span>
-      ))}
-    </p>
+    <div className="pt-0.5">
+      <p className="truncate text-sm text-ash">
+        here{' '}
+        <span className={isMissing ? 'text-madder' : 'text-ink'}>{writtenText(shownHere)}</span>
+      </p>
+      {spread !== undefined && (
+        <SpreadLine
+          spread={spread}
+          words={(end) => writtenText(end === 'smallest' ? smallest : largest)}
+        />
+      )}
+    </div>
   );
 }

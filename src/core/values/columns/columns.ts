@@ -1,0 +1,106 @@
+import type { JsonRecord } from '../../base';
+import type { Checked } from '../check/checked';
+import { compile, type Evaluate } from '../compile/compile';
+import { nowhere, type RowContext } from '../context';
+
+/** Texts as positions in a table of those that differ; -1: there is none. */
+export interface TextColumn {
+  readonly table: readonly string[];
+  readonly codes: Int32Array;
+}
+
+/** Of these, more than every eighth differs: a table of them would save nothing. */
+const fewestRepeats = 8;
+/** So many may differ in any case. */
+const alwaysTold = 1_024;
+
+interface TakenOut {
+  readonly numbers: Map<string, Float64Array>;
+  readonly flags: Map<string, Uint8Array>;
+  readonly texts: Map<string, TextColumn | undefined>;
+}
+
+/**
+ * Fields of items as arrays of their own, taken out when they are first asked for: passes over all
+ * items then need not touch the items. Made for one array of items of one type; other items, other columns.
+ */
+export class Columns {
+  constructor(
+    readonly items: readonly JsonRecord[],
+    readonly contextAt: (at: number) => RowContext = () => nowhere,
+    private readonly taken: TakenOut = { numbers: new Map(), flags: new Map(), texts: new Map() },
+  ) {}
+
+  /** The same columns where the items stand elsewhere. */
+  within(contextAt: (at: number) => RowContext): Columns {
+    return new Columns(this.items, contextAt, this.taken);
+  }
+
+  /** NaN stands for a missing number. */
+  numbers(field: Checked): Float64Array | undefined {
+    return known(this.taken.numbers, field, (read) =>
+      Float64Array.from(this.items, (item) => asNumber(read(item))),
+    );
+  }
+
+  /** See `asFlag`. */
+  flags(field: Checked): Uint8Array | undefined {
+    return known(this.taken.flags, field, (read) =>
+      Uint8Array.from(this.items, (item) => asFlag(read(item))),
+    );
+  }
+
+  /** Undefined, too, for texts that hardly repeat. */
+  texts(field: Checked): TextColumn | undefined {
+    return known(this.taken.texts, field, (read) => this.told(read));
+  }
+
+  private told(read: Evaluate): TextColumn | undefined {
+    const codes = new Int32Array(this.items.length);
+    const codeOf = new Map<string, number>();
+    const most = Math.max(alwaysTold, this.items.length / fewestRepeats);
+    for (let at = 0; at < this.items.length; at += 1) {
+      const text = read(this.items[at] ?? {});
+      const isText = typeof text === 'string';
+      let code = isText ? codeOf.get(text) : -1;
+      if (isText && code === undefined) {
+        code = codeOf.size;
+        if (code >= most) return undefined;
+        codeOf.set(text, code);
+      }
+      codes[at] = code ?? -1;
+    }
+    return { table: [...codeOf.keys()], codes };
+  }
+}
+
+/** A condition in a byte: 0 false, 1 true, 2 missing. */
+export const isTrue = 1;
+export const isMissing = 2;
+
+export const asNumber = (value: unknown): number =>
+  typeof value === 'number' ? value : Number.NaN;
+export const asFlag = (value: unknown): number =>
+  typeof value === 'boolean' ? Number(value) : isMissing;
+
+/** What is known by the path and type of a field; undefined for what is no field. */
+function known<T>(
+  all: Map<string, T>,
+  field: Checked,
+  extract: (read: Evaluate) => T,
+): T | undefined {
+  const path = pathOf(field);
+  if (path === undefined) return undefined;
+  const id = JSON.stringify([field.type.type, ...path]);
+  const column = all.get(id);
+  if (column !== undefined || all.has(id)) return column;
+  const made = extract(compile(field));
+  all.set(id, made);
+  return made;
+}
+
+function pathOf(checked: Checked): readonly string[] | undefined {
+  if (checked.kind === 'field') return [checked.name];
+  const of = checked.kind === 'member' ? pathOf(checked.of) : undefined;
+  return of === undefined || checked.kind !== 'member' ? undefined : [...of, checked.name];
+}
