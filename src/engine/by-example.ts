@@ -41,16 +41,28 @@ export class ByExample {
       locale: this.scene.localeNow(),
       formats: this.scene.project?.formats ?? [],
     });
-    const told = tellingApart(proposals.map(({ texts }) => texts));
-    const shown = [...new Set([...(next === undefined ? [] : [next]), ...told])];
+    const columns = proposals.map(({ texts }) => texts);
+    const told = [...(next === undefined ? [] : [next]), ...tellingApart(columns)];
+    // Items for which all proposals give the same as for another one show nothing new.
+    const seen = new Set<string>();
+    const shown = told.filter((at) => {
+      const texts = JSON.stringify(columns.map((column) => column[at]));
+      return !seen.has(texts) && seen.add(texts);
+    });
     return {
-      proposals: proposals.map(({ texts: _, ...proposal }) => proposal),
+      proposals: proposals.map(({ texts: _, isOpenAt: __, ...proposal }) => proposal),
       isTwoRules,
       next: next === undefined ? undefined : samples[next]?.position,
       rows: shown.slice(0, shownCount).flatMap((at) => {
         const sample = samples[at];
         if (sample === undefined) return [];
-        return [{ item: sample.position, texts: proposals.map(({ texts }) => texts[at] ?? null) }];
+        return [
+          {
+            item: sample.position,
+            texts: proposals.map(({ texts }) => texts[at] ?? null),
+            isOpen: proposals.map(({ isOpenAt }) => isOpenAt[at] ?? false),
+          },
+        ];
       }),
     };
   }

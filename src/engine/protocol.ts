@@ -123,12 +123,17 @@ export interface ExampleTask {
 
 export interface ExampleAnswer {
   /** The likeliest first. */
-  readonly proposals: readonly Omit<ExampleProposal, 'texts'>[];
+  readonly proposals: readonly Omit<ExampleProposal, 'texts' | 'isOpenAt'>[];
   readonly isTwoRules: boolean;
   /** The item whose words would settle it. */
   readonly next: number | undefined;
   /** What each proposal gives for some items: first the one that is asked for, then where they differ. */
-  readonly rows: readonly { readonly item: number; readonly texts: readonly Text[] }[];
+  readonly rows: readonly {
+    readonly item: number;
+    readonly texts: readonly Text[];
+    /** Whether the words are in a form that no example has shown: guessed, if they are all there. */
+    readonly isOpen: readonly boolean[];
+  }[];
 }
 
 /** Expressions to look at over all items of a type. */

@@ -23,8 +23,8 @@ test('every target finds an item to begin with', () => {
   expect([generated.length, written.length]).toEqual([asked, handWritten.length]);
 });
 
-test('one example puts the right one among the first three, as far as it can show it', () => {
-  expect(ratesOf(all).firstThreeAsShown).toBeGreaterThanOrEqual(0.88);
+test('one example puts the right one among the first three', () => {
+  expect(ratesOf(all).firstThree).toBeGreaterThanOrEqual(0.88);
 });
 
 test('a second example on the item that is asked for puts the right one first', () => {
@@ -45,7 +45,7 @@ test.runIf(isMeasuring)('rates and times', () => {
   };
   const page = `# By example: how often it is right
 
-${generated.length} generated targets and ${written.length} written by hand, over ${items.length} items of 40 fields, in five locales; Arabic plurals, which need six forms, stand apart. \`npm run by-example\` writes this page anew. "As shown": forms of words that one example cannot show ("1 review" where "12 reviews" was typed) are left aside; such a proposal says that it is open, and the next question falls on it.
+${generated.length} generated targets and ${written.length} written by hand, over ${items.length} items of 40 fields, in five locales; Arabic plurals, which need six forms, stand apart. \`npm run by-example\` writes this page anew. "As shown": forms of words that one example cannot show ("1 Strang" where "12 Stränge" was typed) are left aside; what can be guessed of them is said to be guessed, the rest to be open, and the next question falls on it.
 
 | targets | how many | first, after one example | among three | among three, as shown | first, after the second |
 | --- | --- | --- | --- | --- | --- |

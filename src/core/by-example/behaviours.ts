@@ -2,7 +2,7 @@ import type { JsonRecord } from '../base';
 import type { RowContext } from '../values';
 import type { Cover, Piece } from './cover';
 import { type Folded, typedOf } from './fold';
-import { type Hole, openForm, type Text, textOf } from './writing';
+import { type Hole, type Text, textOf } from './writing';
 
 /** An item of the type, to see what a cover makes of it. */
 export interface Sample {
@@ -37,6 +37,16 @@ export function behavioursOf(
     else known.others.push(cover);
   }
   return [...found.values()];
+}
+
+/** By sample, whether its words are in a form that no example has shown, be it guessed or left open. */
+export function openAt({ pieces }: Cover, samples: readonly Sample[]): boolean[] {
+  const holes = pieces.flatMap((piece) =>
+    piece.kind === 'hole' && piece.hole.writing.open !== undefined ? [piece.hole] : [],
+  );
+  return samples.map(({ item, context }) =>
+    holes.some(({ source, writing }) => writing.open?.isFor(source.evaluate(item, context))),
+  );
 }
 
 /** Each hole is written once for each sample, however many covers have it. */
@@ -79,15 +89,12 @@ export function nextSample(
 ): number | undefined {
   const compared = behaviours.slice(0, mostCompared);
   const [first, second] = compared;
-  const isOpen = first?.texts.some((text) => text?.includes(openForm)) ?? false;
   if (first === undefined) return undefined;
   if (second === undefined || second.cover.cost - first.cover.cost > clearGap) {
     // A form that was never shown is asked for, however clear the rest is.
-    const at = isOpen
-      ? first.texts.findIndex(
-          (text, index) => text?.includes(openForm) && !asked.has(samples[index]?.position ?? -1),
-        )
-      : -1;
+    const at = openAt(first.cover, samples).findIndex(
+      (isOpen, index) => isOpen && !asked.has(samples[index]?.position ?? -1),
+    );
     return at < 0 ? undefined : at;
   }
   const weights = compared.map(({ cover }) => Math.exp(first.cover.cost - cover.cost));

@@ -13,6 +13,7 @@ import {
   propose,
   sourcesOf,
 } from './index';
+import { otherNumber } from './noun-number';
 
 const fields: readonly Field[] = [
   { name: 'name', type: 'text', required: true },
@@ -160,11 +161,12 @@ describe('words for one item', () => {
 
 describe('a second example', () => {
   test('is asked for where the proposals differ, and settles the forms of a plural', () => {
-    const { proposals, next } = asked({ 0: '2 reviews' });
+    const { proposals, next } = asked({ 0: '2 reviews left' });
     expect(proposals.some(({ texts }) => texts.some((text) => text?.includes(openForm)))).toBe(
       true,
     );
     expect(next).toBe(1);
+    expect(asked({ 0: '2 reviews' }).next).toBe(1);
     const proposal = first({ 0: '2 reviews', 1: '1 review' });
     expect(proposal.open).toEqual([]);
     expect(given(proposal)).toEqual(['2 reviews', '1 review', '0 reviews', '3 reviews']);
@@ -201,7 +203,7 @@ describe('a form that no example has shown', () => {
     const proposal = asked({ 0: '2 reviews' }).proposals.find(({ open }) => open.length > 0);
     const [format] = proposal?.newFormats ?? [];
     if (proposal === undefined || format === undefined) throw new Error('Nothing is open.');
-    expect(proposal.open).toEqual([{ format: format.id, form: 'one' }]);
+    expect(proposal.open).toEqual([{ format: format.id, form: 'one', guess: '1 review' }]);
     const told = completed(format, 'one', '1 {review}', 'en-GB');
     expect(given({ ...proposal, newFormats: [told] })[1]).toBe('1 {review}');
     const sold = { id: 'sold', name: 'sold', as: 'yesNo', yes: 'sold', no: '' } as const;
@@ -211,8 +213,64 @@ describe('a form that no example has shown', () => {
     });
   });
 
+  test('is guessed where the language has a habit, and never without saying so', () => {
+    const fromSeveral = asked({ 0: '2 reviews' }).proposals.find(({ open }) => open.length > 0);
+    if (fromSeveral === undefined) throw new Error('Nothing is open.');
+    expect(given(fromSeveral)).toEqual(['2 reviews', '1 review', '0 reviews', '3 reviews']);
+    expect(fromSeveral.isOpenAt).toEqual([false, true, false, false]);
+    const fromOne = asked({ 1: '1 review' }).proposals.find(
+      ({ expr }) => expr === 'reviews.length',
+    );
+    expect(fromOne?.open).toMatchObject([{ form: 'other', guess: '2 reviews' }]);
+    expect(fromOne && given(fromOne)).toEqual(['2 reviews', '1 review', '0 reviews', '3 reviews']);
+    const [format] = fromOne?.newFormats ?? [];
+    const told = format && completed(format, 'other', '2 of them', 'en-GB');
+    expect(fromOne && told && given({ ...fromOne, newFormats: [told] })).toEqual([
+      '2 of them',
+      '1 review',
+      '0 of them',
+      '3 of them',
+    ]);
+  });
+
+  test.each([
+    ['en', 'reviews', 'review'],
+    ['en-GB', 'entries', 'entry'],
+    ['en', 'boxes', 'box'],
+    ['en', 'pieces', 'piece'],
+    ['fr', 'écheveaux', 'écheveau'],
+    ['fr', 'lignes', 'ligne'],
+    ['fr', 'journaux', 'journal'],
+    ['de', 'Bewertungen', 'Bewertung'],
+    ['de', 'Zeilen', 'Zeile'],
+    ['de', 'Leserinnen', 'Leserin'],
+    ['de', 'Fotos', 'Foto'],
+    ['es', 'opiniones', 'opinión'],
+    ['es', 'opciones', 'opción'],
+    ['es', 'madejas', 'madeja'],
+    ['es', 'papeles', 'papel'],
+  ])('in %s, %s and %s are guessed by each other', (locale, several, one) => {
+    expect([otherNumber(several, 'one', locale), otherNumber(one, 'other', locale)]).toEqual([
+      one,
+      several,
+    ]);
+  });
+
+  test.each([
+    ['en', 'people'],
+    ['en', 'glass'],
+    ['de', 'Stränge'],
+    ['pl', 'sztuki'],
+    ['ja', '件'],
+  ])('in %s, nothing is guessed of one of %s', (locale, noun) => {
+    expect(otherNumber(noun, 'one', locale)).toBeUndefined();
+  });
+
   test.each([
     ['en', 'one', 1],
+    ['en', 'other', 2],
+    ['ar', 'zero', 0],
+    ['fr', 'one', 1],
     ['ar', 'few', 3],
     ['ar', 'many', 11],
     ['pl', 'few', 2],

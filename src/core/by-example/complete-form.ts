@@ -1,15 +1,11 @@
-import { type NamedFormat, numberText, pluralCategory } from '../formats';
+import { type NamedFormat, numberText } from '../formats';
 import { fold, folded, typedOf } from './fold';
-import { inPattern, number } from './forms';
+import { inPattern, number, numberOf } from './plural-writing';
 
-/** A small number of a plural category, to ask for its words by. */
-export function numberOf(category: string, locale: string): number {
-  for (let value = 0; value <= 200; value += 1)
-    if (pluralCategory(locale, value) === category) return value;
-  return 0;
-}
+/** What `inPattern` gives. */
+const pattern = String.raw`(?:\\.|\{\$value\}|[^\\{}])*`;
 
-/** The format with words for a form that no example has shown. */
+/** The format with words for a form that no example has shown, in the place of a guess if there is one. */
 export function completed(
   format: NamedFormat,
   form: string,
@@ -22,7 +18,12 @@ export function completed(
   const at = format.message.lastIndexOf(' * {{');
   if (at < 0) return format;
   const variant = ` ${form} {{${inPattern(typedNumber(words, form, locale), number)}}}`;
-  return { ...format, message: format.message.slice(0, at) + variant + format.message.slice(at) };
+  const guess = new RegExp(` ${form} \\{\\{${pattern}\\}\\}`).exec(format.message)?.[0];
+  const message =
+    guess === undefined
+      ? format.message.slice(0, at) + variant + format.message.slice(at)
+      : format.message.replace(guess, () => variant);
+  return { ...format, message };
 }
 
 /** The typed words with a sign in the place of the number that they were asked for. */

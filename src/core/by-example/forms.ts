@@ -2,6 +2,7 @@ import { type Format, pluralCategories, pluralCategory } from '../formats';
 import { type Field, kindOf } from '../values';
 import { isBoundary, typedOf } from './fold';
 import type { Read } from './occurrences';
+import { number, pluralWriting } from './plural-writing';
 import type { Source } from './sources';
 import { byFormat, type Hole, holeId, holeOf, openForm, type Writing } from './writing';
 
@@ -16,9 +17,6 @@ export interface FormPiece {
   /** The longest of its forms. */
   readonly words: string;
 }
-
-/** Stands for the number in a form. */
-export const number = '\u0000';
 
 interface Shown {
   readonly to: number;
@@ -35,7 +33,7 @@ export interface FormSource {
 }
 
 const mostWords = 3;
-const costs = { plural: 0.8, openPlural: 0.4, boolean: 1, openBoolean: 3 } as const;
+const costs = { boolean: 1, openBoolean: 3 } as const;
 
 /** The sources whose forms may stand in the examples. */
 export function formSources(
@@ -193,46 +191,11 @@ function booleanWriting(
   if (!isOpen) return whole;
   return {
     ...whole,
-    open: yes === undefined ? ['true'] : ['false'],
-    write: (value) => (value === true ? yes : no) ?? openForm,
-  };
-}
-
-/** Words as a pattern of a message: the value where its number stands, and no signs of messages. */
-export const inPattern = (words: string, number: string): string =>
-  words
-    .split(number)
-    .map((each) => each.replace(/[\\{}|]/g, '\\$&'))
-    .join('{$value}');
-
-function pluralWriting(
-  forms: ReadonlyMap<string, string>,
-  locale: string,
-  fields: readonly Field[],
-): Writing {
-  const categories = pluralCategories(locale);
-  const open = categories.filter((category) => !forms.has(category));
-  const inMessage = (form: string) => `{{${inPattern(form, number)}}}`;
-  const other =
-    forms.get('other') ?? [...forms.values()].find((form) => form.includes(number)) ?? '';
-  const variants = [...forms]
-    .filter(([key]) => key !== 'other')
-    .map(([key, form]) => `${key} ${inMessage(form)}`);
-  const message = `.input {$value :number} .match $value ${[...variants, `* ${inMessage(other)}`].join(' ')}`;
-  const whole = byFormat(
-    { as: 'message', message },
-    open.length > 0 && forms.size < 2 ? costs.openPlural : costs.plural,
-    locale,
-    fields,
-  );
-  if (open.length === 0) return whole;
-  return {
-    ...whole,
-    open,
-    write(value, item, context) {
-      if (typeof value !== 'number') return whole.write(value, item, context);
-      const isKnown = forms.has(String(value)) || forms.has(pluralCategory(locale, value));
-      return isKnown ? whole.write(value, item, context) : openForm;
+    open: {
+      forms: yes === undefined ? ['true'] : ['false'],
+      guesses: {},
+      isFor: (value) => value === (yes === undefined),
     },
+    write: (value) => (value === true ? yes : no) ?? openForm,
   };
 }

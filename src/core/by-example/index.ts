@@ -5,8 +5,9 @@
  * values and formats; templates and screens call it.
  */
 export type { Sample } from './behaviours';
-export { completed, numberOf } from './complete-form';
+export { completed } from './complete-form';
 export type { Example, Pin } from './occurrences';
+export { numberOf } from './plural-writing';
 export {
   type Asked,
   type OpenForm,

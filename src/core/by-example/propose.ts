@@ -1,7 +1,7 @@
 import { freeId, slug } from '../base';
 import type { Format, NamedFormat } from '../formats';
 import { type Field, instantOf, pathText, plainText } from '../values';
-import { type Behaviour, behavioursOf, nextSample, type Sample } from './behaviours';
+import { type Behaviour, behavioursOf, nextSample, openAt, type Sample } from './behaviours';
 import { type Cover, coversOf, type Piece } from './cover';
 import { typedOf } from './fold';
 import { type Example, type Read, readExample } from './occurrences';
@@ -36,6 +36,8 @@ export interface Stretch {
 export interface OpenForm {
   readonly format: string;
   readonly form: string;
+  /** Likely words for it, which the format has. */
+  readonly guess?: string;
 }
 
 export interface Proposal {
@@ -49,7 +51,8 @@ export interface Proposal {
   readonly stretches: readonly Stretch[];
   /** What it gives for the samples. */
   readonly texts: readonly Text[];
-  /** Forms that no example has shown. */
+  /** By sample: whether its words are in a form that no example has shown. */
+  readonly isOpenAt: readonly boolean[];
   readonly open: readonly OpenForm[];
   /** Whether a computed property can be this: it has no formats. */
   readonly isPlain: boolean;
@@ -94,15 +97,20 @@ function proposalOf({ cover, others, texts }: Behaviour, read: Read, asked: Aske
   const way = wayOf(cover, read, asked);
   const open = cover.pieces.flatMap((piece): OpenForm[] => {
     if (piece.kind === 'words') return [];
-    const { open: forms = [], format } = piece.hole.writing;
+    const { open, format } = piece.hole.writing;
     const own = way.newFormats.find((each) => format !== undefined && isSame(each, format));
-    return own === undefined ? [] : forms.map((form) => ({ format: own.id, form }));
+    if (own === undefined || open === undefined) return [];
+    return open.forms.map((form) => {
+      const guess = open.guesses[form];
+      return { format: own.id, form, ...(guess !== undefined && { guess }) };
+    });
   });
   return {
     ...way,
     words: read.words.typed,
     stretches: cover.pieces.map((piece) => stretchOf(piece, read, cover, asked.fields)),
     texts,
+    isOpenAt: openAt(cover, asked.samples),
     open,
     isPlain: cover.pieces.every(
       (piece) => piece.kind === 'words' || piece.hole.writing.format === undefined,

@@ -13,9 +13,16 @@ export interface Writing {
   readonly wrap?: (expr: string) => string;
   /** Holes of numbers touch no digits. */
   readonly isNumber?: boolean;
-  /** Forms that no example has shown. */
-  readonly open?: readonly string[];
+  readonly open?: Open;
   write(value: Value, item: JsonRecord, context: RowContext): Text;
+}
+
+/** Forms that no example has shown. */
+export interface Open {
+  readonly forms: readonly string[];
+  /** Words for some of them that are likely, with the number for which they are asked. */
+  readonly guesses: Readonly<Record<string, string>>;
+  isFor(value: Value): boolean;
 }
 
 /** A source with how it is written: what stands in a place of the words. */

@@ -8,7 +8,7 @@ import { readExpression } from './syntax/read';
 import type { Field } from './type';
 import { pathsUsed } from './uses';
 
-/** A text that was read, checked and, if nothing is wrong with it, compiled. */
+/** A text that was read, checked and, if nothing is wrong with it, can be evaluated. */
 export interface Expression {
   readonly text: string;
   readonly findings: readonly Finding[];
@@ -41,5 +41,16 @@ export function makeExpression(
     const all = unshowable === undefined ? findings : [unshowable];
     return { text, findings: all, paths, checked: undefined, evaluate: undefined };
   }
-  return { text, findings: [], paths, checked, evaluate: compile(checked) };
+  let evaluate: Evaluate | undefined;
+  return {
+    text,
+    findings: [],
+    paths,
+    checked,
+    /** Made when it is first wanted: what is only checked or traced needs none. */
+    get evaluate() {
+      evaluate ??= compile(checked);
+      return evaluate;
+    },
+  };
 }

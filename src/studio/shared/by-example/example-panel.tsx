@@ -86,9 +86,10 @@ export default function ExamplePanel(props: ExamplePanelProps) {
             key={JSON.stringify([proposal.expr, proposal.format, proposal.newFormats])}
             {...{ proposal, onTake }}
             missing={missing?.[at]}
-            rows={(answer?.rows ?? []).map(({ item: own, texts }) => ({
+            rows={(answer?.rows ?? []).map(({ item: own, texts, isOpen }) => ({
               item: own,
               text: texts[all.indexOf(proposal)] ?? null,
+              isOpen: isOpen[all.indexOf(proposal)] ?? false,
             }))}
           />
         ))}

@@ -22,7 +22,11 @@ interface ProposalLineProps {
   readonly proposal: Proposal;
   /** How many items lack a value for it, once they are counted. */
   readonly missing: number | undefined;
-  readonly rows: readonly { readonly item: number; readonly text: string | null }[];
+  readonly rows: readonly {
+    readonly item: number;
+    readonly text: string | null;
+    readonly isOpen: boolean;
+  }[];
   readonly onTake: (taken: Taken) => void;
 }
 
@@ -65,13 +69,14 @@ export function ProposalLine({ proposal, missing, rows, onTake }: ProposalLinePr
           Take
         </Button>
       </span>
-      {rows.slice(0, mostShown).map(({ item, text }) => (
+      {rows.slice(0, mostShown).map(({ item, text, isOpen }) => (
         <p
           key={item}
-          className={`truncate text-sm ${text === null ? 'text-madder' : 'text-ash'}`}
+          className={`truncate text-sm ${text === null ? 'text-madder' : isOpen ? 'text-weld' : 'text-ash'}`}
           title={text ?? undefined}
         >
           {text === null ? 'a value is missing' : text.replaceAll(openForm, '…')}
+          {isOpen && text?.includes(openForm) === false && ', guessed'}
         </p>
       ))}
       {(missing ?? 0) > 0 && (
@@ -84,7 +89,7 @@ export function ProposalLine({ proposal, missing, rows, onTake }: ProposalLinePr
           key={keyOf(each)}
           form={each}
           locale={locale}
-          text={forms[keyOf(each)] ?? ''}
+          text={forms[keyOf(each)] ?? each.guess ?? ''}
           onChange={(text) => setForms({ ...forms, [keyOf(each)]: text })}
         />
       ))}
@@ -120,19 +125,20 @@ interface FormFieldProps {
 }
 
 /** Words for a form that no example has shown: "and for 3?" */
-function FormField({ form: { form }, locale, text, onChange }: FormFieldProps) {
+function FormField({ form: { form, guess }, locale, text, onChange }: FormFieldProps) {
   const isBoolean = form === 'true' || form === 'false';
   const label = isBoolean
     ? `when it is ${form}`
     : `for ${numberText(locale, numberOf(form, locale))}`;
   return (
     <label className="flex items-center gap-1.5 py-0.5 text-sm text-weld">
-      not known yet {label}
+      {guess !== undefined && (text === guess || text === '') ? 'guessed' : 'not known yet'} {label}
       <input
         aria-label={`How it reads ${label}`}
         className="h-6 min-w-0 flex-1 rounded-md border border-rule bg-paper px-2 text-ink focus:border-woad"
         dir="auto"
         maxLength={200}
+        placeholder={guess}
         value={text}
         onChange={(event) => onChange(event.target.value)}
       />

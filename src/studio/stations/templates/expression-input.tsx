@@ -7,12 +7,11 @@ import { ExpressionEditor } from '../../shared/expression/expression-editor';
 import { FindingLine } from '../../shared/expression/finding-line';
 import { RenameHere } from '../../shared/expression/rename-here';
 import { SpreadLine } from '../../shared/expression/spread-line';
-import { useSpread } from '../../shared/expression/use-spread';
 import { useSession } from '../../shared/session';
-import { useBenchItem } from './bench-item';
 import { bindPath, type Place } from './binding-edits';
 import type { Selection } from './selection';
 import { useSpanShown } from './span-shown';
+import { useEnds } from './use-ends';
 import { useWritten, writtenText } from './use-written';
 
 interface ExpressionInputProps {
@@ -72,11 +71,8 @@ export function ExpressionInput({ selection, place, binding }: ExpressionInputPr
 
 /** What it gives for the item at hand and over all items of the type, as one types. */
 function Results({ selection, place, binding, expr }: ExpressionInputProps & { expr: string }) {
-  const here = useBenchItem(selection.template);
   const locale = useSession((session) => session.locale) ?? selection.project.locales?.[0] ?? 'en';
-  const spread = useSpread({ type: selection.template.type, expr });
-  const ends = spread?.ends?.measure === 'truth' ? undefined : spread?.ends;
-  const items = [here, ...(ends === undefined ? [] : [ends.smallest.item, ends.largest.item])];
+  const { spread, items } = useEnds(selection, expr);
   const own = (selection.project.formats ?? []).find((format) => format.id === binding.format);
   const [written] = useWritten({
     template: place.template,

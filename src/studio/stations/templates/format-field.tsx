@@ -10,11 +10,12 @@ import type { Binding } from '../../../core/templates';
 import { makeExpression, type ResultType, typeOfResult } from '../../../core/values';
 import { MenuButton, Row } from '../../shared/controls';
 import { make } from '../../shared/editing';
-import { surveysOf, useSession } from '../../shared/session';
+import { useSession } from '../../shared/session';
 import { useBenchItem } from './bench-item';
 import { type Place, writeAs } from './binding-edits';
 import { FormatEditor } from './format-editor';
 import type { Selection } from './selection';
+import { useEnds } from './use-ends';
 import { useWritten, writtenText } from './use-written';
 
 interface FormatFieldProps {
@@ -139,20 +140,15 @@ function takeNew(
 
 const mostLocales = 4;
 
-/** The item at hand and the extremes, in the project's locales. */
+/** The item at hand and those at the ends of all values, in the project's locales. */
 function Samples({
   selection,
   place,
   binding,
   format,
 }: FormatFieldProps & { format: NamedFormat }) {
-  const item = useBenchItem(selection.template);
-  const survey = useSession((session) =>
-    surveysOf(session).find((each) => each.template === place.template),
-  );
-  const items = [item, survey?.longest ?? -1, survey?.shortest ?? -1].filter(
-    (each, at, all) => each >= 0 && all.indexOf(each) === at,
-  );
+  const ends = useEnds(selection, binding.expr);
+  const items = ends.items.filter((each, at, all) => each >= 0 && all.indexOf(each) === at);
   const locales = (selection.project.locales ?? ['en']).slice(0, mostLocales);
   const { id: _, name: __, ...bare } = format;
   const [written] = useWritten({
