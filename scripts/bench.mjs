@@ -254,28 +254,45 @@ async function inBrowser() {
   server.close();
 }
 
+/** What a kept project asks for until its first rows stand there: every visit but the first. */
+async function scriptBeforeRows(browser, address) {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${address}/p/thrumwick/templates`);
+  await page.waitForSelector('.yc-sizer > .yc-row');
+  await page.waitForTimeout(1_000);
+  const scripts = new Set();
+  page.on(
+    'response',
+    (response) => response.url().endsWith('.js') && scripts.add(new URL(response.url()).pathname),
+  );
+  let tell = () => {};
+  const before = new Promise((resolve) => {
+    tell = resolve;
+  });
+  await page.exposeFunction('tellFirstRows', () => tell([...scripts]));
+  await page.addInitScript(() => {
+    const watch = new MutationObserver(() => {
+      if (document.querySelector('.yc-sizer > .yc-row') === null) return;
+      watch.disconnect();
+      window.tellFirstRows();
+    });
+    watch.observe(document, { childList: true, subtree: true });
+  });
+  await page.reload();
+  const paths = await before;
+  await page.close();
+  return paths
+    .map((path) => gzipSync(readFileSync(join(root, 'dist/client', path))).length)
+    .reduce((a, b) => a + b, 0);
+}
+
 /** From a file chosen on the start page to rows, in the application itself. */
 async function inTheApplication() {
   const { serve } = await import('./serve.mjs');
   const server = await serve({ host: '127.0.0.1', port: 0 });
   const address = `http://127.0.0.1:${server.address().port}`;
   const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArguments });
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  const scripts = new Set();
-  page.on(
-    'response',
-    (response) => response.url().endsWith('.js') && scripts.add(new URL(response.url()).pathname),
-  );
-  await page.goto(`${address}/p/thrumwick/templates`);
-  await page.waitForSelector('.yc-sizer > .yc-row');
-  await page.waitForTimeout(1_000);
-  // A project that this browser keeps: what is asked for on every visit but the first.
-  scripts.clear();
-  await page.reload();
-  await page.waitForSelector('.yc-sizer > .yc-row');
-  const bytes = [...scripts]
-    .map((path) => gzipSync(readFileSync(join(root, 'dist/client', path))).length)
-    .reduce((a, b) => a + b, 0);
+  const bytes = await scriptBeforeRows(browser, address);
   rows.push({
     measure: 'script before the first rows, gzipped',
     against: '',
@@ -285,6 +302,7 @@ async function inTheApplication() {
     atMost: '',
     isWithin: bytes <= 350_000,
   });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await readInTheApplication(page, address);
   await browser.close();
   server.closeAllConnections();

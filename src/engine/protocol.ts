@@ -204,8 +204,11 @@ export interface EngineProtocol {
     wanted: Range,
   ): Promise<Result<{ brought: Brought; view: View }, Finding>>;
   cancel(): Promise<void>;
-  /** Takes up a kept project and reads its items from this browser. */
-  open(id: string, project: Project, wanted: Range): Promise<View>;
+  /** Takes up a project that this browser keeps, and reads its items; undefined: it keeps none of that id. */
+  open(
+    id: string,
+    wanted: Range,
+  ): Promise<{ readonly project: Project; readonly view: View } | undefined>;
   /** The project was edited: the wanted entries first, the rest after. */
   update(project: Project, wanted: Range, list?: string): Promise<View>;
   entries(version: number, range: Range): Promise<readonly Entry[]>;

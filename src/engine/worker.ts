@@ -110,8 +110,11 @@ const protocol: EngineProtocol &
     reading.cancel();
   },
 
-  async open(id, project, wanted) {
-    const { keptItems } = await keeping();
+  async open(id, wanted) {
+    const { keptItems, keptProject } = await keeping();
+    const kept = await keptProject(id).catch(() => undefined);
+    if (kept === undefined) return undefined;
+    const { project } = kept;
     engine.clear();
     for (const source of project.sources) {
       const revision = source.revision ?? 0;
@@ -129,7 +132,7 @@ const protocol: EngineProtocol &
       }
     }
     reading.areKept(id, engine.allItems());
-    return shown(engine.update(project, wanted));
+    return { project, view: shown(engine.update(project, wanted)) };
   },
 
   async update(project, wanted, list) {

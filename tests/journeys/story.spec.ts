@@ -227,6 +227,7 @@ test('everything that the story needs goes by keyboard', async ({ page }) => {
     .toEqual([['2026-03-02', 'Hollow Fell · 100 g', '€14.50', '12 left']]);
   await page.getByRole('button', { name: 'Insert', exact: true }).focus();
   await page.keyboard.press('Enter');
+  await expect(page.getByRole('menu')).toBeVisible();
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: /^Undo: Insert label/ })).toBeVisible();

@@ -1,6 +1,6 @@
-import { Menu } from '@base-ui/react/menu';
 import ChevronDown from 'lucide-react/icons/chevron-down';
 import type { ReactNode } from 'react';
+import { Later } from './later';
 
 const buttonLook =
   'inline-flex h-7 items-center gap-1.5 rounded-md border border-rule bg-paper px-2.5 text-sm text-ink ' +
@@ -89,34 +89,20 @@ interface MenuButtonProps {
 }
 
 export function MenuButton({ words, label, entries }: MenuButtonProps) {
-  return (
-    <Menu.Root modal={false}>
-      <Menu.Trigger
-        className={buttonLook}
-        aria-label={label === undefined ? undefined : `${label}: ${words}`}
-      >
+  const trigger = {
+    className: buttonLook,
+    'aria-label': label === undefined ? undefined : `${label}: ${words}`,
+    children: (
+      <>
         {words}
         <ChevronDown size={12} aria-hidden="true" />
-      </Menu.Trigger>
-      <Menu.Portal>
-        <Menu.Positioner sideOffset={4} align="start" className="z-50">
-          <Menu.Popup className="max-h-80 min-w-44 overflow-auto rounded-md border border-ash bg-paper py-1 text-ink outline-none">
-            {entries.map((entry) => (
-              <Menu.Item
-                key={entry.words}
-                disabled={entry.whyNot !== undefined}
-                onClick={entry.onChoose}
-                title={entry.whyNot}
-                className="flex cursor-default items-baseline justify-between gap-6 px-3 py-1 outline-none data-disabled:text-ash data-highlighted:bg-chosen"
-              >
-                <span className={entry.isChosen ? 'font-semibold' : ''}>{entry.words}</span>
-                <span className="text-sm text-ash">{entry.whyNot ?? entry.hint}</span>
-              </Menu.Item>
-            ))}
-          </Menu.Popup>
-        </Menu.Positioner>
-      </Menu.Portal>
-    </Menu.Root>
+      </>
+    ),
+  };
+  return (
+    <Later kind="menu" trigger={trigger}>
+      {({ MenuPopup }, met) => <MenuPopup trigger={trigger} entries={entries} {...met} />}
+    </Later>
   );
 }
 

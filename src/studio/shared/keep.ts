@@ -1,6 +1,8 @@
-import { keepProject, whyNotKept } from '../../keeping';
 import { picturesFor } from './pictures';
 import { engine, useSession } from './session';
+
+/** The database's code comes after the first rows: the engine has its own to read them with. */
+export const keptHere = () => import('../../keeping');
 
 const keepAfterMs = 300;
 const keepInTimeMs = 3_000;
@@ -48,6 +50,7 @@ async function keepRecord(id: string): Promise<string | undefined> {
   const entries = view?.entriesFrom === 0 ? view.entries.slice(0, 4) : [];
   const words = entries.flatMap((entry) => entry.texts).filter((text) => text !== undefined);
   const pictures = picturesFor(project.pictures, new Set(words));
+  const { keepProject, whyNotKept } = await keptHere();
   try {
     await keepProject({
       id,

@@ -1,18 +1,11 @@
 import { freeId, slug } from '../../core/base';
 import { type Project, startHistory } from '../../core/project';
 import type { Document, View } from '../../engine';
-import {
-  keptProject,
-  keptProjects,
-  lockProject,
-  type ProjectLock,
-  watchProject,
-  whyNotKept,
-} from '../../keeping';
+import type { ProjectLock } from '../../keeping';
 import { handItem } from './at-hand';
 import { currentNow } from './current';
 import { followAll, followNothing } from './following';
-import { keepNow, keepWaiting } from './keep';
+import { keepNow, keepWaiting, keptHere } from './keep';
 import { go, useRoute } from './route';
 import { engine, noSession, onFirstRows, useSession, wantedRange } from './session';
 
@@ -78,21 +71,20 @@ async function openKeptNow(id: string): Promise<void> {
   if (route.page !== 'project' || route.id !== id || useSession.getState().id === id) return;
   await keepWaiting();
   useSession.setState({ ...noSession, id, reading: { file: '', share: 0 } });
-  const kept = await keptProject(id).catch(() => undefined);
+  onFirstRows((project, view) => {
+    if (useSession.getState().id === id)
+      useSession.setState({ history: startHistory(project), view });
+  });
+  const kept = await engine().open(id, wantedRange());
+  if (useSession.getState().id !== id) return;
   if (kept === undefined) {
     if (id === demoId) await openDemo();
     else useSession.setState({ ...noSession, id, isNowhere: true });
     return;
   }
-  onFirstRows((project, view) => {
-    if (useSession.getState().id === id)
-      useSession.setState({ history: startHistory(project), view });
-  });
-  const view = await engine().open(id, kept.project, wantedRange());
-  if (useSession.getState().id !== id) return;
   useSession.setState({
     history: startHistory(kept.project),
-    view,
+    view: kept.view,
     reading: undefined,
     keeping: { kind: 'kept' },
   });
@@ -125,6 +117,7 @@ async function openDemo(): Promise<void> {
 export function atStart(): Promise<void> {
   return inTurn(async () => {
     await letGo();
+    const { keptProjects, whyNotKept } = await keptHere();
     const kept = await keptProjects().catch((error: unknown) => {
       useSession.setState({ keeping: { kind: 'failed', reason: whyNotKept(error) } });
       return [];
@@ -174,6 +167,7 @@ function leave(notice: ReturnType<typeof useSession.getState>['notice']): void {
 async function takeLock(id: string): Promise<void> {
   lock?.release();
   stopFollowing();
+  const { lockProject, watchProject } = await keptHere();
   lock = await lockProject(id, () => {
     stopFollowing();
     useSession.setState({ keeping: { kind: 'kept' } });
@@ -198,6 +192,7 @@ const newId = (project: Project): string =>
   `${slug(project.name)}-${Date.now().toString(36).slice(-5)}`;
 
 async function freeProjectId(project: Project): Promise<string> {
+  const { keptProjects } = await keptHere();
   const kept = await keptProjects().catch(() => []);
   return freeId(
     newId(project),

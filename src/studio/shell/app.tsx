@@ -1,8 +1,8 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
+import { loadPopups } from '../shared/later';
 import { atStart, openKept } from '../shared/opening';
 import { useRoute } from '../shared/route';
 import { engine } from '../shared/session';
-import { StartPage } from '../start/start-page';
 import { DropAnywhere } from './drop-anywhere';
 import { useKeys } from './keys';
 import { Notice } from './notice';
@@ -10,6 +10,7 @@ import { usePalette } from './palette-state';
 import { stations } from './stations';
 import { Workbench } from './workbench';
 
+const StartPage = lazy(() => import('../start/start-page'));
 const loadPalette = () => import('./palette');
 const Palette = lazy(loadPalette);
 
@@ -33,7 +34,8 @@ const idleAfterMs = 1_500;
 function fetchAhead(): () => void {
   const waiting = setTimeout(() => {
     engine();
-    for (const load of [...stations.map((station) => station.load), loadPalette]) void load();
+    for (const load of [...stations.map((station) => station.load), loadPalette, loadPopups])
+      void load();
   }, idleAfterMs);
   return () => clearTimeout(waiting);
 }
@@ -49,7 +51,13 @@ export function App() {
   }, [id]);
   return (
     <DropAnywhere>
-      {route.page === 'start' ? <StartPage /> : <Workbench station={route.station} />}
+      {route.page === 'start' ? (
+        <Suspense>
+          <StartPage />
+        </Suspense>
+      ) : (
+        <Workbench station={route.station} />
+      )}
       <Notice />
       <LazyPalette />
     </DropAnywhere>

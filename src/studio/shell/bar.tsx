@@ -1,4 +1,3 @@
-import { Popover } from '@base-ui/react/popover';
 import Moon from 'lucide-react/icons/moon';
 import Redo2 from 'lucide-react/icons/redo-2';
 import Search from 'lucide-react/icons/search';
@@ -10,6 +9,7 @@ import { edits } from '../../core/project';
 import { Button } from '../shared/controls';
 import { make, stepBack, stepForward } from '../shared/editing';
 import { goToFinding, useFindings } from '../shared/findings';
+import { Later } from '../shared/later';
 import { Mark } from '../shared/mark';
 import { go } from '../shared/route';
 import { useScheme } from '../shared/scheme';
@@ -111,34 +111,30 @@ function Kept() {
 function Findings() {
   const findings = useFindings();
   if (findings.length === 0) return <span className="text-sm text-moss">no findings</span>;
+  const trigger = {
+    className: 'h-6 rounded-full border border-weld px-2.5 text-sm whitespace-nowrap text-weld',
+    children: count(findings.length, 'finding'),
+  };
   return (
-    <Popover.Root>
-      <Popover.Trigger className="h-6 rounded-full border border-weld px-2.5 text-sm whitespace-nowrap text-weld">
-        {count(findings.length, 'finding')}
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Positioner sideOffset={6} align="end" className="z-50">
-          <Popover.Popup
-            aria-label="Findings"
-            className="max-h-96 w-96 overflow-auto rounded-md border border-ash bg-paper text-ink outline-none"
-          >
-            {findings.map((finding) => (
-              <button
-                key={finding.message}
-                type="button"
-                className="block w-full border-b border-rule px-3 py-2 text-start last:border-0 hover:bg-chosen"
-                onClick={() => goToFinding(finding)}
-              >
-                <span className={finding.severity === 'error' ? 'text-madder' : 'text-weld'}>
-                  {finding.severity}
-                </span>{' '}
-                {finding.message}
-                <span className="block text-sm text-ash">{finding.hint}</span>
-              </button>
-            ))}
-          </Popover.Popup>
-        </Popover.Positioner>
-      </Popover.Portal>
-    </Popover.Root>
+    <Later kind="dialog" trigger={trigger}>
+      {({ PanelPopup }, met) => (
+        <PanelPopup label="Findings" trigger={trigger} {...met}>
+          {findings.map((finding) => (
+            <button
+              key={finding.message}
+              type="button"
+              className="block w-full border-b border-rule px-3 py-2 text-start last:border-0 hover:bg-chosen"
+              onClick={() => goToFinding(finding)}
+            >
+              <span className={finding.severity === 'error' ? 'text-madder' : 'text-weld'}>
+                {finding.severity}
+              </span>{' '}
+              {finding.message}
+              <span className="block text-sm text-ash">{finding.hint}</span>
+            </button>
+          ))}
+        </PanelPopup>
+      )}
+    </Later>
   );
 }

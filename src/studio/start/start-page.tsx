@@ -16,7 +16,7 @@ import { useScheme } from '../shared/scheme';
 import { WayOfARow } from './way-of-a-row';
 
 /** Items first: nothing to sign, nothing to choose. */
-export function StartPage() {
+export default function StartPage() {
   const [scheme, flipScheme] = useScheme();
   return (
     <div className="h-full overflow-auto">
