@@ -97,7 +97,7 @@ function takenIn(over: Pass, from: number, count: number): number {
   let all = 0;
   switch (over.by) {
     case 'numbers': {
-      const block = over.blocks(from, count);
+      const block = over.blocks(from);
       for (let i = 0; i < count; i += 1) {
         const value = block[i] ?? 0;
         if (!Number.isNaN(value)) all += value;
@@ -105,13 +105,13 @@ function takenIn(over: Pass, from: number, count: number): number {
       return all;
     }
     case 'conditions': {
-      const block = over.blocks(from, count);
+      const block = over.blocks(from);
       for (let i = 0; i < count; i += 1) if (block[i] === isTrue) all += 1;
       return all;
     }
     case 'texts': {
       const { table, codes } = over.texts;
-      const block = codes(from, count);
+      const block = codes(from);
       for (let i = 0; i < count; i += 1) all += table[block[i] ?? -1]?.length ?? 0;
       return all;
     }

@@ -39,14 +39,15 @@ test('what is missing and what stands at the ends is what looking at each item a
         value === undefined ? Number.NaN : measured(measure, value),
       );
       const told = sizes.filter((size) => !Number.isNaN(size));
-      expect(sizes[smallest.item]).toBe(Math.min(...told));
-      expect(sizes[largest.item]).toBe(Math.max(...told));
+      // Zero below nothing is as small as zero.
+      expect(sizes[smallest.item] === Math.min(...told)).toBe(true);
+      expect(sizes[largest.item] === Math.max(...told)).toBe(true);
       expect([smallest.value, largest.value]).toEqual([
         values[smallest.item],
         values[largest.item],
       ]);
     }),
-    { numRuns: 2_000 },
+    { numRuns: Number(process.env['EXPRESSIONS'] ?? 2_000) },
   );
 });
 

@@ -50,7 +50,7 @@ function taker(pass: Pass, tally: Tally): Take {
   switch (pass.by) {
     case 'numbers':
       return (from, count) => {
-        const block = pass.blocks(from, count);
+        const block = pass.blocks(from);
         for (let i = 0; i < count; i += 1) {
           const value = block[i] ?? 0;
           if (Number.isNaN(value)) tally.miss(from + i);
@@ -59,7 +59,7 @@ function taker(pass: Pass, tally: Tally): Take {
       };
     case 'conditions':
       return (from, count) => {
-        const block = pass.blocks(from, count);
+        const block = pass.blocks(from);
         for (let i = 0; i < count; i += 1) {
           if (block[i] === isMissing) tally.miss(from + i);
           else tally.tell(block[i] === isTrue, from + i);
@@ -69,7 +69,7 @@ function taker(pass: Pass, tally: Tally): Take {
       const { table, codes } = pass.texts;
       const measures = Float64Array.from(table, (text) => tally.measureOf(text));
       return (from, count) => {
-        const block = codes(from, count);
+        const block = codes(from);
         for (let i = 0; i < count; i += 1) {
           const code = block[i] ?? 0;
           if (code < 0) tally.miss(from + i);

@@ -5,8 +5,7 @@
  */
 export { anyMissing, type Checked, readsNow } from './check/checked';
 export { pathText } from './check/names';
-export { blockLength } from './columns/blocks';
-export { Columns, isMissing, isTrue } from './columns/columns';
+export { blockLength, Columns, isMissing, isTrue } from './columns/columns';
 export { type Pass, passOver } from './columns/pass';
 export type { Evaluate } from './compile/compile';
 export { type Completion, type Completions, completionsAt, pathAt } from './complete';

@@ -8,8 +8,7 @@ import {
 } from '../../../../tests/support/expressions';
 import { makeExpression } from '../expression';
 import type { Value } from '../value';
-import { blockLength } from './blocks';
-import { Columns, isMissing, isTrue } from './columns';
+import { blockLength, Columns, isMissing, isTrue } from './columns';
 import { type Pass, passOver } from './pass';
 
 /** All values of a pass, read as those who count read them. */
@@ -17,24 +16,24 @@ function valuesOf(pass: Pass, count: number): Value[] {
   const values: Value[] = [];
   for (let from = 0; from < count; from += blockLength) {
     const length = Math.min(blockLength, count - from);
-    const read = reader(pass, from, length);
+    const read = reader(pass, from);
     for (let i = 0; i < length; i += 1) values.push(read(i));
   }
   return values;
 }
 
-function reader(pass: Pass, from: number, length: number): (i: number) => Value {
+function reader(pass: Pass, from: number): (i: number) => Value {
   switch (pass.by) {
     case 'numbers': {
-      const block = pass.blocks(from, length);
+      const block = pass.blocks(from);
       return (i) => (Number.isNaN(block[i]) ? undefined : block[i]);
     }
     case 'conditions': {
-      const block = pass.blocks(from, length);
+      const block = pass.blocks(from);
       return (i) => (block[i] === isMissing ? undefined : block[i] === isTrue);
     }
     case 'texts': {
-      const block = pass.texts.codes(from, length);
+      const block = pass.texts.codes(from);
       return (i) => pass.texts.table[block[i] ?? -1];
     }
     case 'items':

@@ -9,6 +9,9 @@ export interface TextColumn {
   readonly codes: Int32Array;
 }
 
+/** So many items at a time: what a step makes of them stays in the nearest cache. */
+export const blockLength = 1_024;
+
 /** Of these, more than every eighth differs: a table of them would save nothing. */
 const fewestRepeats = 8;
 /** So many may differ in any case. */
@@ -38,16 +41,22 @@ export class Columns {
 
   /** NaN stands for a missing number. */
   numbers(field: Checked): Float64Array | undefined {
-    return known(this.taken.numbers, field, (read) =>
-      Float64Array.from(this.items, (item) => asNumber(read(item))),
-    );
+    return known(this.taken.numbers, field, (read) => {
+      const numbers = new Float64Array(this.room()).fill(Number.NaN);
+      for (let at = 0; at < this.items.length; at += 1)
+        numbers[at] = asNumber(read(this.items[at] ?? {}));
+      return numbers;
+    });
   }
 
   /** See `asFlag`. */
   flags(field: Checked): Uint8Array | undefined {
-    return known(this.taken.flags, field, (read) =>
-      Uint8Array.from(this.items, (item) => asFlag(read(item))),
-    );
+    return known(this.taken.flags, field, (read) => {
+      const flags = new Uint8Array(this.room()).fill(isMissing);
+      for (let at = 0; at < this.items.length; at += 1)
+        flags[at] = asFlag(read(this.items[at] ?? {}));
+      return flags;
+    });
   }
 
   /** Undefined, too, for texts that hardly repeat. */
@@ -55,8 +64,13 @@ export class Columns {
     return known(this.taken.texts, field, (read) => this.told(read));
   }
 
+  /** Whole blocks, so that the last is like the others; past the items everything is missing. */
+  private room(): number {
+    return Math.ceil(this.items.length / blockLength) * blockLength;
+  }
+
   private told(read: Evaluate): TextColumn | undefined {
-    const codes = new Int32Array(this.items.length);
+    const codes = new Int32Array(this.room()).fill(-1);
     const codeOf = new Map<string, number>();
     const most = Math.max(alwaysTold, this.items.length / fewestRepeats);
     for (let at = 0; at < this.items.length; at += 1) {

@@ -6,12 +6,18 @@ import { isTrue } from './columns';
  */
 export type Loop = (a: Uint8Array, b: Uint8Array, out: Uint8Array) => void;
 
+/** Four conditions at once. */
+const inFours = (block: Uint8Array): Uint32Array =>
+  new Uint32Array(block.buffer, block.byteOffset, block.length / 4);
+
 /** `a` where it holds, else `b`. */
 export function select(holds: Uint8Array, a: Uint8Array, b: Uint8Array, out: Uint8Array): void {
-  for (let i = 0; i < out.length; i += 1) {
-    // All ones where it is true.
-    const mask = -((holds[i] ?? 0) & isTrue);
-    out[i] = ((a[i] ?? 0) & mask) | ((b[i] ?? 0) & ~mask);
+  const [four, fourA, fourB, made] = [inFours(holds), inFours(a), inFours(b), inFours(out)];
+  for (let i = 0; i < made.length; i += 1) {
+    const other = fourB[i] ?? 0;
+    // All ones in the bytes where it is true: there, what differs from the other is turned.
+    const mask = Math.imul((four[i] ?? 0) & 0x01_01_01_01, 0xff);
+    made[i] = other ^ ((other ^ (fourA[i] ?? 0)) & mask);
   }
 }
 
@@ -20,11 +26,8 @@ export const or: Loop = (a, b, out) => select(a, a, b, out);
 
 /** The other where the first is missing. */
 export const orElse: Loop = (a, b, out) => {
-  for (let i = 0; i < out.length; i += 1) {
-    const value = a[i] ?? 0;
-    const mask = -(value >> 1);
-    out[i] = ((b[i] ?? 0) & mask) | (value & ~mask);
-  }
+  missingConditions(a, out);
+  select(out, b, a, out);
 };
 
 /** What is missing does not hold. */
@@ -44,11 +47,7 @@ export function missingTexts(codes: Int32Array, out: Uint8Array): void {
   for (let i = 0; i < out.length; i += 1) out[i] = (codes[i] ?? 0) >>> 31;
 }
 
-/** `results`: by code; the last for what has none. */
+/** `results`: first for what has no text, then by code. */
 export function ofTable(codes: Int32Array, results: Uint8Array, out: Uint8Array): void {
-  const none = results.length - 1;
-  for (let i = 0; i < out.length; i += 1) {
-    const code = codes[i] ?? 0;
-    out[i] = results[code < 0 ? none : code] ?? 0;
-  }
+  for (let i = 0; i < out.length; i += 1) out[i] = results[(codes[i] ?? -1) + 1] ?? 0;
 }

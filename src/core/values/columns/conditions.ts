@@ -2,8 +2,8 @@ import type { Checked } from '../check/checked';
 import { compared } from '../compile/tests';
 import { kindOf } from '../result-type';
 import type { CompareOperator, LogicalOperator } from '../syntax/tree';
-import { blockLength, type Conditions, type Numbers, rowReader, type Texts } from './blocks';
-import { asFlag, type Columns, isMissing } from './columns';
+import { type Conditions, type Numbers, rowReader, type Texts } from './blocks';
+import { asFlag, blockLength, type Columns, isMissing } from './columns';
 import {
   and,
   type Loop,
@@ -27,7 +27,7 @@ export function conditions(checked: Checked, columns: Columns): Conditions {
     case 'member': {
       const all = checked.type.type === 'boolean' ? columns.flags(checked) : undefined;
       if (all === undefined) break;
-      return (from, count) => all.subarray(from, from + count);
+      return (from) => all.subarray(from, from + blockLength);
     }
     case 'literal': {
       const fixed = new Uint8Array(blockLength).fill(asFlag(checked.value));
@@ -49,14 +49,12 @@ export function conditions(checked: Checked, columns: Columns): Conditions {
       break;
     case 'not': {
       const of = conditions(checked.of, columns);
-      return filled((out, from, count) => not(of(from, count), out));
+      return filled((out, from) => not(of(from), out));
     }
     case 'isMissing': {
       const missing = missingOf(checked.of, columns);
       if (missing === undefined) break;
-      return checked.isNegated
-        ? filled((out, from, count) => not(missing(from, count), out))
-        : missing;
+      return checked.isNegated ? filled((out, from) => not(missing(from), out)) : missing;
     }
     case 'logical':
       if (!areConditions(checked.left, checked.right)) break;
@@ -70,14 +68,12 @@ export function conditions(checked: Checked, columns: Columns): Conditions {
       const test = conditions(checked.test, columns);
       const whenTrue = conditions(checked.whenTrue, columns);
       const otherwise = conditions(checked.otherwise, columns);
-      return filled((out, from, count) =>
-        select(test(from, count), whenTrue(from, count), otherwise(from, count), out),
-      );
+      return filled((out, from) => select(test(from), whenTrue(from), otherwise(from), out));
     }
   }
   const value = rowReader(checked, columns);
-  return filled((out, from, count) => {
-    for (let i = 0; i < count; i += 1) out[i] = asFlag(value(from + i));
+  return filled((out, from) => {
+    for (let i = 0; i < blockLength; i += 1) out[i] = asFlag(value(from + i));
   });
 }
 
@@ -85,11 +81,10 @@ const areConditions = (...all: readonly Checked[]): boolean =>
   all.every((each) => kindOf(each.type) === 'boolean');
 
 /** Blocks that are written into one array, which the next block overwrites. */
-function filled(fill: (out: Uint8Array, from: number, count: number) => void): Conditions {
-  const whole = new Uint8Array(blockLength);
-  return (from, count) => {
-    const out = count === blockLength ? whole : whole.subarray(0, count);
-    fill(out, from, count);
+function filled(fill: (out: Uint8Array, from: number) => void): Conditions {
+  const out = new Uint8Array(blockLength);
+  return (from) => {
+    fill(out, from);
     return out;
   };
 }
@@ -97,34 +92,34 @@ function filled(fill: (out: Uint8Array, from: number, count: number) => void): C
 const logical: Readonly<Record<LogicalOperator, Loop>> = { '&&': and, '||': or, '??': orElse };
 
 const combined = (loop: Loop, left: Conditions, right: Conditions): Conditions =>
-  filled((out, from, count) => loop(left(from, count), right(from, count), out));
+  filled((out, from) => loop(left(from), right(from), out));
 
 const comparedNumbers = (loop: CompareLoop, left: Numbers, right: Numbers): Conditions =>
-  filled((out, from, count) => loop(left(from, count), right(from, count), out));
+  filled((out, from) => loop(left(from), right(from), out));
 
 /** Each text of the table is compared once. */
 function comparedTexts(of: Texts, fixed: string, operator: CompareOperator): Conditions {
   const results = Uint8Array.from([
-    ...of.table.map((text) => asFlag(compared(operator, text, fixed))),
     isMissing,
+    ...of.table.map((text) => asFlag(compared(operator, text, fixed))),
   ]);
-  return filled((out, from, count) => ofTable(of.codes(from, count), results, out));
+  return filled((out, from) => ofTable(of.codes(from), results, out));
 }
 
 function missingOf(checked: Checked, columns: Columns): Conditions | undefined {
   switch (kindOf(checked.type)) {
     case 'number': {
       const of = numbers(checked, columns);
-      return filled((out, from, count) => missingNumbers(of(from, count), out));
+      return filled((out, from) => missingNumbers(of(from), out));
     }
     case 'boolean': {
       const of = conditions(checked, columns);
-      return filled((out, from, count) => missingConditions(of(from, count), out));
+      return filled((out, from) => missingConditions(of(from), out));
     }
     case 'text': {
       const of = texts(checked, columns);
       if (of === undefined) return undefined;
-      return filled((out, from, count) => missingTexts(of.codes(from, count), out));
+      return filled((out, from) => missingTexts(of.codes(from), out));
     }
     default:
       return undefined;

@@ -53,11 +53,9 @@ export const arithmetic: Readonly<Record<ArithmeticOperator, NumberLoop>> = {
   },
 };
 
-/** Where one of two numbers is missing, their difference is NaN. */
-function flag(holds: boolean, difference: number): number {
-  const missing = Number(Number.isNaN(difference));
-  return (Number(holds) & ~missing) | (missing << 1);
-}
+/** Where one of two numbers is missing, their difference is NaN, and no comparison but `!==` holds. */
+const flag = (holds: boolean, difference: number): number =>
+  Number(holds) | (Number(Number.isNaN(difference)) << 1);
 
 const isSame: CompareLoop = (a, b, out) => {
   for (let i = 0; i < out.length; i += 1) {
@@ -71,7 +69,7 @@ const isOther: CompareLoop = (a, b, out) => {
   for (let i = 0; i < out.length; i += 1) {
     const one = a[i] ?? 0;
     const other = b[i] ?? 0;
-    out[i] = flag(one !== other, one - other);
+    out[i] = flag(one < other || one > other, one - other);
   }
 };
 

@@ -1,7 +1,7 @@
 import type { Checked } from '../check/checked';
 import { kindOf } from '../result-type';
-import { blockLength, type Numbers, rowReader } from './blocks';
-import { asNumber, type Columns } from './columns';
+import { type Numbers, rowReader } from './blocks';
+import { asNumber, blockLength, type Columns } from './columns';
 import { conditions } from './conditions';
 import { arithmetic, type NumberLoop, negate, orElse, select } from './number-loops';
 
@@ -16,11 +16,11 @@ export function numbers(checked: Checked, columns: Columns): Numbers {
     case 'member': {
       const all = columns.numbers(checked);
       if (all === undefined) break;
-      return (from, count) => all.subarray(from, from + count);
+      return (from) => all.subarray(from, from + blockLength);
     }
     case 'negate': {
       const of = numbers(checked.of, columns);
-      return filled((out, from, count) => negate(of(from, count), out));
+      return filled((out, from) => negate(of(from), out));
     }
     case 'arithmetic':
       return combined(
@@ -36,8 +36,8 @@ export function numbers(checked: Checked, columns: Columns): Numbers {
       return combined(orElse, numbers(checked.left, columns), numbers(checked.right, columns));
   }
   const value = rowReader(checked, columns);
-  return filled((out, from, count) => {
-    for (let i = 0; i < count; i += 1) out[i] = asNumber(value(from + i));
+  return filled((out, from) => {
+    for (let i = 0; i < blockLength; i += 1) out[i] = asNumber(value(from + i));
   });
 }
 
@@ -45,24 +45,23 @@ const bothAreNumbers = (left: Checked, right: Checked): boolean =>
   kindOf(left.type) === 'number' && kindOf(right.type) === 'number';
 
 /** Blocks that are written into one array, which the next block overwrites. */
-function filled(fill: (out: Float64Array, from: number, count: number) => void): Numbers {
-  const whole = new Float64Array(blockLength);
-  return (from, count) => {
-    const out = count === blockLength ? whole : whole.subarray(0, count);
-    fill(out, from, count);
+function filled(fill: (out: Float64Array, from: number) => void): Numbers {
+  const out = new Float64Array(blockLength);
+  return (from) => {
+    fill(out, from);
     return out;
   };
 }
 
 const combined = (loop: NumberLoop, left: Numbers, right: Numbers): Numbers =>
-  filled((out, from, count) => loop(left(from, count), right(from, count), out));
+  filled((out, from) => loop(left(from), right(from), out));
 
 function chosen(checked: Checked & { kind: 'conditional' }, columns: Columns): Numbers {
   const test = conditions(checked.test, columns);
   const whenTrue = numbers(checked.whenTrue, columns);
   const otherwise = numbers(checked.otherwise, columns);
-  return filled((out, from, count) => {
-    const holds = test(from, count);
-    select(holds, whenTrue(from, count), otherwise(from, count), out);
+  return filled((out, from) => {
+    const holds = test(from);
+    select(holds, whenTrue(from), otherwise(from), out);
   });
 }

@@ -1,7 +1,7 @@
 import type { Checked } from '../check/checked';
 import { kindOf } from '../result-type';
-import { blockLength, type Texts } from './blocks';
-import { type Columns, isTrue } from './columns';
+import type { Texts } from './blocks';
+import { blockLength, type Columns, isTrue } from './columns';
 import { conditions } from './conditions';
 
 /** Texts that repeat, as positions in a table; undefined where each item has one of its own. */
@@ -18,18 +18,18 @@ export function texts(checked: Checked, columns: Columns): Texts | undefined {
       const column = columns.texts(checked);
       if (column === undefined) return undefined;
       const { table, codes } = column;
-      return { table, codes: (from, count) => codes.subarray(from, from + count) };
+      return { table, codes: (from) => codes.subarray(from, from + blockLength) };
     }
     case 'conditional': {
       const whenTrue = texts(checked.whenTrue, columns);
       const otherwise = texts(checked.otherwise, columns);
       if (whenTrue === undefined || otherwise === undefined) return undefined;
       const test = conditions(checked.test, columns);
-      return joined(whenTrue, otherwise, (out, from, count, other) => {
-        const holds = test(from, count);
-        const a = whenTrue.codes(from, count);
-        const b = otherwise.codes(from, count);
-        for (let i = 0; i < count; i += 1)
+      return joined(whenTrue, otherwise, (out, from, other) => {
+        const holds = test(from);
+        const a = whenTrue.codes(from);
+        const b = otherwise.codes(from);
+        for (let i = 0; i < blockLength; i += 1)
           out[i] = holds[i] === isTrue ? (a[i] ?? -1) : other(b[i] ?? -1);
       });
     }
@@ -38,10 +38,10 @@ export function texts(checked: Checked, columns: Columns): Texts | undefined {
       const left = texts(checked.left, columns);
       const right = texts(checked.right, columns);
       if (left === undefined || right === undefined) return undefined;
-      return joined(left, right, (out, from, count, other) => {
-        const a = left.codes(from, count);
-        const b = right.codes(from, count);
-        for (let i = 0; i < count; i += 1) {
+      return joined(left, right, (out, from, other) => {
+        const a = left.codes(from);
+        const b = right.codes(from);
+        for (let i = 0; i < blockLength; i += 1) {
           const code = a[i] ?? -1;
           out[i] = code < 0 ? other(b[i] ?? -1) : code;
         }
@@ -52,7 +52,7 @@ export function texts(checked: Checked, columns: Columns): Texts | undefined {
   }
 }
 
-type Fill = (out: Int32Array, from: number, count: number, other: (code: number) => number) => void;
+type Fill = (out: Int32Array, from: number, other: (code: number) => number) => void;
 
 /** Two tables as one; `other` is a position in the second as one in both. */
 function joined(first: Texts, second: Texts, fill: Fill): Texts {
@@ -61,8 +61,8 @@ function joined(first: Texts, second: Texts, fill: Fill): Texts {
   const other = (code: number) => (code < 0 ? code : before + code);
   return {
     table: [...first.table, ...second.table],
-    codes(from, count) {
-      fill(out, from, count, other);
+    codes(from) {
+      fill(out, from, other);
       return out;
     },
   };
