@@ -45,6 +45,9 @@ export function ProposalLine({ proposal, missing, rows, onTake }: ProposalLinePr
         : made;
     }, own),
   );
+  const shown = rows.filter(
+    ({ text }, at) => rows.findIndex((other) => other.text === text) === at,
+  );
   const take = (way: Pick<Taken, 'expr' | 'format' | 'newFormats'>) =>
     onTake({
       expr: way.expr,
@@ -69,7 +72,7 @@ export function ProposalLine({ proposal, missing, rows, onTake }: ProposalLinePr
           Take
         </Button>
       </span>
-      {rows.slice(0, mostShown).map(({ item, text, isOpen }) => (
+      {shown.slice(0, mostShown).map(({ item, text, isOpen }) => (
         <p
           key={item}
           className={`truncate text-sm ${text === null ? 'text-madder' : isOpen ? 'text-weld' : 'text-ash'}`}
