@@ -61,7 +61,8 @@ export class Engine implements Scene {
   private arranged = nothing;
   private choiceCounts: readonly number[] = [];
   private listId: string | undefined;
-  private version = 0;
+  /** Another one for each change of items or project. */
+  version = 0;
   private locale: string | undefined;
   private readonly once = new Once();
   /** One time for all rows. */
@@ -286,10 +287,6 @@ export class Engine implements Scene {
   showSet(source: string, set: string): void {
     this.held(source).show(set);
     this.itemsChanged();
-  }
-
-  isCurrent(version: number): boolean {
-    return version === this.version;
   }
 
   view(wanted: Range): View {

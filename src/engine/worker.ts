@@ -1,13 +1,5 @@
 import { expose, transfer } from 'comlink';
-import {
-  atOnce,
-  type Finding,
-  inTurns,
-  type Json,
-  ok,
-  type Result,
-  type Turns,
-} from '../core/base';
+import { atOnce, type Finding, type Json, ok, type Result } from '../core/base';
 import { asItem, type Inference, type Item, infer, type Spread } from '../core/items';
 import {
   itemsIdOf,
@@ -21,6 +13,7 @@ import type { AllItems } from './all-items';
 import type { ByExample } from './by-example';
 import { dataLater } from './data-later';
 import { Engine } from './engine';
+import { newest } from './newest';
 import type {
   Brought,
   DataProtocol,
@@ -32,7 +25,7 @@ import type {
 } from './protocol';
 import { goesOn, Reading } from './reading';
 import { trace, tryFormats } from './tracing';
-import { Cancelled, turns } from './turns';
+import { turns } from './turns';
 
 let tell: (event: EngineEvent) => void = () => {};
 const reading = new Reading((share) => tellProgress(share));
@@ -51,24 +44,10 @@ const allItems = (): Promise<AllItems> => {
   return everyItem;
 };
 
-/** Work in turns of which only the newest is wanted; what was under way gives undefined. */
-function newest<T>(): (work: () => Promise<Turns<T>>) => Promise<T | undefined> {
-  let current: ReturnType<typeof turns> | undefined;
-  return async (work) => {
-    current?.cancel();
-    const own = turns();
-    current = own;
-    try {
-      return await inTurns(await work(), own.pause);
-    } catch (error) {
-      if (error instanceof Cancelled) return undefined;
-      throw error;
-    }
-  };
-}
-
 const counting = newest<readonly number[]>();
 const spreading = newest<Spread | undefined>();
+/** The same question about other items or another project is another one. */
+const asOfNow = (question: object): string => JSON.stringify([engine.version, question]);
 
 /** Rows of a document that was dropped do not wait for the database. */
 const keeping = () => import('../keeping');
@@ -140,7 +119,7 @@ const protocol: EngineProtocol &
   },
 
   async entries(version, range) {
-    return engine.isCurrent(version) ? engine.entries(range) : [];
+    return version === engine.version ? engine.entries(range) : [];
   },
 
   async tryTemplate(template, items) {
@@ -175,9 +154,10 @@ const protocol: EngineProtocol &
     return (await byExample()).propose(task);
   },
 
-  countMissing: (trying) => counting(async () => (await allItems()).missing(trying)),
+  countMissing: (trying) =>
+    counting(asOfNow(trying), async () => (await allItems()).missing(trying)),
 
-  spread: (asked) => spreading(async () => (await allItems()).spread(asked)),
+  spread: (asked) => spreading(asOfNow(asked), async () => (await allItems()).spread(asked)),
 
   async showLocale(locale, wanted) {
     engine.showLocale(locale);

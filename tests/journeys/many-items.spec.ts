@@ -65,6 +65,15 @@ test('100,000 items: all in the window, few rows in the page, every row right', 
       .toBe(true);
   }
   expect(await rowsOf(page, 1)).toEqual([['Merino 0']]);
+
+  // Two who ask for the ends of the same values, over all items, both get them.
+  await page.getByRole('button', { name: 'grams share' }).click();
+  await page.getByRole('button', { name: 'Format: as it is' }).click();
+  await page.getByRole('menuitem', { name: /^new: number/ }).click();
+  await expect(page.getByRole('button', { name: 'largest 199' })).toBeVisible();
+  await expect(page.getByLabel('Samples of the format')).toContainText('199');
+  await page.getByRole('button', { name: 'largest 199' }).click();
+  await expect(page.getByText('item 200 of')).toBeVisible();
 });
 
 test('the worker answers while it reads', async ({ page }) => {
