@@ -116,6 +116,7 @@ async function inBrowser() {
   const speeds = [3_000, 30_000];
   const first = { ours: [], all: [], reference: [], parse: [] };
   const known = { evidence: [], again: [] };
+  const edited = { many: [], few: [] };
   const scrolled = speeds.map(() => ({
     ours: [],
     reference: [],
@@ -151,6 +152,7 @@ async function inBrowser() {
     const times = await call('firstRowsOurs');
     first.ours.push(times.first);
     first.all.push(times.all);
+    edited.many.push(...(await call('edits', 10)));
     for (const [index, speed] of speeds.entries()) {
       const { task, script } = await workAFrame(session, frames, () =>
         call('scroll', speed, frames),
@@ -164,6 +166,7 @@ async function inBrowser() {
     if (run === 4) created = await call('rowsFromEndToEnd');
     known.evidence.push(await call('inferWithEvidence'));
     known.again.push(await call('importAgain', run));
+    edited.few.push(...(await call('editsOfFew', 10)));
   }
   const hand = 'React 19 + @tanstack/react-virtual';
   for (const [index, speed] of speeds.entries()) {
@@ -202,6 +205,13 @@ async function inBrowser() {
       0.35,
     );
   }
+  note(
+    'an edit to its rows, all items',
+    'the same edit with 100 items',
+    median(edited.many),
+    median(edited.few),
+    1.5,
+  );
   note(
     'first rows of JSON, in the browser',
     'parsing it whole',

@@ -16,6 +16,8 @@ import type { SpreadAsked, Trying } from './protocol';
 /** The items of a type with their columns: good as long as items and type stay. */
 interface Known {
   readonly items: readonly Item[];
+  /** As JSON: a project that crossed from the page is another object each time. */
+  readonly of: string;
   readonly type: ItemType;
   readonly columns: Columns;
   /** Where the type's items stand in their source. */
@@ -71,14 +73,15 @@ export class AllItems {
     const source = withId(project?.sources ?? [], type?.source ?? '');
     if (project === undefined || type === undefined || source === undefined) return undefined;
     const items = this.engine.heldIn(source.id);
-    if (this.known?.items === items && this.known.type === type) return this.known;
+    const of = JSON.stringify(type);
+    if (this.known?.items === items && this.known.of === of) return this.known;
     const { types, indexes } = this.engine.held(source.id).shown().types(project, source);
     const own = types.indexOf(id);
     const positions = Int32Array.from(
       items.flatMap((_, position) => (indexes[position] === own ? [position] : [])),
     );
     const columns = new Columns(Array.from(positions, (position) => items[position] ?? {}));
-    this.known = { items, type, columns, positions };
+    this.known = { items, of, type, columns, positions };
     return this.known;
   }
 }

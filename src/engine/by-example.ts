@@ -73,7 +73,8 @@ export class ByExample {
 
   private knownOf(type: string, without: string | undefined): Known {
     const all = this.fieldsOf(type);
-    const of = [all, without, this.scene.shownItems()];
+    // A project that crossed from the page is another object each time.
+    const of = [JSON.stringify(all), without, this.scene.shownItems()];
     if (this.known === undefined || of.some((each, at) => each !== this.known?.of[at])) {
       const fields = without === undefined ? all : fieldsBeside(all, without);
       const chosen = this.choose(type);

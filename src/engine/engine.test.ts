@@ -78,7 +78,27 @@ describe('a list of real items', () => {
       edits.arrangeAs('stock', { kind: 'grid', columns: 3, gap: 8, edge: 12 }),
     );
     const view = engineWith(project, shop).update(project, everything);
-    expect([...view.sequence.lineHeights]).toEqual([58, 58]);
+    expect(view.sequence.lineHeights).toEqual(Float32Array.of(58, 58));
+  });
+
+  test('a sequence stays as long as words alone change; its heights are sent once', () => {
+    const project = projectOf(shop);
+    const engine = engineWith(project, shop);
+    const first = engine.update(project, everything);
+    const known = { ...everything, sequence: first.sequence.id };
+    const place = { template: 'skein-plain', part: 'title', property: 'text' } as const;
+    const next = structuredClone(edited(project, edits.bind(place, { expr: 'id' })));
+    const words = engine.update(next, known);
+    expect(words.sequence).toEqual({ ...first.sequence, lineHeights: undefined });
+
+    const second = partKinds.label.draft('m', { expr: 'id' }, 'small');
+    const higher = edited(project, edits.insert('skein-plain', 'title', 'below', second));
+    const grown = engine.update(higher, known).sequence;
+    expect(grown.id).not.toBe(first.sequence.id);
+    expect(grown.lineHeights).not.toEqual(first.sequence.lineHeights);
+    engine.insertInto('stock', 0, [{ id: 'new', kind: 'skein', name: 'Nep' }]);
+    const longer = engine.view({ ...everything, sequence: grown.id }).sequence;
+    expect(longer.lineHeights?.length).toBe(shop.length + 1);
   });
 
   test('the survey counts what is missing over all items and names the extremes', () => {
@@ -274,7 +294,11 @@ test('inserted items give what all items anew would give', () => {
       const whole = [...before.slice(0, at), ...added, ...before.slice(at)];
       const anew = engineWith(project, whole).update(project, everything);
       const grown = engine.view(everything);
-      expect({ ...grown, version: 0 }).toEqual({ ...anew, version: 0 });
+      const { id } = anew.sequence;
+      expect({ ...grown, version: 0, sequence: { ...grown.sequence, id } }).toEqual({
+        ...anew,
+        version: 0,
+      });
     }),
   );
 });

@@ -59,6 +59,9 @@ export class Engine implements Scene {
   private planIds: readonly string[] = [];
   private plans: readonly RowPlan[] = [];
   private arranged = nothing;
+  private sequenceId = 0;
+  /** What the sequence was made of. */
+  private arrangedOf: readonly unknown[] = [];
   private choiceCounts: readonly number[] = [];
   private listId: string | undefined;
   /** Another one for each change of items or project. */
@@ -302,9 +305,11 @@ export class Engine implements Scene {
       version: this.version,
       list: this.listId,
       sequence: {
+        id: this.sequenceId,
         arrangement,
         entryCount: this.arranged.items.length,
-        lineHeights: this.arranged.lineHeights.slice(),
+        lineHeights:
+          wanted.sequence === this.sequenceId ? undefined : this.arranged.lineHeights.slice(),
       },
       plans: this.plans,
       entries: this.entries({ from, to: from + wanted.to - wanted.from }),
@@ -409,6 +414,8 @@ export class Engine implements Scene {
     const source = list === undefined ? undefined : withId(project.sources, list.source);
     if (list === undefined || source === undefined) {
       this.arranged = nothing;
+      this.arrangedOf = [];
+      this.sequenceId += 1;
       this.choiceCounts = [];
       return;
     }
@@ -421,7 +428,14 @@ export class Engine implements Scene {
       return template === null ? -1 : this.planIds.indexOf(template);
     });
     const heights = Float32Array.from(this.plans, (plan) => plan.heightPx);
-    this.arranged = arrange(indexes, planOfType, heights, list.arrangement);
+    // A project that crossed from the page is another object each time.
+    const of = [indexes, JSON.stringify(list.arrangement), planOfType.join(), heights.join()];
+    // Most edits change words: the sequence stays as it is.
+    if (of.some((each, at) => each !== this.arrangedOf[at])) {
+      this.arranged = arrange(indexes, planOfType, heights, list.arrangement);
+      this.arrangedOf = of;
+      this.sequenceId += 1;
+    }
     const chosen = list.choices.map((choice) => counts[types.indexOf(choice.type)] ?? 0);
     const others = held.raw.length - chosen.reduce((sum, count) => sum + count, 0);
     this.choiceCounts = [...chosen, others];

@@ -24,6 +24,8 @@ import type { TableLook } from './table';
 export interface Range {
   readonly from: number;
   readonly to: number;
+  /** The sequence whose heights the asker has: they are not sent again. */
+  readonly sequence?: number;
 }
 
 /** What drawing the list needs, as of one version of project and items. */

@@ -5,7 +5,8 @@ import type { CompiledTemplate } from '../core/templates';
 import type { RowContext } from '../core/values';
 import type { TemplateSurvey, UnknownPicture } from './protocol';
 
-const entriesATurn = 2_000;
+/** About a millisecond: so long an edit may have to wait. */
+const entriesATurn = 500;
 /** Names of missing pictures that are told apart; the rest would be read by nobody. */
 const mostUnknown = 1_000;
 

@@ -52,17 +52,25 @@ const asOfNow = (question: object): string => JSON.stringify([engine.version, qu
 /** Rows of a document that was dropped do not wait for the database. */
 const keeping = () => import('../keeping');
 
-const withHeights = (view: View): View => transfer(view, [view.sequence.lineHeights.buffer]);
+function withHeights(view: View): View {
+  const { lineHeights } = view.sequence;
+  return lineHeights === undefined ? view : transfer(view, [lineHeights.buffer]);
+}
 
-/** Shows a version: the answer at once, what takes all items after it. */
+/** After a keystroke the next one mostly comes; looking at many items would only slow it down. */
+const restMs = 150;
+const manyItems = 5_000;
+
+/** Shows a version: the answer at once; what takes all items once no other has come. */
 function shown(view: View): View {
-  void turns()
-    .pause()
-    .then(() => engine.survey())
-    .then((survey) => {
-      if (survey !== undefined) tell({ kind: 'survey', ...survey });
-    });
+  setTimeout(() => void surveyed(view.version), view.itemCount < manyItems ? 0 : restMs);
   return withHeights(view);
+}
+
+async function surveyed(version: number): Promise<void> {
+  if (version !== engine.version) return;
+  const survey = await engine.survey();
+  if (survey !== undefined) tell({ kind: 'survey', ...survey });
 }
 
 const protocol: EngineProtocol &

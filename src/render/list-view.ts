@@ -37,6 +37,17 @@ export interface Shown {
   readonly entriesFrom: number;
 }
 
+/** Those that came last: another view of the same list may have to draw the sequence, too. */
+let lastHeights: { readonly of: number; readonly heights: Float32Array } = {
+  of: -1,
+  heights: new Float32Array(),
+};
+
+function heightsOf({ id, lineHeights }: Sequence): Float32Array {
+  if (lineHeights !== undefined) lastHeights = { of: id, heights: lineHeights };
+  return lastHeights.heights;
+}
+
 /** The list on all items, with as many rows in the page as the window shows and a few more. */
 export class ListView {
   private readonly sizer = document.createElement('div');
@@ -47,6 +58,7 @@ export class ListView {
   private readonly resized: ResizeObserver;
   private shown: Shown | undefined;
   private kinds: readonly string[] = [];
+  private heights: Float32Array = new Float32Array();
   private tops: Float64Array = new Float64Array(1);
   private selectedItem = -1;
   private boundCount = 0;
@@ -80,25 +92,30 @@ export class ListView {
   /** Draws a version of the list. A row stays with its item; every one of them is bound anew. */
   show(shown: Shown): void {
     const before = this.takeRows();
+    const { sequence } = shown;
+    const isArranged = this.shown?.sequence.id === sequence.id;
     this.shown = shown;
     this.cache.clear();
     this.cache.put(shown.entriesFrom, shown.entries);
     this.kinds = shown.plans.map((plan) => JSON.stringify([plan.row, plan.slots]));
-    const { arrangement } = shown.sequence;
+    const { arrangement } = sequence;
     this.sizer.classList.toggle(
       'yc-separated',
       arrangement.kind === 'list' && arrangement.separators,
     );
-    this.tops = lineTops(shown.sequence.lineHeights, arrangement.edge, arrangement.gap);
-    this.scroller.setContent(this.tops.at(-1) ?? 0);
+    if (!isArranged) {
+      this.heights = heightsOf(sequence);
+      this.tops = lineTops(this.heights, arrangement.edge, arrangement.gap);
+      this.scroller.setContent(this.tops.at(-1) ?? 0);
+    }
     this.followItems(before);
     this.draw();
   }
 
   /** The entries in the window now: what an update should answer first. */
-  wanted(): { readonly from: number; readonly to: number } {
+  wanted(): { readonly from: number; readonly to: number; readonly sequence: number } {
     const { from, to } = this.range();
-    return { from, to: Math.max(to, from + 30) };
+    return { from, to: Math.max(to, from + 30), sequence: lastHeights.of };
   }
 
   select(item: number): void {
@@ -237,13 +254,13 @@ export class ListView {
 
   private position(row: PooledRow, index: number): void {
     if (this.shown === undefined) return;
-    const { arrangement, entryCount, lineHeights } = this.shown.sequence;
+    const { arrangement, entryCount } = this.shown.sequence;
     const columns = columnsOf(arrangement);
     const line = columns === 1 ? index : Math.floor(index / columns);
     const width = cellWidth(this.widthPx, measuresOf(arrangement));
     const x = arrangement.edge + (index % columns) * (width + arrangement.gap);
     const y = this.scroller.place(this.tops[line] ?? 0);
-    place(row, { x, y, width, height: lineHeights[line] ?? 0, index, entryCount });
+    place(row, { x, y, width, height: this.heights[line] ?? 0, index, entryCount });
   }
 
   private mark(row: PooledRow, entry: Entry | undefined): void {

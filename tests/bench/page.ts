@@ -7,7 +7,7 @@ import type { DataProtocol, EngineEvent, EngineProtocol, View } from '../../src/
 import { keepItems, keptItems } from '../../src/keeping';
 import { ListView } from '../../src/render';
 import { benchItems } from './items';
-import { benchProject } from './project';
+import { benchProject, withWords } from './project';
 import { readFirstRecords, readRecords, storeRecords } from './references/one-record-an-item';
 import { mountReference, type ReferenceList } from './references/react-list';
 
@@ -29,6 +29,8 @@ let onFirst: (view: View) => void = () => {};
 const rowCount = () => host.querySelectorAll('.yc-row').length;
 const scroller = () => host.querySelector<HTMLElement>('.yc-list') ?? host;
 const wanted = { from: 0, to: 60 };
+/** Who types well presses about eight keys a second. */
+const betweenKeysMs = 120;
 const frame = () => new Promise((resolve) => requestAnimationFrame(resolve));
 
 function start(): Engine {
@@ -55,6 +57,9 @@ function there(run: number, from: number): number {
   if (!host?.textContent?.includes(`new ${run}`)) throw new Error('the inserted row is not there');
   return took;
 }
+
+/** What the page has of the list already. */
+const known = () => (ours === undefined ? {} : { sequence: ours.wanted().sequence });
 
 /** What the driver in `scripts/bench.mjs` calls, one measure after the other. */
 const bench = {
@@ -154,6 +159,31 @@ const bench = {
     const from = performance.now();
     reference?.insert(1, JSON.parse(insertion));
     return there(run, from);
+  },
+
+  /** Keystrokes in an expression, one after the other: each until its rows stand there, in ms. */
+  async edits(count: number): Promise<number[]> {
+    const times: number[] = [];
+    for (let run = 0; run < count; run += 1) {
+      if (project === undefined) throw new Error('no project is open');
+      const next = withWords(project, `edit ${run}`);
+      await new Promise((resolve) => setTimeout(resolve, betweenKeysMs));
+      const from = performance.now();
+      ours?.show(await start().update(next, { ...wanted, ...known() }));
+      times.push(performance.now() - from);
+      if (!host?.textContent?.includes(`edit ${run}`)) throw new Error('the edit is not there');
+    }
+    return times;
+  },
+
+  /** The same project with a hundred items. */
+  async editsOfFew(count: number): Promise<number[]> {
+    const { stock } = JSON.parse(jsonText);
+    const file = new Blob([JSON.stringify({ stock: stock.slice(0, 100) })]);
+    const brought = await start().bring({ file, name: 'stock.json' }, wanted);
+    if (!brought.ok) throw new Error(brought.error.message);
+    project = benchProject(brought.value.brought.project);
+    return bench.edits(count);
   },
 
   /** Rows in the page at most, from end to end and back; and how many the bound allows. */

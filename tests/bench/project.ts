@@ -18,9 +18,21 @@ export function benchProject(drafted: Project): Project {
       partKinds.label.draft('price', { expr: 'price' }, 'value'),
     ),
   ];
-  return all.reduce((project, edit) => {
-    const made = edit.apply(project);
-    if (!made.ok) throw new Error(made.error);
-    return made.value;
-  }, drafted);
+  return all.reduce(edited, drafted);
+}
+
+/** The same with other words in a label, as one types. */
+export const withWords = (project: Project, words: string): Project =>
+  edited(
+    project,
+    edits.bind(
+      { template: 'skein-plain', part: 'maker', property: 'text' },
+      { expr: `\`\${maker.name} · ${words}\`` },
+    ),
+  );
+
+function edited(project: Project, edit: Edit): Project {
+  const made = edit.apply(project);
+  if (!made.ok) throw new Error(made.error);
+  return made.value;
 }

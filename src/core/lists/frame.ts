@@ -32,7 +32,10 @@ export interface Entry {
 
 /** What has to be known of the whole list to place any part of it. Heights in px, one a line. */
 export interface Sequence {
+  /** The same for the same sequence. */
+  readonly id: number;
   readonly arrangement: Arrangement;
   readonly entryCount: number;
-  readonly lineHeights: Float32Array<ArrayBuffer>;
+  /** Undefined: those that were sent with this sequence before. */
+  readonly lineHeights: Float32Array<ArrayBuffer> | undefined;
 }

@@ -1,5 +1,5 @@
 import { cellSum } from '../../../core/layout';
-import type { Arrangement } from '../../../core/lists';
+import { type Arrangement, columnsOf } from '../../../core/lists';
 import { edits } from '../../../core/project';
 import { ChoiceChips, NumberField, Row } from '../../shared/controls';
 import { useCurrent } from '../../shared/current';
@@ -86,7 +86,7 @@ export default function List() {
           width − edges − gaps, by {arrangement.kind === 'grid' ? 'columns' : 'one column'}
         </p>
         <p className="pt-3 text-ash">
-          {entryCount} entries in {view?.sequence.lineHeights.length ?? 0} lines.
+          {entryCount} entries in {Math.ceil(entryCount / columnsOf(arrangement))} lines.
         </p>
       </div>
     </div>
