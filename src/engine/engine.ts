@@ -2,8 +2,6 @@ import { atOnce, type Finding, inTurns, type Turns } from '../core/base';
 import { type Item, type ItemKeys, itemKeys, type UniqueKey } from '../core/items';
 import { partHeight } from '../core/layout';
 import {
-  type Arranged,
-  arrange,
   chooser,
   columnsOf,
   type Entry,
@@ -25,6 +23,7 @@ import {
 import type { CompiledTemplate } from '../core/templates';
 import { plainText, type RowContext } from '../core/values';
 import { HeldSource } from './held-source';
+import { ListSequence } from './list-sequence';
 import { missingPictures } from './missing-pictures';
 import { oddBindings } from './odd-bindings';
 import { Once } from './once';
@@ -42,12 +41,6 @@ export interface EnginePorts {
 
 const noKeys = itemKeys([], null, '');
 
-const nothing: Arranged = {
-  items: new Int32Array(),
-  plans: new Uint16Array(),
-  lineHeights: new Float32Array(),
-};
-
 /**
  * Project and items in, finished entries out. One engine serves one project; the worker, the
  * server and the command line each have their own.
@@ -58,10 +51,7 @@ export class Engine implements Scene {
   private templates: readonly CompiledTemplate[] = [];
   private planIds: readonly string[] = [];
   private plans: readonly RowPlan[] = [];
-  private arranged = nothing;
-  private sequenceId = 0;
-  /** What the sequence was made of. */
-  private arrangedOf: readonly unknown[] = [];
+  private readonly sequence = new ListSequence();
   private choiceCounts: readonly number[] = [];
   private listId: string | undefined;
   /** Another one for each change of items or project. */
@@ -150,7 +140,7 @@ export class Engine implements Scene {
   }
 
   entries(range: Range): Entry[] {
-    const { items, plans } = this.arranged;
+    const { items, plans } = this.sequence.arranged;
     const source = this.source();
     const held = source === undefined ? [] : this.heldIn(source.id);
     const keys = this.keys();
@@ -197,7 +187,7 @@ export class Engine implements Scene {
     const title =
       (label < 0 ? undefined : titled?.slots[label]?.text(value, this.contextOf(item))) ??
       this.keys().at(item);
-    return { item, entry: this.arranged.items.indexOf(item), value, type, title };
+    return { item, entry: this.sequence.entryOf(item), value, type, title };
   }
 
   find(words: string, after: number): number {
@@ -266,7 +256,7 @@ export class Engine implements Scene {
     const items = this.shownItems();
     const templates = yield* surveyTemplates(
       this.templates,
-      this.arranged,
+      this.sequence.arranged,
       items,
       (entry) => this.contextAt(entry),
       isAtHand,
@@ -300,17 +290,11 @@ export class Engine implements Scene {
       separators: true,
     };
     const columns = columnsOf(arrangement);
-    const from = Math.max(0, Math.min(wanted.from, this.arranged.items.length - columns));
+    const from = Math.max(0, Math.min(wanted.from, this.sequence.count - columns));
     return {
       version: this.version,
       list: this.listId,
-      sequence: {
-        id: this.sequenceId,
-        arrangement,
-        entryCount: this.arranged.items.length,
-        lineHeights:
-          wanted.sequence === this.sequenceId ? undefined : this.arranged.lineHeights.slice(),
-      },
+      sequence: this.sequence.toDraw(arrangement, wanted.sequence),
       plans: this.plans,
       entries: this.entries({ from, to: from + wanted.to - wanted.from }),
       entriesFrom: from,
@@ -358,11 +342,11 @@ export class Engine implements Scene {
 
   /** What stands around the item of an entry. */
   private contextAt(index: number): RowContext {
-    return { index, count: this.arranged.items.length, now: this.nowAtVersion };
+    return { index, count: this.sequence.count, now: this.nowAtVersion };
   }
 
   contextOf(item: number): RowContext {
-    const entry = this.arranged.items.indexOf(item);
+    const entry = this.sequence.entryOf(item);
     return entry < 0 ? { now: this.nowAtVersion } : this.contextAt(entry);
   }
 
@@ -370,10 +354,10 @@ export class Engine implements Scene {
   contextsOf(source: string): (item: number) => RowContext {
     const around: RowContext = { now: this.nowAtVersion };
     if (source !== this.source()?.id) return () => around;
-    let entryOf: Int32Array | undefined;
+    let entries: Int32Array | undefined;
     return (item) => {
-      entryOf ??= inverse(this.arranged.items, this.shownItems().length);
-      const entry = entryOf[item] ?? -1;
+      entries ??= this.sequence.entriesOf(this.shownItems().length);
+      const entry = entries[item] ?? -1;
       return entry < 0 ? around : this.contextAt(entry);
     };
   }
@@ -413,9 +397,7 @@ export class Engine implements Scene {
   private arrangeList(project: Project, list: List | undefined): void {
     const source = list === undefined ? undefined : withId(project.sources, list.source);
     if (list === undefined || source === undefined) {
-      this.arranged = nothing;
-      this.arrangedOf = [];
-      this.sequenceId += 1;
+      this.sequence.clear();
       this.choiceCounts = [];
       return;
     }
@@ -428,14 +410,7 @@ export class Engine implements Scene {
       return template === null ? -1 : this.planIds.indexOf(template);
     });
     const heights = Float32Array.from(this.plans, (plan) => plan.heightPx);
-    // A project that crossed from the page is another object each time.
-    const of = [indexes, JSON.stringify(list.arrangement), planOfType.join(), heights.join()];
-    // Most edits change words: the sequence stays as it is.
-    if (of.some((each, at) => each !== this.arrangedOf[at])) {
-      this.arranged = arrange(indexes, planOfType, heights, list.arrangement);
-      this.arrangedOf = of;
-      this.sequenceId += 1;
-    }
+    this.sequence.arrange(indexes, planOfType, heights, list.arrangement);
     const chosen = list.choices.map((choice) => counts[types.indexOf(choice.type)] ?? 0);
     const others = held.raw.length - chosen.reduce((sum, count) => sum + count, 0);
     this.choiceCounts = [...chosen, others];
@@ -480,13 +455,6 @@ export class Engine implements Scene {
       ? undefined
       : compileFor(this.project, template, this.lookUp, this.localeNow());
   }
-}
-
-/** Where each number stands; -1: nowhere. */
-function inverse(numbers: Int32Array, count: number): Int32Array {
-  const places = new Int32Array(count).fill(-1);
-  for (let at = 0; at < numbers.length; at += 1) places[numbers[at] ?? 0] = at;
-  return places;
 }
 
 type Finder = (key: string) => Item | undefined;

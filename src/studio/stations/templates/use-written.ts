@@ -1,7 +1,7 @@
-import { useEffect, useState } from 'react';
 import type { Format } from '../../../core/formats';
 import type { Written } from '../../../engine';
-import { engine, useSession } from '../../shared/session';
+import { engine } from '../../shared/session';
+import { useAnswer } from '../../shared/use-answer';
 
 interface Asked {
   readonly template: string;
@@ -11,23 +11,9 @@ interface Asked {
   readonly items: readonly number[];
 }
 
-/** An expression's values in formats, by format, locale and item; those before stay until they have come. */
-export function useWritten(asked: Asked): readonly (readonly (readonly Written[])[])[] {
-  const version = useSession((session) => session.view?.version);
-  const [written, setWritten] = useState<readonly (readonly (readonly Written[])[])[]>([]);
-  const id = JSON.stringify(asked);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the id says all of it, the version the rest
-  useEffect(() => {
-    let isLatest = true;
-    void engine()
-      .tryFormats(asked)
-      .then((came) => isLatest && setWritten(came));
-    return () => {
-      isLatest = false;
-    };
-  }, [id, version]);
-  return written;
-}
+/** An expression's values in formats, by format, locale and item. */
+export const useWritten = (asked: Asked): readonly (readonly (readonly Written[])[])[] =>
+  useAnswer(asked, (own) => engine().tryFormats(own)) ?? [];
 
 export const writtenText = (written: Written | undefined): string =>
   written === undefined ? '' : 'text' in written ? written.text : written.why;
