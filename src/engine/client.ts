@@ -1,10 +1,11 @@
 import { proxy, type Remote, wrap } from 'comlink';
-import type { DataProtocol, EngineEvent, EngineProtocol } from './protocol';
+import type { DataProtocol, EngineEvent, EngineProtocol, KeepingProtocol } from './protocol';
 
-export type EngineClient = Remote<EngineProtocol & DataProtocol>;
+export type EngineClient = Remote<EngineProtocol & DataProtocol & KeepingProtocol>;
 
 type WithListener = EngineProtocol &
-  DataProtocol & { listen(listener: (event: EngineEvent) => void): void };
+  DataProtocol &
+  KeepingProtocol & { listen(listener: (event: EngineEvent) => void): void };
 
 /** Starts the engine in a worker of its own. */
 export function startEngine(listener: (event: EngineEvent) => void): EngineClient {

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { everything, never, openShop, quiet, shop } from '../../tests/support/shop';
 import { atOnce } from '../core/base';
 import { type Item, infer } from '../core/items';
-import { draftSource, edits, ownSet } from '../core/project';
+import { draftSource, edits, idsIn, ownSet } from '../core/project';
 import { EngineData } from './data';
 import { plainLook } from './table';
 
@@ -34,7 +34,7 @@ describe('decoding', () => {
   });
 
   test('changes the rows, not the items that were read; after a rename too', () => {
-    const { engine, make, type, data } = open();
+    const { engine, make, type, data, project } = open();
     make(edits.decodeField({ type: type(), path: ['made'] }, { pattern: 'dd.MM.yyyy' }));
     make(edits.renameField({ type: type(), path: ['made'] }, 'dyed on'));
     expect(engine.heldIn('stock').map((item) => item['dyed on'])).toEqual([
@@ -42,7 +42,7 @@ describe('decoding', () => {
       '2026-03-25',
       undefined,
     ]);
-    expect(engine.allItems().get('stock')).toBe(shop);
+    expect(engine.itemsOf(project()).get('stock')).toBe(shop);
     const trial = data.tryDecoding({ ...made, path: ['dyed on'] }, { pattern: 'dd.MM.yyyy' });
     expect(trial.triedCount).toBe(3);
     expect(engine.surveyNow().findings).toMatchObject([
@@ -94,7 +94,7 @@ describe('another source', () => {
   test('is looked into by key: its own items, its other set, after undo', () => {
     const { engine, make, project, data } = open();
     const draft = draftSource(
-      project(),
+      idsIn(project()),
       'makers.json',
       { format: 'json', at: '$[*]', items: makers },
       atOnce(infer(makers, 'makers')),
@@ -138,8 +138,8 @@ describe('sets', () => {
       const made = await data.make(source(), 'many', 50, { seed: 7, rules: {} }, quiet);
       make(edits.addSet('stock', 'many', 'Many', made.ok ? made.value : never()));
     }
-    expect(one.engine.allItems().get('stock/many')).toEqual(
-      other.engine.allItems().get('stock/many'),
+    expect(one.engine.itemsOf(one.project()).get('stock/many')).toEqual(
+      other.engine.itemsOf(other.project()).get('stock/many'),
     );
   });
 

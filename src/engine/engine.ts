@@ -16,6 +16,7 @@ import {
   type FindItem,
   itemsIdOf,
   localeOf,
+  ownSet,
   type Project,
   type Source,
   withId,
@@ -37,6 +38,8 @@ export interface EnginePorts {
   pause(): Promise<void>;
   /** The time, as ISO 8601 with a zone. */
   now(): string;
+  /** Told of a change to a source's items that undo can't go back to any more. */
+  forgot?(source: string, revision: number): void;
 }
 
 const noKeys = itemKeys([], null, '');
@@ -67,13 +70,18 @@ export class Engine implements Scene {
 
   /** Replaces all items of a source; `revision`: the change that they are after. */
   hold(source: string, items: readonly Item[], unique?: UniqueKey, revision = 0): void {
-    this.sources.set(source, new HeldSource(items, unique, revision));
+    const before = this.sources.get(source);
+    const held = new HeldSource(items, unique, revision, (gone) =>
+      this.ports.forgot?.(source, gone),
+    );
+    if (before !== undefined) held.show(before.shownSetId);
+    this.sources.set(source, held);
   }
 
   /** Takes up all items of a project file, sets and all. */
   holdFile(project: Project, items: ReadonlyMap<string, readonly Item[]>): void {
     for (const source of project.sources) {
-      this.hold(source.id, items.get(source.id) ?? []);
+      this.hold(source.id, items.get(source.id) ?? [], undefined, source.revision);
       for (const set of source.sets ?? [])
         this.held(source.id).addKept(set.id, items.get(itemsIdOf(source.id, set.id)) ?? []);
     }
@@ -83,9 +91,8 @@ export class Engine implements Scene {
   held(source: string): HeldSource {
     const known = this.sources.get(source);
     if (known !== undefined) return known;
-    const empty = new HeldSource([]);
-    this.sources.set(source, empty);
-    return empty;
+    this.hold(source, []);
+    return this.held(source);
   }
 
   clear(): void {
@@ -105,12 +112,14 @@ export class Engine implements Scene {
       : held.items(this.project, own);
   }
 
-  /** All items as they were read, by source and set. */
-  allItems(): ReadonlyMap<string, readonly Item[]> {
+  /** All items as they were read, by source and set, as a project has them that is or was shown. */
+  itemsOf(project: Project): ReadonlyMap<string, readonly Item[]> {
     return new Map(
-      [...this.sources].flatMap(([id, held]) =>
-        [...held.sets()].map(([set, items]) => [itemsIdOf(id, set), items] as const),
-      ),
+      project.sources.flatMap((source) => {
+        const sets = this.held(source.id).setsAt(source.revision ?? 0);
+        const ids = [ownSet, ...(source.sets ?? []).map(({ id }) => id)];
+        return ids.map((set) => [itemsIdOf(source.id, set), sets.get(set) ?? []] as const);
+      }),
     );
   }
 

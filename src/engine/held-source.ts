@@ -13,10 +13,19 @@ export class HeldSource {
   private readonly revisions = new Map<number, Sets>();
   private readonly held = new Map<string, HeldItems>();
   private revision: number;
+  /** The number of the last change, undone or not. */
+  private newest: number;
   private shownSet = ownSet;
 
-  constructor(items: readonly Item[], unique?: UniqueKey, revision = 0) {
+  /** `forgot`: told of changes that cannot be gone back to any more. */
+  constructor(
+    items: readonly Item[],
+    unique?: UniqueKey,
+    revision = 0,
+    private readonly forgot: (revision: number) => void = () => {},
+  ) {
     this.revision = revision;
+    this.newest = revision;
     this.revisions.set(revision, new Map([[ownSet, items]]));
     this.held.set(ownSet, new HeldItems(items, unique));
   }
@@ -36,7 +45,18 @@ export class HeldSource {
   }
 
   sets(): Sets {
-    return this.revisions.get(this.revision) ?? new Map();
+    return this.setsAt(this.revision);
+  }
+
+  /** All sets as they were after a change. */
+  setsAt(revision: number): Sets {
+    const sets = this.revisions.get(revision);
+    if (sets === undefined) throw new Error(`The items as of change ${revision} are not held.`);
+    return sets;
+  }
+
+  get shownSetId(): string {
+    return this.shownSet;
   }
 
   show(set: string): void {
@@ -50,7 +70,8 @@ export class HeldSource {
 
   /** Other items for a set; `unique`: a field that tells them apart. Gives the number of the change, by which it is found again. */
   change(set: string, items: readonly Item[], unique?: UniqueKey): number {
-    const next = Math.max(...this.revisions.keys()) + 1;
+    this.newest += 1;
+    const next = this.newest;
     this.revisions.set(next, new Map([...this.sets(), [set, items]]));
     this.revision = next;
     if (unique !== undefined) this.held.set(set, new HeldItems(items, unique));
@@ -58,9 +79,10 @@ export class HeldSource {
     return next;
   }
 
-  /** Goes to a change, one that was undone or one that is made again; stays where it is forgotten. */
+  /** Goes to a change, one that was undone or one that is made again. */
   goTo(revision: number): void {
-    if (this.revisions.has(revision)) this.revision = revision;
+    this.setsAt(revision);
+    this.revision = revision;
   }
 
   /** Live items: they join what is there, and undo does not take them back. */
@@ -76,13 +98,19 @@ export class HeldSource {
   }
 
   private forgetOldest(): void {
-    const sizeOf = (sets: Sets) => [...sets.values()].reduce((sum, set) => sum + set.length, 0);
-    let size = [...this.revisions.values()].reduce((sum, sets) => sum + sizeOf(sets), 0);
-    for (const [revision, sets] of this.revisions) {
-      if (size <= mostRemembered || this.revisions.size <= 2) return;
+    for (const revision of this.revisions.keys()) {
+      if (this.heldCount() <= mostRemembered || this.revisions.size <= 2) return;
       if (revision === this.revision) continue;
       this.revisions.delete(revision);
-      size -= sizeOf(sets);
+      this.forgot(revision);
     }
+  }
+
+  /** Items in all lists; a set that did not change from one to the next counts once. */
+  private heldCount(): number {
+    const lists = new Set([...this.revisions.values()].flatMap((sets) => [...sets.values()]));
+    let count = 0;
+    for (const list of lists) count += list.length;
+    return count;
   }
 }

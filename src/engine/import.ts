@@ -11,7 +11,14 @@ import {
   infer,
   type TypeFound,
 } from '../core/items';
-import { type Origin, ownSet, type Project, rawDiscriminator, type Source } from '../core/project';
+import {
+  isShapeKnown,
+  type Origin,
+  ownSet,
+  type Project,
+  rawDiscriminator,
+  type Source,
+} from '../core/project';
 import type { Engine } from './engine';
 import { HeldItems } from './held-items';
 import type { Came } from './protocol';
@@ -56,6 +63,19 @@ export class EngineImport {
       repeated: keys.after.repeated,
       findings: [...read.findings, ...keys.after.findings],
     };
+  }
+
+  /** The same for items from another place, if they are of the source's types. */
+  ifKnown(
+    source: Source,
+    file: string,
+    read: ItemsRead,
+    inference: Inference,
+  ): ImportSummary | undefined {
+    const found = this.typesIn(source, read.items, inference);
+    return isShapeKnown(this.projectNow(), source, found)
+      ? this.importAgain(source, file, read, inference)
+      : undefined;
   }
 
   /** Takes up items that keep coming: they join what is there, and undo does not take them back. */

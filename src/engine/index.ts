@@ -4,10 +4,10 @@
  * pages may load); the command line calls it directly.
  */
 export { type ItemChange, valueTyped } from './changes';
-export type { DecodingTrial, FieldAsked, TableRows } from './data';
+export { type DecodingTrial, EngineData, type FieldAsked, type TableRows } from './data';
 export { strictDecoder } from './document';
 export { Engine } from './engine';
-export type { ImportSummary } from './import';
+export { EngineImport, type ImportSummary } from './import';
 export type {
   Brought,
   BroughtSource,
@@ -21,6 +21,8 @@ export type {
   FollowNews,
   FormatTrial,
   ItemAtHand,
+  KeepAnswer,
+  KeepingProtocol,
   MakeTask,
   Range,
   SlotSurvey,

@@ -13,8 +13,9 @@ import type {
   TypeFound,
 } from '../core/items';
 import type { Entry, RowPlan, Sequence } from '../core/lists';
-import type { Project, SourceDraft } from '../core/project';
+import type { Project, SourceDraft, UsedIds } from '../core/project';
 import type { Decoding, NearestValue, TraceStep } from '../core/values';
+import type { Writing } from '../keeping';
 import type { ItemChange } from './changes';
 import type { DecodingTrial, FieldAsked, TableRows } from './data';
 import type { ImportSummary } from './import';
@@ -167,6 +168,8 @@ export type EngineEvent =
   | { readonly kind: 'first'; readonly brought: Brought; readonly view: View }
   | { readonly kind: 'progress'; readonly share: number }
   | { readonly kind: 'followed'; readonly news: FollowNews }
+  /** Undo can't go back to the items of a source as of this change. */
+  | { readonly kind: 'forgot'; readonly source: string; readonly revision: number }
   | ({ readonly kind: 'survey'; readonly version: number } & Survey);
 
 /** What came of asking or listening once more. */
@@ -206,11 +209,6 @@ export interface EngineProtocol {
     wanted: Range,
   ): Promise<Result<{ brought: Brought; view: View }, Finding>>;
   cancel(): Promise<void>;
-  /** Takes up a project that this browser keeps, and reads its items; undefined: it keeps none of that id. */
-  open(
-    id: string,
-    wanted: Range,
-  ): Promise<{ readonly project: Project; readonly view: View } | undefined>;
   /** The project was edited: the wanted entries first, the rest after. */
   update(project: Project, wanted: Range, list?: string): Promise<View>;
   entries(version: number, range: Range): Promise<readonly Entry[]>;
@@ -234,10 +232,38 @@ export interface EngineProtocol {
   showLocale(locale: string, wanted: Range): Promise<View>;
   /** The project as its file, items and all. */
   file(project: Project): Promise<Blob>;
-  /** Keeps all items in this browser; why not, if it did not. */
-  keepItems(id: string): Promise<string | undefined>;
   /** Puts the items of a JSON list into a source: a text crosses to the worker at no cost. */
   insertInto(source: string, at: number, list: string, wanted: Range): Promise<View>;
+}
+
+/** A project that this browser keeps, as it was read. */
+export interface OpenedHere {
+  readonly project: Project;
+  /** When it was written, as milliseconds since 1970. */
+  readonly keptAt: number;
+  readonly view: View;
+}
+
+export type KeepAnswer =
+  | { readonly kind: 'kept' }
+  /** Another page writes the project now. */
+  | { readonly kind: 'taken over' }
+  | { readonly kind: 'failed'; readonly reason: string };
+
+/** What this browser keeps. */
+export interface KeepingProtocol {
+  /** Takes up a project with its items; undefined: this browser keeps none of that id. */
+  open(id: string, wanted: Range): Promise<Result<OpenedHere | undefined, string>>;
+  /** The same once more, after another page wrote it: only what changed is read. */
+  openAgain(
+    id: string,
+    wanted: Range,
+    list: string | undefined,
+  ): Promise<Result<OpenedHere | undefined, string>>;
+  /** From now on `writer` writes the project and no other; when it was written last. */
+  claim(id: string, writer: string): Promise<number | undefined>;
+  /** Keeps a project and all of its items, as of the changes that the project names. */
+  keep(record: Writing['record']): Promise<KeepAnswer>;
 }
 
 /** What the Data station asks: everything about the items themselves. */
@@ -248,11 +274,11 @@ export interface DataProtocol {
   proposals(field: FieldAsked): Promise<readonly Proposal[]>;
   tryDecoding(field: FieldAsked, decoding: Decoding): Promise<DecodingTrial>;
   /** Reads a document as a source of the project that is open. */
-  bringSource(document: Document): Promise<Result<BroughtSource, Finding>>;
+  bringSource(document: Document, used: UsedIds): Promise<Result<BroughtSource, Finding>>;
   /** Takes up the items of a document for a source that is there. */
   importAgain(source: string, document: Document): Promise<Result<ImportSummary, Finding>>;
   /** The same document again, at another place in it; refused if it is not at hand any more. */
-  readAt(source: string, at: string): Promise<Result<BroughtSource, Finding>>;
+  readAt(source: string, at: string, used: UsedIds): Promise<Result<ReadElsewhere, Finding>>;
   /** Where else in its document a source's items could be. */
   places(source: string): Promise<readonly ListPlace[]>;
   /** How far a path gets in the source's document; undefined where that is not at hand, or no JSON. */
@@ -270,6 +296,11 @@ export interface DataProtocol {
   /** What is shown, with what came meanwhile. */
   look(wanted: Range): Promise<View>;
 }
+
+/** Items of the types that the source has: they take the place of those before. Others are a source of their own. */
+export type ReadElsewhere =
+  | { readonly kind: 'known'; readonly summary: ImportSummary }
+  | { readonly kind: 'other'; readonly brought: BroughtSource };
 
 /** A source that was read, ready to be added to the project. */
 export interface BroughtSource {

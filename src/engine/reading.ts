@@ -2,7 +2,6 @@ import { type Finding, failed, inTurns, type Json, ok, type Result } from '../co
 import {
   type Follow,
   type Inference,
-  type Item,
   type ItemsRead,
   infer,
   type ListPlace,
@@ -47,11 +46,6 @@ export class Reading {
   private looked:
     | { readonly document: Document; readonly root: WeakRef<Json & object> }
     | undefined;
-  private kept: { readonly project: string; readonly items: ReadonlyMap<string, readonly Item[]> } =
-    {
-      project: '',
-      items: new Map(),
-    };
 
   constructor(private readonly progress: (share: number) => void) {}
 
@@ -181,15 +175,6 @@ export class Reading {
 
   places(source: string): readonly ListPlace[] {
     return this.found.get(source) ?? [];
-  }
-
-  /** Which items this browser keeps already: those are not written again. */
-  areKept(project: string, items: ReadonlyMap<string, readonly Item[]>): void {
-    this.kept = { project, items };
-  }
-
-  isKept(project: string, id: string, items: readonly Item[]): boolean {
-    return this.kept.project === project && this.kept.items.get(id) === items;
   }
 }
 

@@ -1,12 +1,19 @@
 import { type Finding, failed, ok, type Result } from '../core/base';
 import { pathSteps } from '../core/items';
-import { draftSource, type Source, withId } from '../core/project';
+import { draftSource, type Source, type UsedIds, withId } from '../core/project';
 import { EngineData } from './data';
 import type { Engine } from './engine';
 import { following } from './following';
 import { EngineImport } from './import';
-import type { BroughtSource, DataProtocol, Document, FollowNews, View } from './protocol';
-import { goesOn, type Reading } from './reading';
+import type {
+  BroughtSource,
+  DataProtocol,
+  Document,
+  FollowNews,
+  ReadElsewhere,
+  View,
+} from './protocol';
+import { goesOn, type ItemsKnown, type Reading } from './reading';
 import { turns } from './turns';
 
 /** The worker's answers to what the Data station asks. */
@@ -27,18 +34,39 @@ export function dataProtocol(
     return source;
   };
 
-  async function bringSource(document: Document): Promise<Result<BroughtSource, Finding>> {
+  async function bringSource(
+    document: Document,
+    used: UsedIds,
+  ): Promise<Result<BroughtSource, Finding>> {
     const all = await reading.items(document, () => {});
-    if (!all.ok) return all;
-    const { read, name, inference } = all.value;
-    const draft = draftSource(engine.project, name, read, inference, goesOn(document, all.value));
+    return all.ok ? ok(brought(document, all.value, used)) : all;
+  }
+
+  function brought(document: Document, known: ItemsKnown, used: UsedIds): BroughtSource {
+    const { read, name, inference } = known;
+    const draft = draftSource(used, name, read, inference, goesOn(document, known));
     engine.hold(draft.source.id, read.items, inference.unique);
     reading.remember(draft.source.id, document, read.places ?? []);
-    return ok({
+    return {
       draft,
       findings: [...read.findings, ...inference.findings],
       itemCount: read.items.length,
-    });
+    };
+  }
+
+  async function readElsewhere(
+    source: Source,
+    document: Document,
+    used: UsedIds,
+  ): Promise<Result<ReadElsewhere, Finding>> {
+    const all = await reading.items(document, () => {});
+    if (!all.ok) return all;
+    const { read, name, inference } = all.value;
+    const summary = imports.ifKnown(source, name, read, inference);
+    if (summary === undefined)
+      return ok({ kind: 'other', brought: brought(document, all.value, used) });
+    reading.remember(source.id, document, read.places ?? []);
+    return ok({ kind: 'known', summary });
   }
 
   return {
@@ -58,7 +86,8 @@ export function dataProtocol(
       return data.tryDecoding(field, decoding);
     },
 
-    bringSource: (document) => reading.cancellable(document, () => bringSource(document)),
+    bringSource: (document, used) =>
+      reading.cancellable(document, () => bringSource(document, used)),
 
     importAgain: (id, document) =>
       reading.cancellable(document, async () => {
@@ -69,11 +98,12 @@ export function dataProtocol(
         return ok(imports.importAgain(source, all.value.name, all.value.read, all.value.inference));
       }),
 
-    async readAt(id, at) {
+    async readAt(id, at, used) {
+      const source = sourceOf(id);
       const document = reading.document(id);
-      if (document === undefined) return failed(notAtHand(sourceOf(id)));
+      if (document === undefined) return failed(notAtHand(source));
       const elsewhere = { ...document, at };
-      return reading.cancellable(elsewhere, () => bringSource(elsewhere));
+      return reading.cancellable(elsewhere, () => readElsewhere(source, elsewhere, used));
     },
 
     async places(source) {

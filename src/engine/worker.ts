@@ -2,7 +2,6 @@ import { expose, transfer } from 'comlink';
 import { atOnce, type Finding, type Json, ok, type Result } from '../core/base';
 import { asItem, type Inference, type Item, infer, type Spread } from '../core/items';
 import {
-  itemsIdOf,
   looksLikeProject,
   makeProject,
   type Project,
@@ -20,16 +19,22 @@ import type {
   Document,
   EngineEvent,
   EngineProtocol,
+  KeepingProtocol,
   Range,
   View,
 } from './protocol';
 import { goesOn, Reading } from './reading';
 import { trace, tryFormats } from './tracing';
 import { turns } from './turns';
+import { keepingProtocol } from './worker-keeping';
 
 let tell: (event: EngineEvent) => void = () => {};
 const reading = new Reading((share) => tellProgress(share));
-const engine = new Engine({ pause: () => turns().pause(), now: () => new Date().toISOString() });
+const engine = new Engine({
+  pause: () => turns().pause(),
+  now: () => new Date().toISOString(),
+  forgot: (source, revision) => tell({ kind: 'forgot', source, revision }),
+});
 
 let exampleMaker: Promise<ByExample> | undefined;
 
@@ -48,9 +53,6 @@ const counting = newest<readonly number[]>();
 const spreading = newest<Spread | undefined>();
 /** The same question about other items or another project is another one. */
 const asOfNow = (question: object): string => JSON.stringify([engine.version, question]);
-
-/** Rows of a document that was dropped do not wait for the database. */
-const keeping = () => import('../keeping');
 
 function withHeights(view: View): View {
   const { lineHeights } = view.sequence;
@@ -74,7 +76,8 @@ async function surveyed(version: number): Promise<void> {
 }
 
 const protocol: EngineProtocol &
-  DataProtocol & { listen(listener: (event: EngineEvent) => void): void } = {
+  DataProtocol &
+  KeepingProtocol & { listen(listener: (event: EngineEvent) => void): void } = {
   listen(listener) {
     tell = listener;
   },
@@ -83,6 +86,8 @@ const protocol: EngineProtocol &
     const { dataProtocol } = await import('./worker-data');
     return dataProtocol(engine, reading, shown, (news) => tell({ kind: 'followed', news }));
   }),
+
+  ...keepingProtocol(engine, shown, (event) => tell(event)),
 
   async bring(document, wanted) {
     return reading.cancellable(document, async () => {
@@ -95,31 +100,6 @@ const protocol: EngineProtocol &
 
   async cancel() {
     reading.cancel();
-  },
-
-  async open(id, wanted) {
-    const { keptItems, keptProject } = await keeping();
-    const kept = await keptProject(id).catch(() => undefined);
-    if (kept === undefined) return undefined;
-    const { project } = kept;
-    engine.clear();
-    for (const source of project.sources) {
-      const revision = source.revision ?? 0;
-      const first = (items: readonly Item[]) => {
-        engine.hold(source.id, items, undefined, revision);
-        if (source !== project.sources[0]) return;
-        const view = engine.update(project, wanted);
-        tell({ kind: 'first', brought: { project, findings: [], itemCount: items.length }, view });
-      };
-      const own = await keptItems(id, source.id, first, turns().pause);
-      engine.hold(source.id, own, undefined, revision);
-      for (const set of source.sets ?? []) {
-        const kept = itemsIdOf(source.id, set.id);
-        engine.held(source.id).addKept(set.id, await keptItems(id, kept, () => {}, turns().pause));
-      }
-    }
-    reading.areKept(id, engine.allItems());
-    return { project, view: shown(engine.update(project, wanted)) };
   },
 
   async update(project, wanted, list) {
@@ -173,21 +153,8 @@ const protocol: EngineProtocol &
   },
 
   async file(project) {
-    return new Blob([...writeProject(project, engine.allItems())], { type: 'application/json' });
-  },
-
-  async keepItems(id) {
-    const { keepItems, whyNotKept } = await keeping();
-    try {
-      const all = engine.allItems();
-      for (const [source, items] of all) {
-        if (!reading.isKept(id, source, items)) await keepItems(id, source, items, turns().pause);
-      }
-      reading.areKept(id, all);
-      return undefined;
-    } catch (error) {
-      return whyNotKept(error);
-    }
+    const pieces = writeProject(project, engine.itemsOf(project));
+    return new Blob([...pieces], { type: 'application/json' });
   },
 
   async insertInto(source, at, list, wanted) {

@@ -17,6 +17,10 @@ export interface KeptProject {
   /** Milliseconds since 1970. */
   readonly keptAt: number;
   readonly preview: Preview;
+  /** The page that may write it: whoever took it over wrote its own name here. */
+  readonly writer?: string;
+  /** Milliseconds since 1970; it goes for good some time after. */
+  readonly removedAt?: number;
 }
 
 export interface KeptSource {
@@ -24,6 +28,8 @@ export interface KeptSource {
   readonly source: string;
   readonly itemCount: number;
   readonly chunkCount: number;
+  /** Another one for each writing. */
+  readonly stamp?: string;
 }
 
 /** About a thousand items as one JSON text: twenty times quicker to store than a record an item. */

@@ -1,48 +1,78 @@
 import { isRecord, type Json } from '../core/base';
 import type { Item } from '../core/items';
-import { database, type KeptChunk } from './database';
+import { answering } from './answering';
+import { database, type KeptChunk, type KeptProject, type KeptSource } from './database';
 
-const itemsAChunk = 1_000;
-
-/** Replaces what is kept of a source's items, in one transaction: all of it or nothing. */
-export async function keepItems(
-  project: string,
-  source: string,
-  items: readonly Item[],
-  pause: () => Promise<void>,
-): Promise<void> {
-  const chunks: KeptChunk[] = [];
-  for (let from = 0; from < items.length; from += itemsAChunk) {
-    const text = JSON.stringify(items.slice(from, from + itemsAChunk));
-    chunks.push({ project, source, part: chunks.length, text });
-    await pause();
-  }
-  await database.transaction('rw', database.sources, database.chunks, async () => {
-    const before = await database.sources.get([project, source]);
-    for (let part = chunks.length; part < (before?.chunkCount ?? 0); part += 1) {
-      await database.chunks.delete([project, source, part]);
-    }
-    await database.chunks.bulkPut(chunks);
-    await database.sources.put({
-      project,
-      source,
-      itemCount: items.length,
-      chunkCount: chunks.length,
-    });
-  });
+/** Items of a source or set as this browser has them: what was read of it, or written to it, last. */
+export interface KeptItems {
+  readonly items: readonly Item[];
+  readonly stamp: string;
 }
+
+/** By source and set (`itemsIdOf`). */
+export type KeptState = ReadonlyMap<string, KeptItems>;
+
+export interface Opened {
+  readonly kept: KeptProject;
+  readonly state: KeptState;
+}
+
+interface ReadPorts {
+  /** Gets the items of each source's first chunk as soon as they are there. */
+  readonly first: (kept: KeptProject, source: string, items: readonly Item[]) => void;
+  /** Lets others have their turn. */
+  readonly pause: () => Promise<void>;
+}
+
+const mostTries = 20;
+
+/**
+ * A kept project with all of its items, as they were at one moment: another tab may go on writing
+ * meanwhile. What has not changed since `known` is not read again. Undefined: none of that id.
+ */
+export async function openProject(
+  id: string,
+  known: KeptState,
+  ports: ReadPorts,
+): Promise<Opened | undefined> {
+  for (let tries = 0; tries < mostTries; tries += 1) {
+    const before = await recordsOf(id);
+    if (before === undefined) return undefined;
+    const state = new Map<string, KeptItems>();
+    for (const source of before.sources) {
+      const stamp = source.stamp ?? '';
+      const same = known.get(source.source);
+      const isSame = same !== undefined && stamp !== '' && same.stamp === stamp;
+      const first = (items: readonly Item[]) => ports.first(before.kept, source.source, items);
+      const items = isSame ? same.items : await readItems(source, first, ports.pause);
+      state.set(source.source, { items, stamp });
+    }
+    const after = await recordsOf(id);
+    if (after !== undefined && stampsOf(after.sources) === stampsOf(before.sources))
+      return { kept: after.kept, state };
+  }
+  throw new Error('another tab writes it without a pause');
+}
+
+const recordsOf = (id: string) =>
+  answering(
+    database.transaction('r', database.projects, database.sources, async () => {
+      const kept = await database.projects.get(id);
+      const sources = await database.sources.where('project').equals(id).toArray();
+      return kept === undefined ? undefined : { kept, sources };
+    }),
+  );
+
+const stampsOf = (sources: readonly KeptSource[]): string =>
+  JSON.stringify(sources.map(({ source, stamp }) => [source, stamp]));
 
 const chunksAtOnce = 10;
 
-/** All kept items of a source; `first` gets those of the first chunk as soon as they are there. */
-export async function keptItems(
-  project: string,
-  source: string,
+async function readItems(
+  { project, source, chunkCount }: KeptSource,
   first: (items: readonly Item[]) => void,
   pause: () => Promise<void>,
 ): Promise<readonly Item[]> {
-  const kept = await database.sources.get([project, source]);
-  if (kept === undefined) return [];
   const chunksFrom = async (part: number): Promise<readonly KeptChunk[]> =>
     database.chunks
       .where('[project+source+part]')
@@ -50,7 +80,7 @@ export async function keptItems(
       .toArray();
   const items: Item[] = [];
   let next = chunksFrom(0);
-  for (let part = 0; part < kept.chunkCount; part += part === 0 ? 1 : chunksAtOnce) {
+  for (let part = 0; part < chunkCount; part += part === 0 ? 1 : chunksAtOnce) {
     const chunks = await next;
     // The database reads on while these are parsed.
     next = chunksFrom(part === 0 ? 1 : part + chunksAtOnce);
@@ -58,7 +88,7 @@ export async function keptItems(
       for (const item of parsed(chunk)) items.push(item);
       await pause();
     }
-    if (part === 0 && kept.chunkCount > 1) first(items.slice());
+    if (part === 0 && chunkCount > 1) first(items.slice());
   }
   await next;
   return items;

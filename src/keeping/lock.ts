@@ -1,41 +1,133 @@
 /**
- * One tab writes a project; whoever opens it too looks on until that tab is gone. The lock is the
- * browser's own (Web Locks API), so it goes with its tab.
+ * One tab writes a project; whoever opens it too looks on until that tab is gone, or takes it over.
+ * The lock is the browser's own (Web Locks API), so it goes with its tab.
  */
 export interface ProjectLock {
   readonly isMine: boolean;
+  /** Gets the lock from the tab that has it, once that has kept all or does not answer. */
+  takeOver(): Promise<void>;
   release(): void;
 }
 
-/** `gained`: called once if the lock was another tab's and came free. */
-export async function lockProject(id: string, gained: () => void): Promise<ProjectLock> {
-  if (!('locks' in navigator)) return { isMine: true, release: () => {} };
-  const name = `yarn-card/${id}`;
-  let release = () => {};
-  const held = () =>
-    new Promise<void>((resolve) => {
-      release = resolve;
+export interface LockEvents {
+  /** The lock was another tab's and is this one's now. */
+  gained(): void;
+  /** Another tab has it now. */
+  lost(): void;
+  /** Another tab is about to take it: what is not kept yet is kept now. */
+  isWanted(): Promise<void>;
+}
+
+const answerWithinMs = 2_000;
+const wanted = 'wanted';
+const allKept = 'all kept';
+
+export async function lockProject(id: string, events: LockEvents): Promise<ProjectLock> {
+  if (!('locks' in navigator))
+    return { isMine: true, takeOver: () => Promise.resolve(), release() {} };
+  const lock = new Lock(`yarn-card/${id}`, events);
+  await lock.ask();
+  return lock;
+}
+
+class Lock implements ProjectLock {
+  isMine = false;
+  private isOver = false;
+  private letGo = () => {};
+  private waiting = new AbortController();
+  private readonly channel: BroadcastChannel;
+
+  constructor(
+    private readonly name: string,
+    private readonly events: LockEvents,
+  ) {
+    this.channel = new BroadcastChannel(name);
+    this.channel.addEventListener('message', ({ data }) => {
+      if (data === wanted && this.isMine) void this.answer();
     });
-  const waiting = new AbortController();
-  return new Promise((resolve) => {
-    const asked = navigator.locks.request(name, { ifAvailable: true }, (lock) => {
-      const isMine = lock !== null;
-      resolve({
-        isMine,
-        release() {
-          waiting.abort();
-          release();
-        },
+  }
+
+  /** Takes the lock if it is free; waits for it otherwise. */
+  ask(): Promise<void> {
+    return new Promise((resolve) => {
+      const asked = navigator.locks.request(this.name, { ifAvailable: true }, (lock) => {
+        if (lock === null) this.wait();
+        else this.isMine = true;
+        resolve();
+        return lock === null ? undefined : this.hold();
       });
-      if (isMine) return held();
-      const later = navigator.locks.request(name, { signal: waiting.signal }, () => {
-        gained();
-        return held();
+      asked.catch(() => {
+        this.wasLost();
+        resolve();
       });
-      // Given up when the project is left.
-      later.catch(() => {});
-      return undefined;
     });
-    asked.catch(() => resolve({ isMine: true, release: () => {} }));
-  });
+  }
+
+  async takeOver(): Promise<void> {
+    if (this.isMine || this.isOver) return;
+    await this.askToKeepAll();
+    if (this.isMine || this.isOver) return;
+    this.waiting.abort();
+    navigator.locks
+      .request(this.name, { steal: true }, () => this.have())
+      .catch(() => this.wasLost());
+  }
+
+  release(): void {
+    this.isOver = true;
+    this.isMine = false;
+    this.waiting.abort();
+    this.channel.close();
+    this.letGo();
+  }
+
+  private wait(): void {
+    this.waiting = new AbortController();
+    const { signal } = this.waiting;
+    navigator.locks
+      .request(this.name, { signal }, () => this.have())
+      .catch(() => {
+        if (!signal.aborted) this.wasLost();
+      });
+  }
+
+  private have(): Promise<void> {
+    this.isMine = true;
+    this.events.gained();
+    return this.hold();
+  }
+
+  private hold(): Promise<void> {
+    return new Promise((resolve) => {
+      this.letGo = resolve;
+    });
+  }
+
+  /** Stolen: this tab looks on from now on, and waits for its turn like any other. */
+  private wasLost(): void {
+    if (this.isOver || !this.isMine) return;
+    this.isMine = false;
+    this.wait();
+    this.events.lost();
+  }
+
+  private async answer(): Promise<void> {
+    await this.events.isWanted();
+    if (!this.isOver) this.channel.postMessage(allKept);
+  }
+
+  private askToKeepAll(): Promise<void> {
+    return new Promise((resolve) => {
+      const timer = setTimeout(done, answerWithinMs);
+      const listen = ({ data }: MessageEvent) => data === allKept && done();
+      this.channel.addEventListener('message', listen);
+      const channel = this.channel;
+      function done() {
+        clearTimeout(timer);
+        channel.removeEventListener('message', listen);
+        resolve();
+      }
+      this.channel.postMessage(wanted);
+    });
+  }
 }

@@ -1,13 +1,6 @@
 import { liveQuery } from 'dexie';
+import { answering } from './answering';
 import { database, type KeptProject } from './database';
-
-export async function keepProject(kept: KeptProject): Promise<void> {
-  await database.projects.put(kept);
-}
-
-export async function keptProject(id: string): Promise<KeptProject | undefined> {
-  return database.projects.get(id);
-}
 
 /** Tells of every change that another tab makes to a kept project; the answer ends it. */
 export function watchProject(id: string, changed: (kept: KeptProject) => void): () => void {
@@ -18,24 +11,47 @@ export function watchProject(id: string, changed: (kept: KeptProject) => void): 
   return () => watching.unsubscribe();
 }
 
+/** So long a removed project can be brought back. */
+const keptRemovedMs = 30 * 24 * 60 * 60 * 1_000;
+
 /** All kept projects, the last used first. */
 export async function keptProjects(): Promise<readonly KeptProject[]> {
-  return database.projects.orderBy('keptAt').reverse().toArray();
+  const all = await answering(database.projects.orderBy('keptAt').reverse().toArray());
+  return all.filter((kept) => kept.removedAt === undefined);
 }
 
-/** A project with all of its items. */
+/** Those that were removed and can be brought back, the last removed first. */
+export async function removedProjects(): Promise<readonly KeptProject[]> {
+  const all = await answering(database.projects.toArray());
+  return all
+    .filter((kept) => kept.removedAt !== undefined)
+    .sort((a, b) => (b.removedAt ?? 0) - (a.removedAt ?? 0));
+}
+
+/** Puts a project away; `bringBack` undoes it. */
+export async function removeProject(id: string): Promise<void> {
+  await database.projects.update(id, { removedAt: Date.now() });
+}
+
+export async function bringBack(id: string): Promise<void> {
+  await database.projects.update(id, { removedAt: undefined });
+}
+
+/** A project with all of its items, for good. */
 export async function dropProject(id: string): Promise<void> {
-  await database.transaction(
-    'rw',
-    database.projects,
-    database.sources,
-    database.chunks,
-    async () => {
-      await database.projects.delete(id);
-      await database.sources.where('project').equals(id).delete();
-      await database.chunks.where('project').equals(id).delete();
-    },
-  );
+  const { projects, sources, chunks } = database;
+  await database.transaction('rw', projects, sources, chunks, async () => {
+    await projects.delete(id);
+    await sources.where('project').equals(id).delete();
+    await chunks.where('project').equals(id).delete();
+  });
+}
+
+/** Drops what was removed long enough ago. */
+export async function dropLongRemoved(): Promise<void> {
+  for (const { id, removedAt } of await removedProjects()) {
+    if (removedAt !== undefined && Date.now() - removedAt > keptRemovedMs) await dropProject(id);
+  }
 }
 
 /** Why the browser did not keep something, in words for people. */
@@ -46,6 +62,9 @@ export function whyNotKept(error: unknown): string {
   const innerName = inner instanceof Error || inner instanceof DOMException ? inner.name : '';
   if (name === 'QuotaExceededError' || innerName === 'QuotaExceededError') {
     return 'This browser has no room left. Save the project as a file, or remove another project.';
+  }
+  if (name === 'SilentDatabase') {
+    return 'This browser’s database does not answer. Another tab of Yarn Card may hold it up: close it. Until then, save the project as a file.';
   }
   if (
     /^(?:OpenFailedError|MissingAPIError|InvalidStateError|SecurityError|DatabaseClosedError)$/.test(

@@ -8,7 +8,11 @@ import { Engine, strictDecoder } from '../../src/engine';
 const [, , path = ''] = process.argv;
 const pause = async () => {};
 
-async function hold(): Promise<{ readonly engine: Engine; readonly text: number }> {
+async function hold(): Promise<{
+  readonly engine: Engine;
+  readonly source: string;
+  readonly text: number;
+}> {
   const bytes = readFileSync(path);
   const done = await read(
     { name: 'stock.json', sizeBytes: bytes.length, bytes: async (a, b) => bytes.subarray(a, b) },
@@ -19,10 +23,11 @@ async function hold(): Promise<{ readonly engine: Engine; readonly text: number 
   const inference = atOnce(infer(done.value.items, 'stock', done.value.gathered));
   const project = makeProject('stock.json', done.value, inference);
   const engine = new Engine({ pause, now: () => '2026-03-02T10:00:00Z' });
-  engine.hold(project.sources[0]?.id ?? '', done.value.items, inference.unique);
+  const source = project.sources[0]?.id ?? '';
+  engine.hold(source, done.value.items, inference.unique);
   engine.update(project, { from: 0, to: 40 });
   engine.surveyNow();
-  return { engine, text: bytes.length };
+  return { engine, source, text: bytes.length };
 }
 
 const heapNow = () => {
@@ -30,6 +35,6 @@ const heapNow = () => {
   return process.memoryUsage().heapUsed;
 };
 const before = heapNow();
-const { engine, text } = await hold();
+const { engine, source, text } = await hold();
 const held = heapNow() - before;
-process.stdout.write(JSON.stringify({ held, text, items: engine.allItems().size }));
+process.stdout.write(JSON.stringify({ held, text, items: engine.heldIn(source).length }));

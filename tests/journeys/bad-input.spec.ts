@@ -98,7 +98,7 @@ test('names that every object has are fields like any other', async ({ page }) =
     '[{"__proto__":"p","constructor":"c","toString":"t","name":"Lace"},{"name":"Sock"}]',
   );
   await expect.poll(() => rowsOf(page)).toEqual([['Lace'], ['Sock']]);
-  await page.getByRole('button', { name: 'Templates' }).click();
+  await page.getByRole('link', { name: 'Templates' }).click();
   for (const [name, words] of [
     ['__proto__', 'p'],
     ['constructor', 'c'],

@@ -52,10 +52,10 @@ test('a date is read by a pattern that is tried on the real values; a slip is sa
   await expect(page.getByRole('cell', { name: '2026-03-24' })).toBeVisible();
 
   // Bound, renamed: the row reads it under its new name; leaving it out says who would miss it.
-  await page.getByRole('button', { name: 'Templates' }).click();
+  await page.getByRole('link', { name: 'Templates' }).click();
   await page.getByRole('textbox', { name: 'Value of text' }).fill('`${to}, ${sent}`');
   await expect.poll(() => rowsOf(page, 1)).toEqual([['Ousby, 2026-03-24']]);
-  await page.getByRole('button', { name: 'Data' }).click();
+  await page.getByRole('link', { name: 'Data' }).click();
   await page.getByLabel('Name of the field sent').fill('sent on');
   await page.getByLabel('Name of the field sent').press('Enter');
   await expect.poll(() => rowsOf(page, 1)).toEqual([['Ousby, 2026-03-24']]);
@@ -77,7 +77,7 @@ test('a second source, and words looked up in it', async ({ page }) => {
   await become(page, 'Add as a source');
   await expect.poll(() => rowsOf(page)).toEqual([['Ousby'], ['Ings']]);
   await page.getByRole('button', { name: /^parcels/ }).click();
-  await page.getByRole('button', { name: 'Templates' }).click();
+  await page.getByRole('link', { name: 'Templates' }).click();
   await page.getByRole('textbox', { name: 'Value of text' }).fill('lookup("towns", to).post');
   await expect.poll(() => rowsOf(page)).toEqual([['CA10'], ['LA8'], ['']]);
   await page.getByRole('button', { name: 'Next item' }).click();
@@ -97,7 +97,7 @@ test('a computed property is a live column, and any template can show it', async
   await expect(page.getByRole('cell', { name: '0.75 kg' })).toBeVisible();
   await page.getByLabel('Expression', { exact: true }).fill('`${weight} kg to ${to}`');
   await expect(page.getByRole('cell', { name: '0.75 kg to Ings' })).toBeVisible();
-  await page.getByRole('button', { name: 'Templates' }).click();
+  await page.getByRole('link', { name: 'Templates' }).click();
   await page.getByRole('textbox', { name: 'Value of text' }).fill('mass');
   await expect.poll(() => rowsOf(page, 1)).toEqual([['1.5 kg to Ousby']]);
 });
@@ -281,7 +281,7 @@ test('pictures: kept once, named by a pattern, the missing ones found', async ({
   await expect(panel).toContainText('3 pictures');
   await expect(panel).toContainText('same as skein-wool');
 
-  await page.getByRole('button', { name: 'Templates' }).click();
+  await page.getByRole('link', { name: 'Templates' }).click();
   await page.getByRole('button', { name: 'Insert', exact: true }).click();
   await page.getByRole('menuitem', { name: 'Image at the start of the row' }).click();
   await page.getByRole('button', { name: 'pattern', exact: true }).click();
@@ -289,7 +289,7 @@ test('pictures: kept once, named by a pattern, the missing ones found', async ({
   const images = page.locator('.yc-sizer > .yc-row img');
   await expect(images.nth(0)).toHaveAttribute('src', /^data:image\/svg\+xml/);
   const light = await images.nth(1).getAttribute('src');
-  await page.getByRole('button', { name: 'Data' }).click();
+  await page.getByRole('link', { name: 'Data' }).click();
   await expect(page.getByRole('region', { name: 'Missing pictures' })).toContainText(
     'skein-silk.svg by 1 item',
   );

@@ -21,7 +21,7 @@ test('100,000 items: all in the window, few rows in the page, every row right', 
   await expect(page.getByRole('contentinfo')).toContainText('100\u00a0000 entries', {
     timeout: 60_000,
   });
-  await page.getByRole('button', { name: 'Templates' }).click();
+  await page.getByRole('link', { name: 'Templates' }).click();
   await page.getByRole('button', { name: 'skein plain' }).click();
   await page.getByRole('button', { name: 'Insert' }).click();
   await page.getByRole('menuitem', { name: 'Label under title' }).click();

@@ -49,7 +49,7 @@ test('what is selected is in the address: back, forward and a shared link work',
 }) => {
   await openDemo(page);
   await page.getByRole('button', { name: 'tool brief' }).click();
-  await page.getByRole('button', { name: 'Choices' }).click();
+  await page.getByRole('link', { name: 'Choices' }).click();
   await page.goBack();
   await expect(page).toHaveURL(/templates\?template=tool-brief/);
   await expect(page.getByRole('button', { name: 'tool brief' })).toHaveAttribute(
@@ -110,7 +110,7 @@ test('items that are left out are said where rows would be', async ({ page }) =>
   await page.goto('/');
   await dropFile(page, 'few.json', '[{"name":"Lace"},{"name":"Sock"}]');
   await saved(page);
-  await page.getByRole('button', { name: 'Choices' }).click();
+  await page.getByRole('link', { name: 'Choices' }).click();
   await page.getByRole('button', { name: 'Template for few: plain' }).click();
   await page.getByRole('menuitem', { name: 'left out on purpose' }).click();
   await expect(page.getByRole('region', { name: 'Window' })).toContainText(

@@ -49,7 +49,7 @@ test('from dropped items to real rows, and out again', async ({ page, browser })
   await saved(page);
 
   // Another field for the label: the first letters find it.
-  await page.getByRole('button', { name: 'Templates' }).click();
+  await page.getByRole('link', { name: 'Templates' }).click();
   const value = page.getByRole('textbox', { name: 'Value of text' });
   await value.fill('tow');
   await page.getByRole('option', { name: /to\.town/ }).click();
@@ -79,7 +79,7 @@ test('from dropped items to real rows, and out again', async ({ page, browser })
   await expect(page.getByTestId('bench').locator('img')).toBeVisible();
 
   // The second type gets a second template of its own.
-  await page.getByRole('button', { name: 'Choices' }).click();
+  await page.getByRole('link', { name: 'Choices' }).click();
   await page.getByRole('button', { name: 'Template for note: plain' }).click();
   await page.getByRole('menuitem', { name: 'a new template' }).click();
   await expect(page.getByRole('button', { name: 'Template for note: plain-2' })).toBeVisible();
@@ -90,7 +90,7 @@ test('from dropped items to real rows, and out again', async ({ page, browser })
     .toEqual([['Parcel to Ousby', 'to Ousby', '4'], ['Stock taking']]);
 
   // A grid of three, and back.
-  await page.getByRole('button', { name: 'List', exact: true }).click();
+  await page.getByRole('link', { name: 'List', exact: true }).click();
   await page.getByRole('button', { name: 'grid', exact: true }).click();
   await page.getByLabel('Columns').fill('3');
   await expect(page.getByTestId('sum')).toHaveText('(360 − 2 × 12 − 2 × 8) ÷ 3 = 106.67 px');

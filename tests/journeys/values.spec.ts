@@ -28,7 +28,7 @@ test('an expression is completed with real values, mended in one press, and a fi
 }) => {
   await page.goto('/');
   await dropFile(page, 'parcels.json', JSON.stringify(parcels));
-  await page.getByRole('button', { name: 'Templates' }).click();
+  await page.getByRole('link', { name: 'Templates' }).click();
   const value = page.getByRole('textbox', { name: 'Value of text' });
   await value.click();
   await page.keyboard.press('Control+A');
@@ -70,7 +70,7 @@ test('a format is proposed, kept once, edited where it is used, and follows the 
 }) => {
   await page.goto('/');
   await dropFile(page, 'parcels.json', JSON.stringify(parcels));
-  await page.getByRole('button', { name: 'Templates' }).click();
+  await page.getByRole('link', { name: 'Templates' }).click();
   await page.getByRole('textbox', { name: 'Value of text' }).fill('price');
   await page.getByRole('button', { name: 'Format: as it is' }).click();
   await expect(page.getByRole('menuitem', { name: /new: money/ })).toContainText('€1,234.50');
@@ -134,7 +134,7 @@ test('words for one item become a binding; the item that is asked for settles th
 test('a computed property is made by example, of what needs no format', async ({ page }) => {
   await page.goto('/');
   await dropFile(page, 'parcels.json', JSON.stringify(parcels));
-  await page.getByRole('button', { name: 'Data' }).click();
+  await page.getByRole('link', { name: 'Data' }).click();
   await page.getByRole('button', { name: 'Compute a property' }).click();
   await page.getByLabel('Name of the computed property').fill('whither');
   await page.getByRole('button', { name: 'By example' }).click();
@@ -186,7 +186,7 @@ test('a label leads to an address of the web, a mailbox or a telephone, and nowh
     'www.garth.example',
   ];
   await dropFile(page, 'people.json', JSON.stringify(people.map((to, id) => ({ id, to }))));
-  await page.getByRole('button', { name: 'Templates' }).click();
+  await page.getByRole('link', { name: 'Templates' }).click();
   await page.getByRole('textbox', { name: 'Value of text' }).fill('to');
   await page.getByRole('button', { name: 'Lead somewhere' }).click();
   const links = page.locator('.yc-sizer > .yc-row:not(.yc-spare) a');

@@ -88,6 +88,17 @@ export const projectFindings = {
       severity: 'warning',
     }) satisfies Finding,
 
+  typeGoes: (type: string, name: string, templates: string) =>
+    ({
+      ...error(
+        'type-goes',
+        `types/${type}`,
+        `The type ${name} goes, with ${templates === '' ? 'no template' : `its templates (${templates})`}, and its list begins anew.`,
+        'The items there are of another shape. One step takes it back.',
+      ),
+      severity: 'warning',
+    }) satisfies Finding,
+
   sourceUnknown: (list: string, source: string) =>
     error(
       'list-source-unknown',

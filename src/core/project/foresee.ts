@@ -1,8 +1,9 @@
 import { type Finding, ok, type Result } from '../base';
 import { slotsOf } from '../templates';
 import { type Edit, edits } from './edits';
+import { projectFindings } from './findings';
 import { brokenReferences, problemsIn } from './problems';
-import { type Project, withId } from './project';
+import { type Project, typesOf, withId } from './project';
 
 /** What an edit would make wrong: findings that the project does not have before it. */
 export function foresee(project: Project, edit: Edit): Result<readonly Finding[], string> {
@@ -10,6 +11,17 @@ export function foresee(project: Project, edit: Edit): Result<readonly Finding[]
   if (!after.ok) return after;
   const known = new Set(problemsOf(project).map(identity));
   return ok(problemsOf(after.value).filter((finding) => !known.has(identity(finding))));
+}
+
+/** What goes with a source: a person's work on its types and templates. */
+export function goesWith(project: Project, source: string): readonly Finding[] {
+  const types = typesOf(project, source);
+  const names = (things: readonly { readonly name: string }[]) =>
+    things.map(({ name }) => name).join(', ');
+  return types.map((type) => {
+    const templates = project.templates.filter((template) => template.type === type.id);
+    return projectFindings.typeGoes(type.id, type.name, names(templates));
+  });
 }
 
 /** The edit with the mends of what it makes wrong, as one step. */

@@ -9,6 +9,7 @@ import { makeProject } from './make';
 import { brokenReferences, compileFor, problemsIn } from './problems';
 import type { Project } from './project';
 import { readProject } from './read';
+import { idsIn } from './used-ids';
 import { usesOfField } from './uses';
 import { writeProject } from './write';
 
@@ -141,7 +142,7 @@ describe('what is wrong with how a value is written is found', () => {
     expect(why(edits.renameFormat('money', ' '))).toMatch(/needs a name/);
     expect(why(edits.renameFormat('none', 'x'))).toMatch(/no format "none"/);
     expect(why(edits.addFormat({ id: 'money', name: 'M', as: 'bytes' }))).toMatch(/already/);
-    expect(freeFormatId(priced, 'Money')).toBe('money-2');
+    expect(freeFormatId(idsIn(priced), 'Money')).toBe('money-2');
   });
 });
 

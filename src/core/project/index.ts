@@ -10,9 +10,10 @@ export {
   freePartId,
   inOneStep,
 } from './edits';
-export { foresee, withMends } from './foresee';
+export { foresee, goesWith, withMends } from './foresee';
 export { formatFrom } from './format-from';
-export { type History, makeEdit, redo, startHistory, undo } from './history';
+export { forgetRevision, type History, makeEdit, redo, startHistory, undo } from './history';
+export { isShapeKnown } from './known-shape';
 export { looksLikeProject } from './looks-like';
 export {
   draftFromSchema,
@@ -37,5 +38,6 @@ export {
   withId,
 } from './project';
 export { type ProjectFile, readProject } from './read';
+export { idsIn, type UsedIds } from './used-ids';
 export { type FieldUse, usesOfField } from './uses';
 export { fileNameOf, writeProject } from './write';

@@ -4,6 +4,7 @@ import { likelyTitle } from '../items';
 import type { List } from '../lists';
 import { draftRow, type Template } from '../templates';
 import { formatVersion, type ItemType, type Origin, type Project, type Source } from './project';
+import { noIds, type UsedIds } from './used-ids';
 
 /** A source with all that shows it: its types, the plainest template for each, a list. */
 export interface SourceDraft {
@@ -23,7 +24,7 @@ export function makeProject(
   inference: Inference,
   goesOn: GoesOn = {},
 ): Project {
-  const draft = draftSource(undefined, file, read, inference, goesOn);
+  const draft = draftSource(noIds, file, read, inference, goesOn);
   return {
     yarncard: formatVersion,
     name: draft.source.name,
@@ -35,16 +36,16 @@ export function makeProject(
   };
 }
 
-/** A source for items that were just read; its ids are free in the project. */
+/** A source for items that were just read; none of its ids is among the used ones. */
 export function draftSource(
-  project: Project | undefined,
+  used: UsedIds,
   file: string,
   read: Omit<ItemsRead, 'findings'>,
   inference: Inference,
   { pages, follow }: GoesOn = {},
 ): SourceDraft {
   const name = nameOf(file, read.at);
-  const id = freeId(slug(name), idsOf(project?.sources));
+  const id = freeId(slug(name), used.sources);
   const source: Source = {
     id,
     name,
@@ -58,20 +59,16 @@ export function draftSource(
     key: inference.key ?? null,
     discriminator: inference.discriminator ?? null,
   };
-  const types = itemTypes(project, source, inference.types);
-  return draftAround(project, source, types, (type) =>
+  const types = itemTypes(used, source, inference.types);
+  return draftAround(used, source, types, (type) =>
     itemsOf(type, read.items, source.discriminator),
   );
 }
 
 /** A source whose types were written first; its items are typed in afterwards. */
-export function draftFromSchema(
-  project: Project | undefined,
-  file: string,
-  schema: SchemaRead,
-): SourceDraft {
+export function draftFromSchema(used: UsedIds, file: string, schema: SchemaRead): SourceDraft {
   const name = nameOf(file, '');
-  const id = freeId(slug(name), idsOf(project?.sources));
+  const id = freeId(slug(name), used.sources);
   const { discriminator } = schema;
   const source: Source = {
     id,
@@ -80,13 +77,13 @@ export function draftFromSchema(
     key: keyByName(schema),
     discriminator,
   };
-  const taken = [...idsOf(project?.types)];
+  const taken = [...used.types];
   const types = schema.types.map((shape): ItemType => {
     const typeId = freeId(slug(shape.name), taken);
     taken.push(typeId);
     return { id: typeId, name: shape.name, source: id, value: shape.value, fields: shape.fields };
   });
-  return draftAround(project, source, types, () => []);
+  return draftAround(used, source, types, () => []);
 }
 
 function keyByName({ types }: SchemaRead): string | null {
@@ -95,19 +92,19 @@ function keyByName({ types }: SchemaRead): string | null {
 }
 
 function draftAround(
-  project: Project | undefined,
+  used: UsedIds,
   source: Source,
   types: readonly ItemType[],
   itemsOfType: (type: ItemType) => readonly Item[],
 ): SourceDraft {
-  const taken = [...idsOf(project?.templates)];
+  const taken = [...used.templates];
   const templates = types.map((type) => {
     const template = draftTemplate(type, itemsOfType(type), taken);
     taken.push(template.id);
     return template;
   });
   const list: List = {
-    id: freeId(source.id, idsOf(project?.lists)),
+    id: freeId(source.id, used.lists),
     name: source.name,
     source: source.id,
     choices: types.map((type, index) => ({
@@ -124,7 +121,7 @@ function draftAround(
 export function draftTemplate(
   type: ItemType,
   items: readonly Item[],
-  takenIds: readonly string[],
+  takenIds: Iterable<string>,
 ): Template {
   const id = freeId(`${type.id}-plain`, takenIds);
   return {
@@ -135,13 +132,9 @@ export function draftTemplate(
   };
 }
 
-/** Item types as they were found, with ids that are free in the project. */
-export function itemTypes(
-  project: Project | undefined,
-  source: Source,
-  found: readonly TypeFound[],
-): ItemType[] {
-  const taken = [...idsOf(project?.types)];
+/** Item types as they were found, with ids that are not used. */
+export function itemTypes(used: UsedIds, source: Source, found: readonly TypeFound[]): ItemType[] {
+  const taken = [...used.types];
   return found.map((each) => {
     const name = each.value ?? singular(source.name);
     const id = freeId(slug(name), taken);
@@ -150,9 +143,6 @@ export function itemTypes(
     return { id, name, source: source.id, value: each.value ?? null, fields };
   });
 }
-
-const idsOf = (things: readonly { readonly id: string }[] = []): string[] =>
-  things.map((thing) => thing.id);
 
 function itemsOf(
   type: ItemType,

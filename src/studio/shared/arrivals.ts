@@ -1,15 +1,16 @@
 import { type Finding, isRecord, type Result } from '../../core/base';
 import { looksLikeSchema, readSchema } from '../../core/items';
-import { draftFromSchema, edits, looksLikeProject } from '../../core/project';
-import type { BroughtSource, Document } from '../../engine';
+import { draftFromSchema, edits, goesWith, looksLikeProject } from '../../core/project';
+import type { BroughtSource, Document, ImportSummary } from '../../engine';
 import { handItem } from './at-hand';
 import { currentNow } from './current';
-import { make } from './editing';
+import { make, refused } from './editing';
 import { followSource } from './following';
+import { makeForeseen } from './foreseeing';
 import { bring, documentName } from './opening';
 import { bringPictures, isPictureFile } from './picture-files';
 import { goWithin, useRoute } from './route';
-import { engine, useSession, wantedRange } from './session';
+import { engine, usedIds, useSession, wantedRange } from './session';
 
 /** Files were dropped, pasted or chosen: pictures join the project that is open, of others the first counts. */
 export async function arriveFiles(files: readonly File[]): Promise<void> {
@@ -44,16 +45,16 @@ export async function arrive(document: Document): Promise<void> {
 /** The document becomes a source of the project that is open; a schema becomes types to type items for. */
 export async function addAsSource(document: Document): Promise<void> {
   useSession.setState({ arrived: undefined });
-  if (await addFromSchema(document)) return;
-  const brought = await reading(document, () => engine().bringSource(document));
-  if (brought !== undefined) takeSource(brought, edits.addSource(brought.draft));
+  if (refused(`Add ${documentName(document)}`) || (await addFromSchema(document))) return;
+  const brought = await reading(document, () => engine().bringSource(document, usedIds()));
+  if (brought !== undefined) addBrought(brought);
 }
 
-function takeSource(
-  { draft, findings }: BroughtSource,
-  edit: ReturnType<typeof edits.addSource>,
-): void {
-  if (make(edit) !== undefined) return;
+function addBrought(brought: BroughtSource): void {
+  if (make(edits.addSource(brought.draft)) === undefined) sourceTaken(brought);
+}
+
+function sourceTaken({ draft, findings }: BroughtSource): void {
   useSession.setState({ readFindings: findings });
   if (draft.source.from.follow !== undefined) followSource(draft.source.id);
   goWithin({ station: 'data', source: draft.source.id, field: undefined, item: 0 });
@@ -69,8 +70,8 @@ async function addFromSchema(document: Document): Promise<boolean> {
     useSession.setState({ notice: schema.error });
     return true;
   }
-  const draft = draftFromSchema(history.project, document.name, schema.value);
-  takeSource({ draft, findings: [], itemCount: 0 }, edits.addSource(draft));
+  const draft = draftFromSchema(history.used, document.name, schema.value);
+  addBrought({ draft, findings: [], itemCount: 0 });
   return true;
 }
 
@@ -88,18 +89,34 @@ async function schemaIn(file: Blob, name: string) {
 /** The items of the document take the place of a source's, matched by its key. */
 export async function importInto(source: string, document: Document): Promise<void> {
   useSession.setState({ arrived: undefined });
+  if (refused(`Import ${documentName(document)} again`)) return;
   const summary = await reading(document, () => engine().importAgain(source, document));
-  if (summary === undefined) return;
-  useSession.setState({ imported: { source, summary }, readFindings: summary.findings });
+  if (summary !== undefined) takeImport(source, summary);
+}
+
+function takeImport(source: string, summary: ImportSummary, name?: string): void {
   const { revision, from, found } = summary;
-  if (revision !== undefined) make(edits.importAgain(source, { revision, from, found }));
+  const edit = edits.importAgain(source, { revision, from, found });
+  const before = useSession.getState().history?.project.sources.find(({ id }) => id === source);
+  const isSame = revision === undefined && before?.from.at === from.at;
+  if (!isSame && make(name === undefined ? edit : { ...edit, name }) !== undefined) return;
+  useSession.setState({ imported: { source, summary }, readFindings: summary.findings });
   goWithin({ station: 'data', source });
 }
 
-/** The same document at another place in it: the source is made anew. */
+/**
+ * The same document at another place in it. Items of the types that the source has take the place
+ * of those before; for others the source is made anew, once it was said what goes with it.
+ */
 export async function readAt(source: string, at: string): Promise<void> {
-  const brought = await reading(undefined, () => engine().readAt(source, at));
-  if (brought !== undefined) takeSource(brought, edits.replaceSource(source, brought.draft));
+  if (refused(`Read ${at}`)) return;
+  const read = await reading(undefined, () => engine().readAt(source, at, usedIds()));
+  if (read === undefined) return;
+  if (read.kind === 'known') return takeImport(source, read.summary, `Read ${source} at ${at}`);
+  const edit = edits.replaceSource(source, read.brought.draft);
+  const { history } = useSession.getState();
+  const goes = history === undefined ? [] : goesWith(history.project, source);
+  makeForeseen(edit, () => sourceTaken(read.brought), goes);
 }
 
 /** Shows another set of a source, in every station. */

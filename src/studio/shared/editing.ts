@@ -1,4 +1,4 @@
-import { type Edit, type History, makeEdit, redo, undo } from '../../core/project';
+import { type Edit, edits, type History, makeEdit, redo, undo, withId } from '../../core/project';
 import { handAgain } from './at-hand';
 import { currentNow } from './current';
 import { keepSoon } from './keep';
@@ -7,24 +7,63 @@ import { engine, useSession, wantedRange } from './session';
 /** Makes an edit and shows it. Why it can't be made, if it can't: that is said on the page, too. */
 export function make(edit: Edit): string | undefined {
   const why = tryToMake(edit);
-  if (why !== undefined) {
-    useSession.setState({
-      notice: {
-        code: 'edit-refused',
-        severity: 'note',
-        place: { in: 'project', path: '' },
-        message: why,
-        hint: `“${edit.name}” was not done; all else is as it was.`,
-      },
-    });
-  }
+  if (why !== undefined) refused(edit.name, why);
   return why;
 }
 
-function tryToMake(edit: Edit): string | undefined {
-  const { history, reading } = useSession.getState();
+/** Why nothing at all can be edited now. */
+export function whyNotNow(): string | undefined {
+  const { history, reading, keeping } = useSession.getState();
   if (history === undefined) return 'No project is open.';
   if (reading !== undefined) return 'The items are still being read.';
+  if (keeping.kind === 'looking') return 'Another tab writes this project.';
+  if (keeping.kind === 'handing over') return 'Another tab is taking this project over.';
+  return undefined;
+}
+
+/** Says on the page why something was not done, if there is a reason. */
+export function refused(what: string, why = whyNotNow()): boolean {
+  if (why === undefined) return false;
+  useSession.setState({
+    notice: {
+      code: 'edit-refused',
+      severity: 'note',
+      place: { in: 'project', path: '' },
+      message: why,
+      hint: `“${what}” was not done; all else is as it was.`,
+    },
+  });
+  return true;
+}
+
+/**
+ * Other items of a source: the engine makes them, the edit shows them. Nothing is asked of the
+ * engine that could not be shown after, and nothing is shown on top of other items than it was
+ * asked for.
+ */
+export async function changeItems(
+  source: string,
+  what: string,
+  ask: () => Promise<number>,
+  edit: (revision: number) => Edit = (revision) => edits.itemsChanged(source, revision, what),
+): Promise<boolean> {
+  if (refused(what)) return false;
+  const before = revisionOf(source);
+  const revision = await ask();
+  const isSame = revisionOf(source) === before;
+  if (!isSame) return !refused(what, 'The items changed in the same moment.');
+  return make(edit(revision)) === undefined;
+}
+
+function revisionOf(source: string): number | undefined {
+  const { history } = useSession.getState();
+  return history && withId(history.project.sources, source)?.revision;
+}
+
+function tryToMake(edit: Edit): string | undefined {
+  const { history } = useSession.getState();
+  const why = whyNotNow();
+  if (why !== undefined || history === undefined) return why;
   const made = makeEdit(history, edit);
   if (!made.ok) return made.error;
   if (made.value !== history) take(made.value);
@@ -34,27 +73,29 @@ function tryToMake(edit: Edit): string | undefined {
 /** Why an edit can't be made now: the words for a grey menu entry. */
 export function whyNot(edit: Edit): string | undefined {
   const { history } = useSession.getState();
-  if (history === undefined) return 'No project is open.';
+  const why = whyNotNow();
+  if (why !== undefined || history === undefined) return why;
   const made = makeEdit(history, edit);
   return made.ok ? undefined : made.error;
 }
 
 export function stepBack(): void {
   const { history } = useSession.getState();
-  if (history !== undefined && history.done.length > 0) take(undo(history));
+  const step = history?.done.at(-1);
+  if (history === undefined || step === undefined || refused(`Undo: ${step.name}`)) return;
+  take(undo(history));
 }
 
 export function stepForward(): void {
   const { history } = useSession.getState();
-  if (history !== undefined && history.undone.length > 0) take(redo(history));
+  const [step] = history?.undone ?? [];
+  if (history === undefined || step === undefined || refused(`Redo: ${step.name}`)) return;
+  take(redo(history));
 }
 
 /** A new state of the project: to the window first, then into this browser. */
 function take(history: History): void {
-  useSession.setState(({ keeping }) => ({
-    history,
-    keeping: keeping.kind === 'looking' ? keeping : { kind: 'keeping' },
-  }));
+  useSession.setState({ history, keeping: { kind: 'keeping' } });
   const { project } = history;
   void engine()
     .update(project, wantedRange(), currentNow()?.list?.id)

@@ -1,66 +1,130 @@
+import type { KeepAnswer } from '../../engine';
 import { picturesFor } from './pictures';
 import { engine, useSession } from './session';
 
 /** The database's code comes after the first rows: the engine has its own to read them with. */
 export const keptHere = () => import('../../keeping');
 
-const keepAfterMs = 300;
-const keepInTimeMs = 3_000;
+/** What tells this page from others that have the same project open. */
+export const pageId = `${Date.now().toString(36)}${Math.random().toString(36).slice(2, 8)}`;
+
+const restMs = 300;
+/** So that with the writing itself nothing stands unkept for more than a second. */
+const latestMs = 500;
+const liveMs = 3_000;
 const retryAfterMs = 10_000;
+
 let timer: ReturnType<typeof setTimeout> | undefined;
-/** Keeps the project shortly after its last edit. */
+/** When what changed first has to be kept. */
+let dueAt = Number.POSITIVE_INFINITY;
+let running: Promise<void> | undefined;
+let next: Promise<void> | undefined;
+
+/** Keeps the project shortly after an edit; while edits go on and on, in the midst of them. */
 export function keepSoon(): void {
-  clearTimeout(timer);
-  timer = setTimeout(() => void keepNow(), keepAfterMs);
+  dueAt = Math.min(dueAt, Date.now() + latestMs);
+  keepAt(Math.min(dueAt, Date.now() + restMs));
 }
 
 /** What keeps coming is kept every few seconds, not after the last of it: that may never come. */
 export function keepInTime(): void {
-  timer ??= setTimeout(() => void keepNow(), keepInTimeMs);
+  if (timer !== undefined) return;
+  dueAt = Math.min(dueAt, Date.now() + liveMs);
+  keepAt(dueAt);
 }
+
+function keepAt(time: number): void {
+  clearTimeout(timer);
+  timer = setTimeout(() => void keepNow(), time - Date.now());
+}
+
+/** Something here is not kept yet. */
+export const isUnkept = (): boolean => timer !== undefined || running !== undefined;
 
 /** What still waits to be kept is kept at once: before another project is opened, or the page left. */
 export async function keepWaiting(): Promise<void> {
-  if (timer !== undefined) await keepNow();
+  if (isUnkept()) await keepNow();
 }
 
 window.addEventListener('pagehide', () => void keepWaiting());
+document.addEventListener('visibilitychange', () => {
+  if (document.hidden) void keepWaiting();
+});
 
-/** Keeps the items if they are not kept yet, then the project's record; a failure is said and tried again. */
-export async function keepNow(): Promise<void> {
+/** Keeps project and items; a failure is said and tried again. One writing at a time. */
+export function keepNow(): Promise<void> {
   clearTimeout(timer);
   timer = undefined;
-  const { id, keeping } = useSession.getState();
-  if (id === undefined || keeping.kind === 'looking') return;
-  // The items first: without them the record is worth nothing.
-  const reason = (await engine().keepItems(id)) ?? (await keepRecord(id));
-  if (useSession.getState().id !== id) return;
-  if (reason === undefined) {
-    if (timer === undefined) useSession.setState({ keeping: { kind: 'kept' } });
-    return;
+  dueAt = Number.POSITIVE_INFINITY;
+  if (running === undefined) {
+    running = keepOnce().finally(() => {
+      running = undefined;
+    });
+    return running;
   }
-  useSession.setState({ keeping: { kind: 'failed', reason } });
-  timer = setTimeout(() => void keepNow(), retryAfterMs);
+  next ??= running.then(() => {
+    next = undefined;
+    return keepNow();
+  });
+  return next;
 }
 
-async function keepRecord(id: string): Promise<string | undefined> {
-  const { id: current, history, view } = useSession.getState();
-  if (current !== id || history === undefined) return undefined;
-  const { project } = history;
-  const entries = view?.entriesFrom === 0 ? view.entries.slice(0, 4) : [];
-  const words = entries.flatMap((entry) => entry.texts).filter((text) => text !== undefined);
-  const pictures = picturesFor(project.pictures, new Set(words));
-  const { keepProject, whyNotKept } = await keptHere();
-  try {
-    await keepProject({
-      id,
-      project,
-      itemCount: view?.itemCount ?? 0,
-      keptAt: Date.now(),
-      preview: { plans: view?.plans ?? [], entries, pictures },
-    });
-    return undefined;
-  } catch (error) {
-    return whyNotKept(error);
+async function keepOnce(): Promise<void> {
+  const { id, keeping } = useSession.getState();
+  const record = id === undefined ? undefined : recordNow(id);
+  if (record === undefined || keeping.kind === 'looking') return;
+  const answer = await engine().keep(record).catch(brokenOff);
+  if (useSession.getState().id !== id) return;
+  switch (answer.kind) {
+    case 'kept':
+      settled();
+      break;
+    case 'failed':
+      useSession.setState({ keeping: answer });
+      keepAt(Date.now() + retryAfterMs);
+      break;
+    case 'taken over':
+      lostListener();
+      break;
   }
+}
+
+const brokenOff = (error: unknown): KeepAnswer => ({
+  kind: 'failed',
+  reason: `This browser did not keep it (${error instanceof Error ? error.message : String(error)}). Save the project as a file.`,
+});
+
+function settled(): void {
+  const { kind } = useSession.getState().keeping;
+  const isSettled = timer === undefined && next === undefined;
+  if (isSettled && (kind === 'keeping' || kind === 'failed'))
+    useSession.setState({ keeping: { kind: 'kept' } });
+}
+
+let lostListener: () => void = () => {};
+
+/** Who is told that another page wrote the project in the place of this one. */
+export function onTakenOver(listener: () => void): void {
+  lostListener = listener;
+}
+
+function recordNow(id: string) {
+  const { history, view } = useSession.getState();
+  if (history === undefined) return undefined;
+  const { project } = history;
+  const itemCount = view?.itemCount ?? 0;
+  return { id, project, itemCount, writer: pageId, preview: previewNow() };
+}
+
+/** The first rows; undefined while others are on screen. */
+function previewNow() {
+  const { history, view } = useSession.getState();
+  if (history === undefined || view === undefined || view.entriesFrom > 0) return undefined;
+  const entries = view.entries.slice(0, 4);
+  const words = entries.flatMap((entry) => entry.texts).filter((text) => text !== undefined);
+  return {
+    plans: view.plans,
+    entries,
+    pictures: picturesFor(history.project.pictures, new Set(words)),
+  };
 }

@@ -1,11 +1,11 @@
 import { freeId, slug } from '../../core/base';
 import { type Project, startHistory } from '../../core/project';
 import type { Document, View } from '../../engine';
-import type { ProjectLock } from '../../keeping';
 import { handItem } from './at-hand';
-import { currentNow } from './current';
 import { followAll, followNothing } from './following';
+import { inTurn } from './in-turn';
 import { keepNow, keepWaiting, keptHere } from './keep';
+import { giveLockBack, takeLock } from './one-writer';
 import { go, useRoute } from './route';
 import { engine, noSession, onFirstRows, useSession, wantedRange } from './session';
 
@@ -15,18 +15,6 @@ export const documentName = (document: Document): string =>
 
 export const demoId = 'thrumwick';
 const demoFile = '/demo/thrumwick.yarncard.json';
-let lock: ProjectLock | undefined;
-let stopFollowing: () => void = () => {};
-
-let turn: Promise<unknown> = Promise.resolve();
-
-/** One thing is opened after the other, however fast they are asked for: there is one engine. */
-function inTurn<T>(work: () => Promise<T>): Promise<T> {
-  const next = turn.then(work, work);
-  turn = next.catch(() => {});
-  return next;
-}
-
 /** Brings a document: items become a new project, a project file is opened. Either way it is shown and kept. */
 export function bring(document: Document): Promise<void> {
   return inTurn(() => bringNow(document));
@@ -75,20 +63,20 @@ async function openKeptNow(id: string): Promise<void> {
     if (useSession.getState().id === id)
       useSession.setState({ history: startHistory(project), view });
   });
-  const kept = await engine().open(id, wantedRange());
+  const opened = await engine().open(id, wantedRange());
   if (useSession.getState().id !== id) return;
+  const kept = opened.ok ? opened.value : undefined;
   if (kept === undefined) {
     if (id === demoId) await openDemo();
     else useSession.setState({ ...noSession, id, isNowhere: true });
+    if (!opened.ok) useSession.setState({ keeping: { kind: 'failed', reason: opened.error } });
     return;
   }
-  useSession.setState({
-    history: startHistory(kept.project),
-    view: kept.view,
-    reading: undefined,
-    keeping: { kind: 'kept' },
-  });
-  await takeLock(id);
+  useSession.setState({ history: startHistory(kept.project), view: kept.view });
+  await takeLock(id, kept.keptAt);
+  // Until it is known who writes, nothing can be edited.
+  if (useSession.getState().id !== id) return;
+  useSession.setState({ reading: undefined });
   await handItem(itemInAddress());
 }
 
@@ -133,8 +121,7 @@ async function letGo(): Promise<void> {
   await keepWaiting();
   followNothing();
   if (useSession.getState().keeping.kind === 'failed') return;
-  lock?.release();
-  stopFollowing();
+  giveLockBack();
   const { notice } = useSession.getState();
   useSession.setState({ ...noSession, notice });
 }
@@ -161,26 +148,6 @@ function show(id: string, project: Project, view: View): void {
 function leave(notice: ReturnType<typeof useSession.getState>['notice']): void {
   useSession.setState({ ...noSession, notice });
   go({ page: 'start' }, 'replace');
-}
-
-/** Held until another project is opened, or the tab is gone; until it is had, the other tab is followed. */
-async function takeLock(id: string): Promise<void> {
-  lock?.release();
-  stopFollowing();
-  const { lockProject, watchProject } = await keptHere();
-  lock = await lockProject(id, () => {
-    stopFollowing();
-    useSession.setState({ keeping: { kind: 'kept' } });
-  });
-  if (lock.isMine) return;
-  useSession.setState({ keeping: { kind: 'looking' } });
-  stopFollowing = watchProject(id, ({ project }) => void follow(id, project));
-}
-
-async function follow(id: string, project: Project): Promise<void> {
-  const view = await engine().update(project, wantedRange(), currentNow()?.list?.id);
-  if (useSession.getState().id === id)
-    useSession.setState({ history: startHistory(project), view });
 }
 
 function itemInAddress(): number {

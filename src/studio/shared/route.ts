@@ -1,3 +1,4 @@
+import type { MouseEvent } from 'react';
 import { create } from 'zustand';
 
 const stationNames = ['data', 'templates', 'choices', 'list', 'hand-off'] as const;
@@ -70,11 +71,22 @@ export function go(route: Route, how: 'push' | 'replace' = 'push'): void {
   useRoute.setState({ route });
 }
 
+type Within = Partial<Extract<Route, { page: 'project' }>>;
+
 /** Changes what is selected within the project that is open. */
-export function goWithin(
-  change: Partial<Extract<Route, { page: 'project' }>>,
-  how: 'push' | 'replace' = 'push',
-): void {
+export function goWithin(change: Within, how: 'push' | 'replace' = 'push'): void {
   const { route } = useRoute.getState();
   if (route.page === 'project') go({ ...route, ...change }, how);
+}
+
+/** The address of a place within the project that is open, for a link. */
+export const hrefWithin = (route: Route, change: Within): string =>
+  addressOf(route.page === 'project' ? { ...route, ...change } : route);
+
+/** A plain press on a link stays in this page; with a key or another button the browser opens it. */
+export function goOnPress(event: MouseEvent, change: Within): void {
+  if (event.button !== 0 || event.ctrlKey || event.metaKey || event.shiftKey || event.altKey)
+    return;
+  event.preventDefault();
+  goWithin(change);
 }

@@ -1,6 +1,12 @@
 import { create } from 'zustand';
 import type { Finding } from '../../core/base';
-import type { Edit, History, Project } from '../../core/project';
+import {
+  type Edit,
+  forgetRevision,
+  type History,
+  type Project,
+  type UsedIds,
+} from '../../core/project';
 import type {
   Document,
   FollowNews,
@@ -15,7 +21,8 @@ import { type EngineClient, startEngine } from '../../engine/client';
 
 /** Whether this browser holds what is on screen. */
 export type Keeping =
-  | { readonly kind: 'kept' | 'keeping' | 'looking' }
+  /** Looking: another tab writes. Handing over: another tab is about to. */
+  | { readonly kind: 'kept' | 'keeping' | 'looking' | 'handing over' }
   | { readonly kind: 'failed'; readonly reason: string };
 
 /** How a source that is followed fares. */
@@ -100,6 +107,13 @@ export const surveysOf = (session: Session): readonly TemplateSurvey[] =>
 export const useProject = (): Project | undefined =>
   useSession((session) => session.history?.project);
 
+/** Ids that new things of the open project may not get. */
+export function usedIds(): UsedIds {
+  const { history } = useSession.getState();
+  if (history === undefined) throw new Error('No project is open.');
+  return history.used;
+}
+
 let client: EngineClient | undefined;
 
 /** The engine of this page, started when it is first needed. */
@@ -116,6 +130,11 @@ export function engine(): EngineClient {
         break;
       case 'followed':
         newsListener(event.news);
+        break;
+      case 'forgot':
+        useSession.setState(({ history }) => ({
+          history: history && forgetRevision(history, event.source, event.revision),
+        }));
         break;
       case 'survey':
         useSession.setState({ survey: event });

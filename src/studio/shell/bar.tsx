@@ -96,7 +96,8 @@ function Kept() {
   const words = {
     kept: 'saved',
     keeping: 'saving …',
-    looking: 'open in another tab: changes here are not saved',
+    looking: 'another tab writes it',
+    'handing over': 'another tab takes it over',
     failed: 'not saved',
   }[keeping.kind];
   const look =

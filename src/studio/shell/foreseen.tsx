@@ -23,8 +23,8 @@ export function Foreseen() {
       className="col-span-2 border-b border-weld bg-paper px-3 py-2"
     >
       <p>
-        <b>“{edit.name}”</b> would make {count(findings.length, 'place')} wrong. One step takes it
-        back.
+        <b>“{edit.name}”</b> would break or take away {count(findings.length, 'thing')}. One step
+        takes it back.
       </p>
       <ul className="max-h-40 overflow-auto py-1 text-sm">
         {findings.slice(0, mostListed).map((finding) => (

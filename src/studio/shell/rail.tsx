@@ -1,10 +1,11 @@
 import { useFindings } from '../shared/findings';
-import { goWithin, type StationName } from '../shared/route';
+import { goOnPress, hrefWithin, type StationName, useRoute } from '../shared/route';
 import { stations } from './stations';
 
 /** The stations in the order of the work, on one thread. */
 export function Rail({ current }: { readonly current: StationName }) {
   const findings = useFindings();
+  const { route } = useRoute();
   return (
     <nav aria-label="Stations" className="relative row-span-1 border-r border-rule">
       <svg
@@ -26,12 +27,12 @@ export function Rail({ current }: { readonly current: StationName }) {
           const own = findings.filter((finding) => owns(finding.place)).length;
           return (
             <li key={name}>
-              <button
-                type="button"
+              <a
+                href={hrefWithin(route, { station: name })}
                 title={about}
                 aria-current={name === current ? 'page' : undefined}
                 className="group flex w-full flex-col items-center gap-0.5"
-                onClick={() => goWithin({ station: name })}
+                onClick={(event) => goOnPress(event, { station: name })}
               >
                 <span className="relative grid size-7 place-items-center rounded-full border border-ash bg-wool group-hover:border-ink group-aria-[current=page]:border-ink group-aria-[current=page]:bg-ink group-aria-[current=page]:text-paper">
                   <Icon size={15} aria-hidden="true" />
@@ -45,7 +46,7 @@ export function Rail({ current }: { readonly current: StationName }) {
                 <span className="bg-wool px-0.5 text-xs text-ash group-aria-[current=page]:font-semibold group-aria-[current=page]:text-ink">
                   {words}
                 </span>
-              </button>
+              </a>
             </li>
           );
         })}

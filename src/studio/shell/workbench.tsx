@@ -8,6 +8,7 @@ import { Arrival } from './arrival';
 import { Bar } from './bar';
 import { Foreseen } from './foreseen';
 import { ItemBar } from './item-bar';
+import { LookingOn } from './looking-on';
 import { Rail } from './rail';
 import { stations } from './stations';
 import { WindowSide } from './window-side';
@@ -25,6 +26,7 @@ export function Workbench({ station: name }: { readonly station: StationName }) 
     <div className="grid h-full grid-cols-[68px_1fr] grid-rows-[44px_auto_minmax(0,1fr)_36px]">
       <Bar />
       <div className="col-span-2">
+        <LookingOn />
         <Arrival />
         <Foreseen />
       </div>

@@ -1,15 +1,13 @@
 import { failed, freeId, ok, slug } from '../../base';
 import { type Format, isLocale, type NamedFormat } from '../../formats';
 import { type Binding, mapBindings } from '../../templates';
-import { type Project, withId } from '../project';
+import { withId } from '../project';
+import type { UsedIds } from '../used-ids';
 import type { Edit } from './edit';
 
 /** The id that a new format of that name gets. */
-export const freeFormatId = (project: Project, name: string): string =>
-  freeId(
-    slug(name),
-    (project.formats ?? []).map((format) => format.id),
-  );
+export const freeFormatId = ({ formats }: UsedIds, name: string): string =>
+  freeId(slug(name), formats);
 
 export function addFormat(format: NamedFormat): Edit {
   return {

@@ -2,11 +2,13 @@ import { failed, ok } from '../../base';
 import type { TypeFound } from '../../items';
 import { draftTemplate, itemTypes } from '../make';
 import { type ItemType, type Origin, type Project, type Source, typesOf, withId } from '../project';
+import { noIds, type UsedIds, withIdsOf } from '../used-ids';
 import type { Edit } from './edit';
 import { mergedFields } from './merge-fields';
 
 export interface Imported {
-  readonly revision: number;
+  /** Undefined: the items are as they were. */
+  readonly revision: number | undefined;
   readonly from: Origin;
   readonly found: readonly TypeFound[];
 }
@@ -15,14 +17,14 @@ export interface Imported {
 export function importAgain(id: string, { revision, from, found }: Imported): Edit {
   return {
     name: `Import ${id} again`,
-    apply(project) {
-      const grown = typesGrow(id, found).apply(project);
+    apply(project, used) {
+      const grown = typesGrow(id, found).apply(project, used);
       if (!grown.ok) return grown;
       const sources = grown.value.sources.map((each) =>
         each.id === id
           ? {
               ...each,
-              revision,
+              ...(revision !== undefined && { revision }),
               from: each.from.file === from.file ? { ...each.from, ...from } : from,
             }
           : each,
@@ -37,7 +39,7 @@ export function typesGrow(id: string, found: readonly TypeFound[]): Edit {
   return {
     name: `New fields in ${id}`,
     joins: `grow ${id}`,
-    apply(project) {
+    apply(project, used = noIds) {
       const source = withId(project.sources, id);
       if (source === undefined) return failed(`There is no source "${id}".`);
       const types = project.types.map((type) => {
@@ -48,7 +50,7 @@ export function typesGrow(id: string, found: readonly TypeFound[]): Edit {
       const fresh = found.filter((each) => !known.has(each.value ?? null));
       if (fresh.length === 0 && types.every((type, at) => type === project.types[at]))
         return ok(project);
-      return ok(withNewTypes({ ...project, types }, source, fresh));
+      return ok(withNewTypes({ ...project, types }, source, fresh, used));
     },
   };
 }
@@ -58,11 +60,16 @@ function grown(type: ItemType, now: TypeFound): ItemType {
   return JSON.stringify(fields) === JSON.stringify(type.fields) ? type : { ...type, fields };
 }
 
-function withNewTypes(project: Project, source: Source, found: readonly TypeFound[]): Project {
+function withNewTypes(
+  project: Project,
+  source: Source,
+  found: readonly TypeFound[],
+  used: UsedIds,
+): Project {
   if (found.length === 0) return project;
-  const types = itemTypes(project, source, found);
-  const taken = project.templates.map((template) => template.id);
-  const templates = types.map((type) => draftTemplate(type, [], taken));
+  const taken = withIdsOf(used, project);
+  const types = itemTypes(taken, source, found);
+  const templates = types.map((type) => draftTemplate(type, [], taken.templates));
   return {
     ...project,
     types: [...project.types, ...types],

@@ -4,6 +4,7 @@ import type { Template } from '../../templates';
 import { type Field, fieldsOfAll, withComputedSettled } from '../../values';
 import { itemTypes, type SourceDraft } from '../make';
 import { type ItemType, type Origin, type Project, type Source, typesOf, withId } from '../project';
+import { noIds, type UsedIds, withIdsOf } from '../used-ids';
 import type { Edit } from './edit';
 
 /** The field or fields that tell a source's items apart; null: their position. */
@@ -40,14 +41,17 @@ export function renameSource(source: string, wish: string): Edit {
 export function addSource({ source, types, templates, list }: SourceDraft): Edit {
   return {
     name: `Add source ${source.name}`,
-    apply: (project) =>
-      ok({
+    apply: (project, used = noIds) => {
+      if (withIdsOf(used, project).sources.has(source.id))
+        return failed(`The project has or had a source "${source.id}". Bring it once more.`);
+      return ok({
         ...project,
         sources: [...project.sources, source],
         types: [...project.types, ...types],
         templates: [...project.templates, ...templates],
         lists: [...project.lists, list],
-      }),
+      });
+    },
   };
 }
 
@@ -55,8 +59,8 @@ export function addSource({ source, types, templates, list }: SourceDraft): Edit
 export function replaceSource(id: string, draft: SourceDraft): Edit {
   return {
     name: `Read ${id} at ${draft.source.from.at}`,
-    apply(project) {
-      const added = addSource(draft).apply(project);
+    apply(project, used) {
+      const added = addSource(draft).apply(project, used);
       return added.ok ? removeSource(id).apply(added.value) : added;
     },
   };
@@ -105,7 +109,7 @@ export function removeSet(source: string, set: string): Edit {
 export function splitTypes(id: string, field: string, found: readonly TypeFound[]): Edit {
   return {
     name: `Tell types apart by ${field}`,
-    apply(project) {
+    apply(project, used = noIds) {
       const source = withId(project.sources, id);
       const before = typesOf(project, id);
       const [old] = before;
@@ -113,7 +117,8 @@ export function splitTypes(id: string, field: string, found: readonly TypeFound[
       if (before.length > 1) return failed('The types are told apart already. Merge them first.');
       if (found.length < 2) return failed(`${field} does not tell several types apart.`);
       const others = project.types.filter((type) => type.source !== id);
-      const types = itemTypes({ ...project, types: others }, source, found).map((type) => ({
+      const taken = withIdsOf(used, project);
+      const types = itemTypes(taken, source, found).map((type) => ({
         ...type,
         fields: withComputedSettled([
           ...known(type.fields, old.fields),
@@ -122,7 +127,10 @@ export function splitTypes(id: string, field: string, found: readonly TypeFound[
         ...(old.leftOut !== undefined && { leftOut: old.leftOut }),
       }));
       return ok(
-        splitProject({ ...project, types: [...others, ...types] }, source, old, types, field),
+        splitProject(
+          { ...project, types: [...others, ...types] },
+          { source, old, types, field, used: taken },
+        ),
       );
     },
   };
@@ -135,15 +143,17 @@ const known = (found: readonly Field[], old: readonly Field[]): readonly Field[]
     return before === undefined ? [] : [{ ...before, required: field.required }];
   });
 
-function splitProject(
-  project: Project,
-  source: Source,
-  old: ItemType,
-  types: readonly ItemType[],
-  field: string,
-): Project {
+interface Split {
+  readonly source: Source;
+  readonly old: ItemType;
+  readonly types: readonly ItemType[];
+  readonly field: string;
+  readonly used: UsedIds;
+}
+
+function splitProject(project: Project, { source, old, types, field, used }: Split): Project {
   const own = project.templates.filter((template) => template.type === old.id);
-  const taken = project.templates.map((template) => template.id);
+  const taken = [...used.templates];
   const copies = new Map<string, readonly Template[]>();
   for (const type of types) {
     const made = own.map((template) => {

@@ -7,7 +7,7 @@ import { useCurrent } from '../../shared/current';
 import { make } from '../../shared/editing';
 import { goWithin } from '../../shared/route';
 import { RowPicture } from '../../shared/row-picture';
-import { engine, useProject, useSession } from '../../shared/session';
+import { engine, usedIds, useProject, useSession } from '../../shared/session';
 
 /** Which template an item gets: a row a type, tried from the top, and what all others get. */
 export default function Choices() {
@@ -106,7 +106,7 @@ function Line({ number, words, about, template, type, project, itemCount, onChoo
     entries.push({
       words: 'a new template',
       hint: 'drafted',
-      onChoose: () => void chooseNew(type, project, onChoose),
+      onChoose: () => void chooseNew(type, onChoose),
     });
   const chosen = typeof template === 'string' ? withId(project.templates, template) : undefined;
   const shownWords = template === null ? 'left out' : (chosen?.name ?? template ?? 'as otherwise');
@@ -143,15 +143,10 @@ function Line({ number, words, about, template, type, project, itemCount, onChoo
 }
 
 /** A template of its own for the type, with the likeliest title, and at once its choice. */
-async function chooseNew(
-  type: ItemType,
-  project: Project,
-  onChoose: (template: string) => void,
-): Promise<void> {
+async function chooseNew(type: ItemType, onChoose: (template: string) => void): Promise<void> {
   const { rows } = await engine().rows(type.source, plainLook, { from: 0, to: 400 });
   const items = rows.map((row) => row.item);
-  const taken = project.templates.map((template) => template.id);
-  const template = draftTemplate(type, items, taken);
+  const template = draftTemplate(type, items, usedIds().templates);
   if (make(edits.addTemplate(template)) === undefined) onChoose(template.id);
 }
 

@@ -3,7 +3,7 @@ import type { Rule } from '../../../core/items';
 import { edits } from '../../../core/project';
 import { showSet } from '../../shared/arrivals';
 import type { Current } from '../../shared/current';
-import { make } from '../../shared/editing';
+import { changeItems, make, refused } from '../../shared/editing';
 import { engine, useSession } from '../../shared/session';
 
 /** As many items as one likes, like those that are there or by rules, in a set of their own. */
@@ -13,29 +13,32 @@ export async function makeUp(
   seed: number,
   rules: Readonly<Record<string, Rule>>,
 ): Promise<void> {
+  if (refused(`Make ${count} items`)) return;
   const set = setId(source.sets, `made-${seed}`);
   useSession.setState({ reading: { file: `${count} made-up items`, share: 0 } });
   const made = await engine()
     .make({ source: source.id, set, count, seed, rules })
     .finally(() => useSession.setState({ reading: undefined }));
-  if (made.ok) await addSet(source.id, set, `made, seed ${seed}`, made.value);
-  else useSession.setState({ notice: made.error });
+  if (!made.ok) return useSession.setState({ notice: made.error });
+  const edit = edits.addSet(source.id, set, `made, seed ${seed}`, made.value);
+  if (make(edit) === undefined) await showSet(source.id, set);
 }
 
 /** A few items that are hard to show. */
 export async function makeNasty({ source }: Current): Promise<void> {
-  const revision = await engine().nasty(source.id, 'nasty');
-  await addSet(source.id, 'nasty', 'nasty', revision);
+  await newSet(source.id, 'nasty', () => engine().nasty(source.id, 'nasty'));
 }
 
 /** No items at all. */
 export async function makeEmpty({ source }: Current): Promise<void> {
-  const revision = await engine().change(source.id, 'empty', { kind: 'empty' });
-  await addSet(source.id, 'empty', 'empty', revision);
+  await newSet(source.id, 'empty', () => engine().change(source.id, 'empty', { kind: 'empty' }));
 }
 
-async function addSet(source: string, set: string, name: string, revision: number): Promise<void> {
-  if (make(edits.addSet(source, set, name, revision)) === undefined) await showSet(source, set);
+async function newSet(source: string, set: string, ask: () => Promise<number>): Promise<void> {
+  const isMade = await changeItems(source, `Add set ${set}`, ask, (revision) =>
+    edits.addSet(source, set, set, revision),
+  );
+  if (isMade) await showSet(source, set);
 }
 
 const setId = (sets: readonly { readonly id: string }[] | undefined, wish: string): string =>

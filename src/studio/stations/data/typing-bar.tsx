@@ -3,7 +3,7 @@ import { edits, type ItemType, ownSet, type Source } from '../../../core/project
 import { type ScalarName, scalarNames } from '../../../core/values';
 import { handItem } from '../../shared/at-hand';
 import { Button, MenuButton } from '../../shared/controls';
-import { make } from '../../shared/editing';
+import { changeItems, make } from '../../shared/editing';
 import { engine, useSession } from '../../shared/session';
 
 interface TypingBarProps {
@@ -32,18 +32,17 @@ async function addItem(source: Source, types: readonly ItemType[], set: string):
   const value = types[0]?.value;
   const item = discriminator !== null && value != null ? { [discriminator]: value } : {};
   const at = useSession.getState().view?.itemCount ?? 0;
-  const revision = await engine().change(source.id, set, { kind: 'add', at, items: [item] });
-  make(edits.itemsChanged(source.id, revision, 'Add an item'));
-  if (set === ownSet) void handItem(at);
+  const isMade = await changeItems(source.id, 'Add an item', () =>
+    engine().change(source.id, set, { kind: 'add', at, items: [item] }),
+  );
+  if (isMade && set === ownSet) void handItem(at);
 }
 
 async function removeItem(source: Source, set: string, position: number): Promise<void> {
-  const revision = await engine().change(source.id, set, {
-    kind: 'remove',
-    positions: [position],
-  });
-  make(edits.itemsChanged(source.id, revision, `Remove item ${position + 1}`));
-  void handItem(Math.max(0, position - 1));
+  const isMade = await changeItems(source.id, `Remove item ${position + 1}`, () =>
+    engine().change(source.id, set, { kind: 'remove', positions: [position] }),
+  );
+  if (isMade) void handItem(Math.max(0, position - 1));
 }
 
 function NewField({ type }: { readonly type: ItemType }) {

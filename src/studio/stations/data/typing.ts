@@ -1,7 +1,7 @@
-import { edits, type ItemType, type Source } from '../../../core/project';
+import type { ItemType, Source } from '../../../core/project';
 import { type Field, heldFields } from '../../../core/values';
 import { valueTyped } from '../../../engine';
-import { make } from '../../shared/editing';
+import { changeItems } from '../../shared/editing';
 import { engine, useSession } from '../../shared/session';
 import type { Column } from './columns';
 
@@ -24,13 +24,14 @@ export async function typeInto({
   type,
 }: Typed): Promise<void> {
   const { path, field } = column;
-  const revision = await engine().change(source.id, set, {
-    kind: 'value',
-    position,
-    path: rawPath(type?.fields ?? [], path),
-    value: valueTyped(text, field),
-  });
-  make(edits.itemsChanged(source.id, revision, `Type ${path.join('.')}`));
+  await changeItems(source.id, `Type ${path.join('.')}`, () =>
+    engine().change(source.id, set, {
+      kind: 'value',
+      position,
+      path: rawPath(type?.fields ?? [], path),
+      value: valueTyped(text, field),
+    }),
+  );
 }
 
 /** A path in the names that the items have as they are read. */
@@ -60,11 +61,7 @@ export async function pasteBlock({ source, set, columns, text, from }: Block): P
   const fields = heldFields(
     columns.filter((column) => column.path.length === 1).map((column) => column.field),
   );
-  const revision = await engine().change(source.id, set, {
-    kind: 'block',
-    positions,
-    fields,
-    cells,
-  });
-  make(edits.itemsChanged(source.id, revision, `Paste ${cells.length} rows`));
+  await changeItems(source.id, `Paste ${cells.length} rows`, () =>
+    engine().change(source.id, set, { kind: 'block', positions, fields, cells }),
+  );
 }

@@ -10,7 +10,7 @@ import type { Binding } from '../../../core/templates';
 import { makeExpression, type ResultType, typeOfResult } from '../../../core/values';
 import { MenuButton, Row } from '../../shared/controls';
 import { make } from '../../shared/editing';
-import { useSession } from '../../shared/session';
+import { usedIds, useSession } from '../../shared/session';
 import { useBenchItem } from './bench-item';
 import { type Place, writeAs } from './binding-edits';
 import { FormatEditor } from './format-editor';
@@ -115,7 +115,7 @@ function FormatMenu({ selection, place, binding, current, fitting, proposals }: 
         ...proposals.map(({ name, format }, at) => ({
           words: `new: ${name}`,
           hint: sample(1 + fitting.length + at),
-          onChoose: () => takeNew(selection, place, binding, { name, format }),
+          onChoose: () => takeNew(place, binding, { name, format }),
         })),
       ]}
     />
@@ -124,12 +124,11 @@ function FormatMenu({ selection, place, binding, current, fitting, proposals }: 
 
 /** A new format of the project, and the binding that has it, in one step. */
 function takeNew(
-  { project }: Selection,
   place: Place,
   binding: Exclude<Binding, string>,
   { name, format }: FormatProposal,
 ): void {
-  const id = freeFormatId(project, name);
+  const id = freeFormatId(usedIds(), name);
   make(
     inOneStep(`Format ${place.part}: ${name}`, [
       edits.addFormat({ id, name, ...format }),

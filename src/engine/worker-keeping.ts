@@ -1,0 +1,111 @@
+import { failed, ok } from '../core/base';
+import type { Item } from '../core/items';
+import { itemsIdOf, type Project } from '../core/project';
+import type { KeptState } from '../keeping';
+import type { Engine } from './engine';
+import type { EngineEvent, KeepingProtocol, Range, View } from './protocol';
+import { turns } from './turns';
+
+/** Rows of a document that was dropped do not wait for the database. */
+const keeping = () => import('../keeping');
+
+const nothingKept: { readonly id: string; readonly state: KeptState } = {
+  id: '',
+  state: new Map(),
+};
+
+/** The worker's answers about what this browser keeps: projects with their items. */
+export function keepingProtocol(
+  engine: Engine,
+  shown: (view: View) => View,
+  tell: (event: EngineEvent) => void,
+): KeepingProtocol {
+  /** What the browser has of the project that was opened or kept last. */
+  let here = nothingKept;
+
+  /** The first items of the source that is shown first, while the rest is read. */
+  function showFirst(project: Project, source: string, items: readonly Item[], wanted: Range) {
+    if (source !== project.sources[0]?.id) return;
+    engine.hold(source, items, undefined, project.sources[0].revision);
+    const view = engine.update(withoutLaterChanges(project, source), wanted);
+    tell({ kind: 'first', brought: { project, findings: [], itemCount: items.length }, view });
+  }
+
+  function hold(project: Project, state: KeptState): void {
+    for (const source of project.sources) {
+      engine.hold(source.id, state.get(source.id)?.items ?? [], undefined, source.revision);
+      for (const set of source.sets ?? []) {
+        const kept = state.get(itemsIdOf(source.id, set.id));
+        engine.held(source.id).addKept(set.id, kept?.items ?? []);
+      }
+    }
+  }
+
+  return {
+    async open(id, wanted) {
+      const { openProject, whyNotKept } = await keeping();
+      try {
+        engine.clear();
+        const opened = await openProject(id, new Map(), {
+          first: ({ project }, source, items) => showFirst(project, source, items, wanted),
+          pause: turns().pause,
+        });
+        if (opened === undefined) return ok(undefined);
+        const { kept, state } = opened;
+        here = { id, state };
+        hold(kept.project, state);
+        const view = shown(engine.update(kept.project, wanted));
+        return ok({ project: kept.project, keptAt: kept.keptAt, view });
+      } catch (error) {
+        return failed(whyNotKept(error));
+      }
+    },
+
+    async openAgain(id, wanted, list) {
+      const { openProject, whyNotKept } = await keeping();
+      try {
+        const known = here.id === id ? here.state : new Map();
+        const ports = { first: () => {}, pause: turns().pause };
+        const opened = await openProject(id, known, ports);
+        if (opened === undefined) return ok(undefined);
+        const { kept, state } = opened;
+        here = { id, state };
+        hold(kept.project, state);
+        const view = shown(engine.update(kept.project, wanted, list));
+        return ok({ project: kept.project, keptAt: kept.keptAt, view });
+      } catch (error) {
+        return failed(whyNotKept(error));
+      }
+    },
+
+    async claim(id, writer) {
+      const { claimProject } = await keeping();
+      return claimProject(id, writer).catch(() => undefined);
+    },
+
+    async keep(record) {
+      const { TakenOver, whyNotKept, writeProjectHere } = await keeping();
+      try {
+        const known = here.id === record.id ? here.state : new Map();
+        const items = engine.itemsOf(record.project);
+        const writing = { record, items, known, now: Date.now() };
+        here = { id: record.id, state: await writeProjectHere(writing, turns().pause) };
+        return { kind: 'kept' };
+      } catch (error) {
+        return error instanceof TakenOver
+          ? { kind: 'taken over' }
+          : { kind: 'failed', reason: whyNotKept(error) };
+      }
+    },
+  };
+}
+
+/** The project as far as its first items go: what else it has is not read yet. */
+const withoutLaterChanges = (project: Project, source: string): Project => ({
+  ...project,
+  sources: project.sources.map((each) => {
+    if (each.id === source) return each;
+    const { revision: _, ...rest } = each;
+    return rest;
+  }),
+});
