@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { basename } from 'node:path';
+import { ownValue } from '../src/core/base';
 import { type DocumentPort, type ItemsRead, read } from '../src/core/items';
 import { sqliteFrom, strictDecoder } from '../src/engine';
 import { refuse, WrongUse } from './output';
@@ -26,7 +27,9 @@ export async function inputFile(file: string): Promise<InputFile> {
       EISDIR: 'it is a folder',
       EACCES: 'it may not be read',
     };
-    throw new WrongUse(`${file}: ${reasons[String(code)] ?? String(error)}. Check the path.`);
+    throw new WrongUse(
+      `${file}: ${ownValue(reasons, String(code)) ?? String(error)}. Check the path.`,
+    );
   }
 }
 

@@ -1,3 +1,4 @@
+import { ownValue } from '../../src/core/base';
 import type { Item } from '../../src/core/items';
 import {
   type Expression,
@@ -92,7 +93,8 @@ function tell(
   }
   for (const [index, item] of items.entries()) {
     const around = aroundOf(index, items);
-    const key = options.key === undefined ? '' : `${words(item[options.key] ?? undefined)}\t`;
+    const key =
+      options.key === undefined ? '' : `${words(ownValue(item, options.key) ?? undefined)}\t`;
     if (options.explain) {
       const steps = explain(checked, item, around).steps.map(
         (step) => `${step.label} ${step.missing ?? step.shown}`,

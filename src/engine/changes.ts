@@ -1,4 +1,4 @@
-import { isRecord, type Json, type JsonRecord } from '../core/base';
+import { isRecord, type Json, type JsonRecord, ownValue } from '../core/base';
 import type { Item } from '../core/items';
 import type { Field } from '../core/values';
 
@@ -105,7 +105,7 @@ function withValue(
   value: Json | undefined,
 ): JsonRecord {
   if (first === undefined) return record;
-  const old = Object.hasOwn(record, first) ? record[first] : undefined;
+  const old = ownValue(record, first);
   const next = rest.length === 0 ? value : withValue(isRecord(old) ? old : {}, rest, value);
   const entries = Object.entries(record).flatMap(([name, each]): [string, Json][] => {
     const kept = name === first ? next : each;

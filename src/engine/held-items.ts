@@ -1,4 +1,4 @@
-import type { Finding, Turns } from '../core/base';
+import { type Finding, ownReader, type Turns } from '../core/base';
 import {
   type Item,
   type ItemKeys,
@@ -149,7 +149,8 @@ export class HeldItems {
     if (this.unique === undefined) return;
     const { field, values } = this.unique;
     const before = values.size;
-    for (const item of added) values.add(item[field]);
+    const read = ownReader(field);
+    for (const item of added) values.add(read(item));
     if (values.size !== before + added.length) this.unique = undefined;
   }
 }
@@ -175,9 +176,10 @@ function typeIndexer(
       new Uint16Array(items.length).fill(types.length === 0 ? 0 : indexOf(types[0]));
   }
   const byValue = new Map<unknown, number>();
+  const read = ownReader(discriminator);
   return (items: readonly Item[]) =>
     Uint16Array.from(items, (item) => {
-      const value = item[discriminator];
+      const value = read(item);
       let index = byValue.get(value);
       if (index === undefined) {
         index = indexOf(typeOf(value));

@@ -51,5 +51,5 @@ export function holdsWords(value: Json | undefined, words: string): boolean {
   if (typeof value === 'string') return value.toLowerCase().includes(words);
   if (typeof value !== 'object') return String(value).includes(words);
   if (Array.isArray(value)) return value.some((each) => holdsWords(each, words));
-  return isRecord(value) && Object.keys(value).some((name) => holdsWords(value[name], words));
+  return isRecord(value) && Object.values(value).some((each) => holdsWords(each, words));
 }

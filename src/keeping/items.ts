@@ -59,7 +59,8 @@ const recordsOf = (id: string) =>
     database.transaction('r', database.projects, database.sources, async () => {
       const kept = await database.projects.get(id);
       const sources = await database.sources.where('project').equals(id).toArray();
-      return kept === undefined ? undefined : { kept, sources };
+      const isThere = kept !== undefined && kept.removedAt === undefined;
+      return isThere ? { kept, sources } : undefined;
     }),
   );
 

@@ -192,3 +192,22 @@ test('what is changed without a rest is kept in the midst of it', async ({ page 
     .poll(async () => seen.add(await keptAt(page, 'thrumwick')).size, { timeout: 10_000 })
     .toBeGreaterThan(3);
 });
+
+test('a removed project can be brought back, at once and later', async ({ page }) => {
+  await page.goto('/');
+  await dropFile(page, 'boats.csv', csvOf('Gull', 'Tern'));
+  await saved(page);
+  await page.getByRole('button', { name: 'All projects' }).click();
+  const kept = page.getByRole('region', { name: 'Projects in this browser' });
+  const remove = page.getByRole('button', { name: 'Remove boats from this browser' });
+  await remove.click();
+  await expect(kept).not.toContainText('boats');
+  await page.getByRole('button', { name: 'Bring boats back' }).first().click();
+  await expect(kept).toContainText('boats');
+  await remove.click();
+  await page.reload();
+  await page.getByText('1 removed project').click();
+  await page.getByRole('listitem').getByRole('button', { name: 'Bring boats back' }).click();
+  await kept.getByRole('button', { name: /^boats/ }).click();
+  await expect.poll(() => rowsOf(page)).toEqual([['Gull'], ['Tern']]);
+});

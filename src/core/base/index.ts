@@ -6,7 +6,7 @@ export type { Finding, Mend, Place, Severity } from './finding';
 export { placeInWords } from './finding';
 export { freeId, slug } from './id';
 export type { Json, JsonRecord } from './json';
-export { isRecord, ownValue } from './json';
+export { isRecord, ownReader, ownValue } from './json';
 export { type Random, seededRandom } from './random';
 export type { Result } from './result';
 export { failed, ok } from './result';

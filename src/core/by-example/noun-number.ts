@@ -1,3 +1,4 @@
+import { ownValue } from '../base';
 /**
  * The other number of a noun, guessed by how most nouns of a language make theirs: "reviews" and
  * "review". A guess only, to be shown as one; undefined where a language or word has no such habit.
@@ -7,7 +8,7 @@ export function otherNumber(
   wanted: 'one' | 'other',
   locale: string,
 ): string | undefined {
-  const habits = habitsOf[new Intl.Locale(locale).language];
+  const habits = ownValue(habitsOf, new Intl.Locale(locale).language);
   const found = habits?.[wanted].find(([ending]) => ending.test(noun));
   if (found === undefined) return undefined;
   const [ending, instead] = found;

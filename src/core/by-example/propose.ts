@@ -1,4 +1,4 @@
-import { freeId, slug } from '../base';
+import { freeId, ownValue, slug } from '../base';
 import type { Format, NamedFormat } from '../formats';
 import { type Field, instantOf, pathText, plainText } from '../values';
 import { type Behaviour, behavioursOf, nextSample, openAt, type Sample } from './behaviours';
@@ -101,7 +101,7 @@ function proposalOf({ cover, others, texts }: Behaviour, read: Read, asked: Aske
     const own = way.newFormats.find((each) => format !== undefined && isSame(each, format));
     if (own === undefined || open === undefined) return [];
     return open.forms.map((form) => {
-      const guess = open.guesses[form];
+      const guess = ownValue(open.guesses, form);
       return { format: own.id, form, ...(guess !== undefined && { guess }) };
     });
   });
@@ -231,7 +231,8 @@ function doubtIn(
   if (digits !== undefined) {
     const date = fields.find(
       ({ name, type }) =>
-        type === 'text' && !Number.isNaN(instantOf(plainText(item[name] ?? undefined) ?? '')),
+        type === 'text' &&
+        !Number.isNaN(instantOf(plainText(ownValue(item, name) ?? undefined) ?? '')),
     );
     const hint = date && ` (${date.name} is read as text: read it as a date in Data to use it)`;
     return `${digits} is no value of this item that is known here; it stays as it is${hint ?? ''}`;

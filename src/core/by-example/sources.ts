@@ -190,7 +190,7 @@ function* counts(
   if (own === '' || (field.type !== 'text' && field.type !== 'integer')) return;
   const seen = new Set<string | number>();
   for (const item of samples) {
-    const elements = item[own];
+    const elements = ownValue(item, own);
     if (!Array.isArray(elements)) continue;
     for (const element of elements) {
       const value = isRecord(element) ? ownValue(element, field.name) : undefined;

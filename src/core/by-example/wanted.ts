@@ -1,4 +1,4 @@
-import type { JsonRecord } from '../base';
+import { type JsonRecord, ownValue } from '../base';
 import { type Field, pathText, plainText, type RowContext } from '../values';
 import { type Folded, fold, folded, numbersIn } from './fold';
 
@@ -65,7 +65,7 @@ function ofFields(
   text: string,
 ): MoneySign[] {
   return fields.flatMap(({ name, type }) => {
-    const code = plainText(item[name] ?? undefined) ?? '';
+    const code = plainText(ownValue(item, name) ?? undefined) ?? '';
     if (type !== 'text' || !/^[A-Z]{3}$/.test(code)) return [];
     const currency = { expr: pathText([name]) };
     return displays

@@ -1,3 +1,4 @@
+import { ownValue } from '../base';
 import type { BytesFormat, MoneyFormat, NumberFormat, PercentFormat, UnitFormat } from './format';
 import { type Formatter, NoText, notA } from './formatter';
 import { numberFormat } from './intl';
@@ -40,7 +41,7 @@ function byOption(
 ): Formatter {
   const made = new Map<string, Formatter | NoText>();
   return (value, around) => {
-    const option = fixed ?? around.options[name];
+    const option = fixed ?? ownValue(around.options, name);
     if (option === undefined) return new NoText(`the ${name} is missing`);
     let own = made.get(option);
     if (own === undefined) {

@@ -102,7 +102,7 @@ function isSame(a: Json | undefined, b: Json | undefined): boolean {
   const names = Object.keys(a);
   if (names.length !== Object.keys(b).length) return false;
   for (const name of names) {
-    if (!Object.hasOwn(b, name) || !isSame(a[name], b[name])) return false;
+    if (!Object.hasOwn(b, name) || !isSame(ownValue(a, name), ownValue(b, name))) return false;
   }
   return true;
 }
@@ -114,7 +114,7 @@ function contentOf(item: Item): string {
       ? Object.fromEntries(
           Object.keys(value)
             .sort()
-            .map((name) => [name, value[name] ?? null]),
+            .map((name) => [name, ownValue(value, name) ?? null]),
         )
       : value,
   );

@@ -1,4 +1,4 @@
-import { ownValue } from '../base';
+import { ownReader, ownValue } from '../base';
 import type { Item } from './item';
 import { ShapeStat } from './shape';
 
@@ -57,8 +57,9 @@ function presenceByValue(
   optional: readonly string[],
 ): Map<string, Presence> | undefined {
   const presence = new Map<string, Presence>();
+  const read = ownReader(field);
   for (const item of items) {
-    const value = item[field];
+    const value = read(item);
     if (typeof value !== 'string') return undefined;
     let own = presence.get(value);
     if (own === undefined) {

@@ -1,4 +1,4 @@
-import { isRecord, type Json, ownValue, type Turns } from '../base';
+import { isRecord, type Json, ownReader, ownValue, type Turns } from '../base';
 import type { ResultType, ValueType } from '../values';
 import type { Item } from './item';
 
@@ -131,9 +131,7 @@ export function* gatherEvidence(
 
 function pathReader([first, ...rest]: readonly string[]): (item: Item) => Json | undefined {
   if (first === undefined) return (item) => item;
-  // Names that every object inherits need a closer look than others.
-  if (rest.length === 0)
-    return first in Object.prototype ? (item) => ownValue(item, first) : (item) => item[first];
+  if (rest.length === 0) return ownReader(first);
   const inner = pathReader(rest);
   return (item) => {
     const record = ownValue(item, first);

@@ -1,4 +1,4 @@
-import { type Finding, type Json, ownValue } from '../base';
+import { type Finding, type Json, ownReader, ownValue } from '../base';
 import { itemFindings } from './findings';
 import { type Item, type Key, keyFields } from './item';
 import type { ShapeStat } from './shape';
@@ -129,8 +129,9 @@ const isKeyKind = (kinds: readonly string[]): boolean =>
 /** The values of a field if no two items share one. */
 function distinctValues(items: readonly Item[], field: string): Set<Json | undefined> | undefined {
   const values = new Set<Json | undefined>();
+  const read = ownReader(field);
   for (let index = 0; index < items.length; index += 1) {
-    values.add(items[index]?.[field]);
+    values.add(read(items[index] ?? {}));
     if (values.size <= index) return undefined;
   }
   return values;

@@ -1,4 +1,4 @@
-import { isRecord, type Json, type Turns } from '../base';
+import { isRecord, type Json, ownReader, type Turns } from '../base';
 import type { Field, ValueType } from '../values';
 import type { Item } from './item';
 
@@ -117,10 +117,14 @@ export class ShapeStat {
 export class Shapes {
   readonly byValue = new Map<string | undefined, ShapeStat>();
 
-  constructor(readonly discriminator: string | undefined) {}
+  private readonly read: (item: Item) => Json | undefined;
+
+  constructor(readonly discriminator: string | undefined) {
+    this.read = discriminator === undefined ? () => undefined : ownReader(discriminator);
+  }
 
   add(item: Item): void {
-    const value = this.discriminator === undefined ? undefined : item[this.discriminator];
+    const value = this.read(item);
     const group = typeof value === 'string' ? value : undefined;
     let shape = this.byValue.get(group);
     if (shape === undefined) {

@@ -1,3 +1,4 @@
+import { ownValue } from '../base';
 import type { Field } from '../values';
 import type { Item } from './item';
 
@@ -23,7 +24,9 @@ export function likelyTitle(fields: readonly Field[], items: readonly Item[]): s
 
 function titleScore(field: Field, sample: readonly Item[]): number {
   if (field.type !== 'text') return 0;
-  const texts = sample.map((item) => item[field.name]).filter((value) => typeof value === 'string');
+  const texts = sample
+    .map((item) => ownValue(item, field.name))
+    .filter((value) => typeof value === 'string');
   if (texts.length === 0) return 0;
   const lengths = texts.reduce((sum, text) => sum + text.length, 0) / texts.length;
   const withSpaces = texts.filter((text) => text.includes(' ')).length / texts.length;

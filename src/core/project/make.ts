@@ -1,4 +1,4 @@
-import { freeId, slug } from '../base';
+import { freeId, ownValue, slug } from '../base';
 import type { Inference, Item, ItemsRead, SchemaRead, TypeFound } from '../items';
 import { likelyTitle } from '../items';
 import type { List } from '../lists';
@@ -151,7 +151,7 @@ function itemsOf(
 ): readonly Item[] {
   return discriminator === null
     ? items
-    : items.filter((item) => item[discriminator] === type.value);
+    : items.filter((item) => ownValue(item, discriminator) === type.value);
 }
 
 /** The file's name, or the name of the list in it where the file says nothing. */

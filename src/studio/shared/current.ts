@@ -1,3 +1,4 @@
+import { ownValue } from '../../core/base';
 import type { List } from '../../core/lists';
 import {
   type ItemType,
@@ -50,7 +51,7 @@ function currentOf(
 ): Current | undefined {
   const source = project === undefined ? undefined : sourceIn(project, id);
   if (project === undefined || source === undefined) return undefined;
-  const wished = sets[source.id] ?? ownSet;
+  const wished = ownValue(sets, source.id) ?? ownSet;
   const set = source.sets?.some((each) => each.id === wished) ? wished : ownSet;
   return {
     project,

@@ -1,3 +1,4 @@
+import { ownValue } from '../../core/base';
 import { edits } from '../../core/project';
 import type { Came, FollowNews } from '../../engine';
 import { handAgain } from './at-hand';
@@ -41,7 +42,7 @@ function follow(followed: Readonly<Record<string, Followed>>): void {
 }
 
 function heard({ source, came }: FollowNews): void {
-  const before = useSession.getState().followed[source];
+  const before = ownValue(useSession.getState().followed, source);
   if (before === undefined) return;
   const now = came.ok
     ? { ...summed(before, came.value), heardAt: Date.now(), trouble: undefined }

@@ -1,9 +1,10 @@
 import type { KeepAnswer } from '../../engine';
+import { fetched } from './on-demand';
 import { picturesFor } from './pictures';
 import { engine, useSession } from './session';
 
 /** The database's code comes after the first rows: the engine has its own to read them with. */
-export const keptHere = () => import('../../keeping');
+export const keptHere = () => fetched(() => import('../../keeping'));
 
 /** What tells this page from others that have the same project open. */
 export const pageId = `${Date.now().toString(36)}${Math.random().toString(36).slice(2, 8)}`;

@@ -1,5 +1,6 @@
 import { type ReactNode, useRef, useState } from 'react';
 import { create } from 'zustand';
+import { fetched } from './on-demand';
 import type * as Popups from './popups';
 
 const usePopups = create<{ readonly loaded: typeof Popups | undefined }>(() => ({
@@ -8,7 +9,7 @@ const usePopups = create<{ readonly loaded: typeof Popups | undefined }>(() => (
 
 /** Menus and panels are a third of the page's script: they come after the first rows. */
 export async function loadPopups(): Promise<void> {
-  usePopups.setState({ loaded: await import('./popups') });
+  usePopups.setState({ loaded: await fetched(() => import('./popups')) });
 }
 
 /** What the button of a popup is, before the popup's code is there and after. */

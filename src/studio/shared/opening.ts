@@ -105,8 +105,9 @@ async function openDemo(): Promise<void> {
 export function atStart(): Promise<void> {
   return inTurn(async () => {
     await letGo();
-    const { keptProjects, whyNotKept } = await keptHere();
-    const kept = await keptProjects().catch((error: unknown) => {
+    const { keptProjects, removedProjects, whyNotKept } = await keptHere();
+    const all = async () => [...(await keptProjects()), ...(await removedProjects())];
+    const kept = await all().catch((error: unknown) => {
       useSession.setState({ keeping: { kind: 'failed', reason: whyNotKept(error) } });
       return [];
     });

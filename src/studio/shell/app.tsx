@@ -1,5 +1,8 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
+import { Boundary } from '../shared/boundary';
+import { sayWhatFails } from '../shared/failures';
 import { loadPopups } from '../shared/later';
+import { onDemand } from '../shared/on-demand';
 import { atStart, openKept } from '../shared/opening';
 import { useRoute } from '../shared/route';
 import { engine } from '../shared/session';
@@ -10,9 +13,9 @@ import { usePalette } from './palette-state';
 import { stations } from './stations';
 import { Workbench } from './workbench';
 
-const StartPage = lazy(() => import('../start/start-page'));
+const StartPage = onDemand(() => import('../start/start-page'));
 const loadPalette = () => import('./palette');
-const Palette = lazy(loadPalette);
+const Palette = onDemand(loadPalette);
 
 /** The palette's code comes when it is first asked for, if it has not been fetched ahead. */
 function LazyPalette() {
@@ -46,20 +49,25 @@ export function App() {
   const id = route.page === 'project' ? route.id : undefined;
   useKeys();
   useEffect(fetchAhead, []);
+  useEffect(sayWhatFails, []);
   useEffect(() => {
     void (id === undefined ? atStart() : openKept(id));
   }, [id]);
   return (
     <DropAnywhere>
       {route.page === 'start' ? (
-        <Suspense>
-          <StartPage />
-        </Suspense>
+        <Boundary what="the start page">
+          <Suspense>
+            <StartPage />
+          </Suspense>
+        </Boundary>
       ) : (
         <Workbench station={route.station} />
       )}
       <Notice />
-      <LazyPalette />
+      <Boundary what="the list of what can be found and done">
+        <LazyPalette />
+      </Boundary>
     </DropAnywhere>
   );
 }

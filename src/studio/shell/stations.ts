@@ -3,8 +3,9 @@ import LayoutList from 'lucide-react/icons/layout-list';
 import Rows3 from 'lucide-react/icons/rows-3';
 import Send from 'lucide-react/icons/send';
 import Split from 'lucide-react/icons/split';
-import { type ComponentType, lazy } from 'react';
+import type { ComponentType } from 'react';
 import type { Place } from '../../core/base';
+import { onDemand } from '../shared/on-demand';
 import type { StationName } from '../shared/route';
 
 interface Station {
@@ -26,7 +27,7 @@ interface ScreenModule {
   readonly default: ComponentType;
 }
 
-const screen = (load: () => Promise<ScreenModule>) => ({ Screen: lazy(load), load });
+const screen = (load: () => Promise<ScreenModule>) => ({ Screen: onDemand(load), load });
 
 /** In the order of the work. */
 export const stations: readonly Station[] = [

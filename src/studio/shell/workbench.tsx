@@ -1,5 +1,6 @@
 import { type ComponentType, Suspense, startTransition, useEffect, useState } from 'react';
 import { handItem } from '../shared/at-hand';
+import { Boundary } from '../shared/boundary';
 import { Button } from '../shared/controls';
 import { useCurrent } from '../shared/current';
 import { go, type StationName } from '../shared/route';
@@ -24,20 +25,32 @@ export function Workbench({ station: name }: { readonly station: StationName }) 
   if (station === undefined) return null;
   return (
     <div className="grid h-full grid-cols-[68px_1fr] grid-rows-[44px_auto_minmax(0,1fr)_36px]">
-      <Bar />
+      <Boundary what="the bar">
+        <Bar />
+      </Boundary>
       <div className="col-span-2">
         <LookingOn />
-        <Arrival />
-        <Foreseen />
+        <Boundary what="what becomes of it">
+          <Arrival />
+          <Foreseen />
+        </Boundary>
       </div>
       <Rail current={station.name} />
       <div className="flex min-w-0">
         <main className="min-w-0 flex-1 overflow-hidden" aria-label={station.words}>
-          {isOpen && <AfterRows Screen={station.Screen} />}
+          <Boundary key={station.name} what={`the ${station.words} station`}>
+            {isOpen && <AfterRows Screen={station.Screen} />}
+          </Boundary>
         </main>
-        {!station.isWide && <WindowSide />}
+        {!station.isWide && (
+          <Boundary what="the window">
+            <WindowSide />
+          </Boundary>
+        )}
       </div>
-      <ItemBar />
+      <Boundary what="the item at hand">
+        <ItemBar />
+      </Boundary>
     </div>
   );
 }
@@ -92,7 +105,7 @@ function Nowhere() {
         <h1 className="text-lg font-semibold">This browser has no project at this address</h1>
         <p className="py-2">
           Projects stay in the browser that they were made in. To bring one here, open its file on
-          the start page.
+          the start page; one that was removed can be brought back there for 30 days.
         </p>
         <Button isMain onPress={() => go({ page: 'start' })}>
           To the start page

@@ -4,7 +4,7 @@ import Sun from 'lucide-react/icons/sun';
 import Trash2 from 'lucide-react/icons/trash-2';
 import { useState } from 'react';
 import { count } from '../../core/base';
-import { dropProject, type KeptProject, keptProjects } from '../../keeping';
+import { type KeptProject, keptProjects, removeProject } from '../../keeping';
 import { documentOf, isAddress } from '../shared/arrivals';
 import { Button } from '../shared/controls';
 import { FileButton } from '../shared/file-button';
@@ -13,6 +13,7 @@ import { bring, demoId } from '../shared/opening';
 import { go } from '../shared/route';
 import { RowPicture } from '../shared/row-picture';
 import { useScheme } from '../shared/scheme';
+import { RemovedProjects } from './removed-projects';
 import { WayOfARow } from './way-of-a-row';
 
 /** Items first: nothing to sign, nothing to choose. */
@@ -49,6 +50,7 @@ export default function StartPage() {
           </p>
           <Paste />
           <Projects />
+          <RemovedProjects />
         </div>
         <WayOfARow />
       </main>
@@ -157,7 +159,7 @@ function Card({ kept }: { readonly kept: KeptProject }) {
         aria-label={`Remove ${project.name} from this browser`}
         title="Remove from this browser"
         className="absolute end-2 bottom-2 rounded-sm p-1 text-ash opacity-0 group-hover:opacity-100 hover:text-madder focus-visible:opacity-100"
-        onClick={() => void dropProject(kept.id)}
+        onClick={() => void removeProject(kept.id)}
       >
         <Trash2 size={14} aria-hidden="true" />
       </button>

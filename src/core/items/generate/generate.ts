@@ -1,4 +1,4 @@
-import { isRecord, type Json, type Random, seededRandom } from '../../base';
+import { isRecord, type Json, ownValue, type Random, seededRandom } from '../../base';
 import type { Item } from '../item';
 import { profileOf, type RecordProfile, type ValueProfile } from './profile';
 import { makeByRule, type Rule } from './rules';
@@ -34,7 +34,7 @@ export function itemGenerator(like: readonly Item[], task: GeneratorTask): Gener
 function grouped(items: readonly Item[], discriminator: string | null) {
   const groups = new Map<Json | undefined, Item[]>();
   for (const item of items) {
-    const value = discriminator === null ? undefined : item[discriminator];
+    const value = discriminator === null ? undefined : ownValue(item, discriminator);
     const own = groups.get(value);
     if (own === undefined) groups.set(value, [item]);
     else own.push(item);
@@ -118,7 +118,7 @@ function one<T>(of: readonly T[], random: Random): T {
 function withKey(item: Item, key: readonly string[], made: number): Item {
   const [first] = key;
   if (first === undefined) return item;
-  const value = item[first];
+  const value = ownValue(item, first);
   const own =
     typeof value === 'number'
       ? made

@@ -1,4 +1,4 @@
-import type { Json } from '../../base';
+import { type Json, ownValue } from '../../base';
 import { type Field, heldFields, type ValueType } from '../../values';
 import type { Item } from '../item';
 import type { TypeShape } from '../schema';
@@ -114,6 +114,6 @@ function changed(example: Item, values: readonly (readonly [string, Json | undef
 /** The key says what is nasty about the item, where it is a text. */
 function keyed(item: Item, key: readonly string[], what: string): Item {
   const [first] = key;
-  if (first === undefined || typeof item[first] !== 'string') return item;
+  if (first === undefined || typeof ownValue(item, first) !== 'string') return item;
   return changed(item, [[first, what]]);
 }

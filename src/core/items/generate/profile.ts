@@ -41,8 +41,7 @@ export function profileOf(items: readonly Item[]): RecordProfile {
   const sample = items.filter((_, index) => index % step === 0);
   const values = new Map<string, Json[]>();
   for (const item of sample) {
-    for (const name of Object.keys(item)) {
-      const value = item[name];
+    for (const [name, value] of Object.entries(item)) {
       if (value === undefined) continue;
       const own = values.get(name);
       if (own === undefined) values.set(name, [value]);

@@ -121,7 +121,7 @@ function itemOf(names: readonly string[], cells: readonly string[]): Item {
   const item: Record<string, Json> = {};
   for (const [index, cell] of cells.entries()) {
     const name = names[index] ?? `column ${index + 1}`;
-    if (name === '__proto__')
+    if (name in Object.prototype)
       Object.defineProperty(item, name, {
         value: cell,
         enumerable: true,

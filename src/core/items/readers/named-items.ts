@@ -1,4 +1,4 @@
-import { isRecord, type Json, type JsonRecord } from '../../base';
+import { isRecord, type Json, type JsonRecord, ownValue } from '../../base';
 import type { Item } from '../item';
 import { listPath } from '../json-scan';
 
@@ -15,13 +15,13 @@ export interface NamedItems {
 export function namedItems(root: Json, path: readonly string[] = []): NamedItems | undefined {
   if (!isRecord(root) || path.length > deepest) return undefined;
   const names = Object.keys(root);
-  const values = names.map((name) => root[name]).filter(isRecord);
+  const values = names.map((name) => ownValue(root, name)).filter(isRecord);
   if (values.length === names.length && values.length >= leastItems && haveFieldInCommon(values)) {
     const items = values.map((value, at) => withName(value, names[at] ?? ''));
     return { at: listPath(path), items };
   }
   for (const name of names) {
-    const inside = root[name];
+    const inside = ownValue(root, name);
     const found = inside === undefined ? undefined : namedItems(inside, [...path, name]);
     if (found !== undefined) return found;
   }

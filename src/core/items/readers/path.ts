@@ -1,4 +1,4 @@
-import { type Finding, failed, isRecord, type Json, ok, type Result } from '../../base';
+import { type Finding, failed, isRecord, type Json, ok, ownValue, type Result } from '../../base';
 import { itemFindings } from '../findings';
 import { asItem, type Item } from '../item';
 import { type JsonNode, queryJson } from './json-path';
@@ -65,8 +65,8 @@ export function pathSteps(root: Json, at: string): PathSteps {
     const name = dotted ?? single ?? double;
     const next: Json | undefined =
       name !== undefined
-        ? isRecord(value) && Object.hasOwn(value, name)
-          ? value[name]
+        ? isRecord(value)
+          ? ownValue(value, name)
           : undefined
         : elementsOf(value)[index === undefined ? 0 : Number(index)];
     if (next === undefined) break;

@@ -79,7 +79,7 @@ class SchemaReader {
       : (ownValue(this.root, '$defs') ?? ownValue(this.root, 'definitions'));
     if (!isRecord(all)) return [];
     return Object.keys(all).flatMap((name) => {
-      const schema = all[name];
+      const schema = ownValue(all, name);
       const resolved = isRecord(schema) ? this.resolved(schema) : undefined;
       return resolved !== undefined && isObjectSchema(resolved) ? [this.shape(name, resolved)] : [];
     });
@@ -95,7 +95,7 @@ class SchemaReader {
     const isRequired = (name: string) => Array.isArray(required) && required.includes(name);
     return Object.keys(properties).flatMap((name) => {
       this.fieldCount += 1;
-      const property = properties[name];
+      const property = ownValue(properties, name);
       if (this.fieldCount > mostFields || property === undefined) return [];
       return [this.field(name, isRecord(property) ? property : {}, isRequired(name), depth)];
     });
@@ -262,9 +262,7 @@ function textType(schema: JsonRecord): ScalarName {
   if (media === 'text/css') return 'colour';
   if (typeof media === 'string' && media.startsWith('image/')) return 'image';
   const format = ownValue(schema, 'format');
-  return (
-    (typeof format === 'string' && Object.hasOwn(byFormat, format) && byFormat[format]) || 'text'
-  );
+  return (typeof format === 'string' && ownValue(byFormat, format)) || 'text';
 }
 
 function decodingOf(value: Json | undefined): Decoding | undefined {

@@ -1,4 +1,4 @@
-import type { Json, JsonRecord } from '../../base';
+import { type Json, type JsonRecord, ownValue } from '../../base';
 import {
   type Decoding,
   type Field,
@@ -60,7 +60,7 @@ function typeSchema(type: TypeShape, discriminator: string | null): JsonRecord {
   const schema = recordSchema(type.fields);
   if (discriminator === null || type.value === null) return schema;
   const properties: JsonRecord = { ...(schema['properties'] as JsonRecord) };
-  const own = { ...(properties[discriminator] as JsonRecord), const: type.value };
+  const own = { ...(ownValue(properties, discriminator) as JsonRecord), const: type.value };
   const required = [...new Set([...((schema['required'] as string[]) ?? []), discriminator])];
   return { ...schema, properties: withOwn(properties, discriminator, own), required };
 }

@@ -9,6 +9,7 @@ import type {
   Super,
   UnaryExpression,
 } from 'acorn';
+import { ownValue } from '../../base';
 import { type Span, valueFindings } from '../findings';
 import { functionNames, methodNames, refusedFunctions } from '../functions';
 import { Refused, refuse, refuseCall, refuseNode, refuseOperator } from './refusals';
@@ -153,7 +154,7 @@ function call(node: CallExpression, inner: Inner): Expr {
       spanOf(callee),
       whole,
       [...functionNames, 'lookup', 'format'],
-      refusedFunctions[whole],
+      ownValue(refusedFunctions, whole),
     );
   if (
     callee.type !== 'MemberExpression' ||
@@ -164,7 +165,7 @@ function call(node: CallExpression, inner: Inner): Expr {
   const { name } = callee.property;
   const nameSpan = spanOf(callee.property);
   if (!methodNames.has(name))
-    return refuseCall(nameSpan, name, [...methodNames], refusedFunctions[name]);
+    return refuseCall(nameSpan, name, [...methodNames], ownValue(refusedFunctions, name));
   return { kind: 'call', of: inner(callee.object), name, nameSpan, args, ...span };
 }
 

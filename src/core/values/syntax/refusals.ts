@@ -1,4 +1,4 @@
-import { type Finding, type Mend, nearest } from '../../base';
+import { type Finding, type Mend, nearest, ownValue } from '../../base';
 import { type Span, valueFindings } from '../findings';
 
 /** Thrown while an expression is read, and caught where reading began. */
@@ -50,7 +50,7 @@ const refused: Readonly<Record<string, readonly [what: string, instead: string]>
 };
 
 export function refuseNode(type: string, span: Span): never {
-  const [what, instead] = refused[type] ?? ['This', inList];
+  const [what, instead] = ownValue(refused, type) ?? ['This', inList];
   return refuse(span, what, instead);
 }
 
@@ -72,7 +72,7 @@ const operators: Readonly<Record<string, string>> = {
 };
 
 export const refuseOperator = (operator: string, span: Span): never =>
-  refuse(span, `The operator ${operator}`, operators[operator] ?? inList);
+  refuse(span, `The operator ${operator}`, ownValue(operators, operator) ?? inList);
 
 /** A call of something that is not in the table. */
 export function refuseCall(

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { count } from '../../../core/base';
+import { count, ownValue } from '../../../core/base';
 import { completed, numberOf, type OpenForm, openForm } from '../../../core/by-example';
 import { type NamedFormat, numberText } from '../../../core/formats';
 import { localeOf } from '../../../core/project';
@@ -39,7 +39,7 @@ export function ProposalLine({ proposal, missing, rows, onTake }: ProposalLinePr
   const [forms, setForms] = useState<Readonly<Record<string, string>>>({});
   const withForms = newFormats.map((own) =>
     open.reduce((made, each) => {
-      const told = forms[keyOf(each)] ?? '';
+      const told = ownValue(forms, keyOf(each)) ?? '';
       return each.format === own.id && told !== ''
         ? completed(made, each.form, told, locale)
         : made;
@@ -92,7 +92,7 @@ export function ProposalLine({ proposal, missing, rows, onTake }: ProposalLinePr
           key={keyOf(each)}
           form={each}
           locale={locale}
-          text={forms[keyOf(each)] ?? each.guess ?? ''}
+          text={ownValue(forms, keyOf(each)) ?? each.guess ?? ''}
           onChange={(text) => setForms({ ...forms, [keyOf(each)]: text })}
         />
       ))}

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Finding } from '../../../core/base';
 import type { Span } from '../../../core/values';
+import { fetched } from '../on-demand';
 import { useSession } from '../session';
 import type { ExpressionEditor as Editor, EditorWorld } from './editor-view';
 
@@ -81,7 +82,7 @@ let loading: Promise<typeof import('./editor-view')> | undefined;
 /** Rows come first: nobody types before there is something to see. */
 function afterRows(): Promise<typeof import('./editor-view')> {
   loading ??= new Promise((resolve) => {
-    requestIdleCallback(() => resolve(import('./editor-view')), { timeout: 1_000 });
+    requestIdleCallback(() => resolve(fetched(() => import('./editor-view'))), { timeout: 1_000 });
   });
   return loading;
 }

@@ -1,6 +1,6 @@
 import { Popover } from '@base-ui/react/popover';
 import { useState } from 'react';
-import { isRecord, type Json } from '../../../core/base';
+import { isRecord, type Json, ownValue } from '../../../core/base';
 import { nestedInWords } from './columns';
 
 const look = 'truncate border-b border-rule px-2';
@@ -140,7 +140,7 @@ function ChildList({ list }: { readonly list: readonly Json[] }) {
           <tr key={at}>
             {isRecord(each) && names.length > 0 ? (
               names.map((name) => (
-                <Cell key={name} value={each[name]} isOwn={Object.hasOwn(each, name)} />
+                <Cell key={name} value={ownValue(each, name)} isOwn={Object.hasOwn(each, name)} />
               ))
             ) : (
               <Cell value={each} isOwn />

@@ -1,4 +1,5 @@
 import { useDeferredValue, useState } from 'react';
+import { ownValue } from '../../../core/base';
 import { plainLook, type TableLook } from '../../../engine';
 import { useCurrent } from '../../shared/current';
 import { useRoute } from '../../shared/route';
@@ -18,7 +19,7 @@ export default function Data() {
   const imported = useSession((session) => session.imported);
   const [looks, setLooks] = useState<Readonly<Record<string, TableLook>>>({});
   const id = current?.source.id ?? '';
-  const look = looks[id] ?? plainLook;
+  const look = ownValue(looks, id) ?? plainLook;
   const slow = useDeferredValue(look);
   if (current === undefined) return null;
   const { source, types, set } = current;

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useState } from 'react';
 import type { Finding } from '../../../core/base';
 import { edits, type FieldPlace, type ItemType } from '../../../core/project';
 import {
@@ -17,10 +17,11 @@ import { FindingLine } from '../../shared/expression/finding-line';
 import { RenameHere } from '../../shared/expression/rename-here';
 import { SpreadLine } from '../../shared/expression/spread-line';
 import { useSpread } from '../../shared/expression/use-spread';
+import { onDemand } from '../../shared/on-demand';
 import { goWithin } from '../../shared/route';
 import { useSession } from '../../shared/session';
 
-const ExamplePanel = lazy(() => import('../../shared/by-example/example-panel'));
+const ExamplePanel = onDemand(() => import('../../shared/by-example/example-panel'));
 
 const look = 'h-7 w-full rounded-md border border-rule bg-paper px-2 font-mono text-sm';
 

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { decodingInWords } from '../../../core/items';
 import {
   edits,
@@ -12,6 +12,7 @@ import { fieldAtPath, scalarNames, typeInWords } from '../../../core/values';
 import { Button, ChoiceChips, MenuButton, Row } from '../../shared/controls';
 import { make } from '../../shared/editing';
 import { makeForeseen } from '../../shared/foreseeing';
+import { onDemand } from '../../shared/on-demand';
 import { goWithin } from '../../shared/route';
 import { useProject } from '../../shared/session';
 import { TypeMark } from '../../shared/typed';
@@ -21,7 +22,7 @@ import { ExpressionField } from './expression-field';
 import { Renamed } from './renamed';
 import { useEvidence } from './use-evidence';
 
-const EvidenceChart = lazy(() => import('./evidence-chart'));
+const EvidenceChart = onDemand(() => import('./evidence-chart'));
 
 interface FieldDetailProps {
   readonly source: Source;

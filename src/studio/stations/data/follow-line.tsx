@@ -1,4 +1,4 @@
-import { count, grouped } from '../../../core/base';
+import { count, grouped, ownValue } from '../../../core/base';
 import type { Follow } from '../../../core/items';
 import type { Source } from '../../../core/project';
 import { isAddress } from '../../shared/arrivals';
@@ -9,7 +9,7 @@ import { Fetching } from './fetching';
 
 /** An address: how it is asked, what came of it so far, what is wrong. */
 export function FollowLine({ source }: { readonly source: Source }) {
-  const followed = useSession((session) => session.followed[source.id]);
+  const followed = useSession((session) => ownValue(session.followed, source.id));
   const { file, follow } = source.from;
   if (!isAddress(file)) return null;
   return (

@@ -1,4 +1,5 @@
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { ownValue } from '../../../core/base';
 import type { Item } from '../../../core/items';
 import type { ItemType, Source } from '../../../core/project';
 import { fieldAtPath, fieldsOfAll } from '../../../core/values';
@@ -45,7 +46,7 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
   // biome-ignore lint/correctness/useExhaustiveDependencies: the first rows settle the widths, not those scrolled to
   const widths = useMemo(() => {
     const sample = shown.rows.slice(0, 30).map((row) => row.item);
-    return columns.map((column) => own[column.id] ?? widthOf(column, sample));
+    return columns.map((column) => ownValue(own, column.id) ?? widthOf(column, sample));
   }, [columns, hasRows, own]);
   const [across, setAcross] = useState<Range>({ from: 0, to: 8 });
   // Past what an element can be high, a px of the scroll bar stands for more than one.
@@ -153,7 +154,7 @@ function typeOf(
 ): ItemType | undefined {
   return discriminator === null
     ? types[0]
-    : types.find((each) => each.value === item[discriminator]);
+    : types.find((each) => each.value === ownValue(item, discriminator));
 }
 
 interface ItemRowProps {

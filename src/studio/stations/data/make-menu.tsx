@@ -1,6 +1,7 @@
 import { Popover } from '@base-ui/react/popover';
 import ChevronDown from 'lucide-react/icons/chevron-down';
 import { useState } from 'react';
+import { ownValue } from '../../../core/base';
 import type { Rule } from '../../../core/items';
 import { edits, ownSet } from '../../../core/project';
 import { type Field, fieldsOfAll } from '../../../core/values';
@@ -122,7 +123,7 @@ function Rules({
             <span className="truncate">{field.name}</span>
             <MenuButton
               label={`Rule for ${field.name}`}
-              words={wordsOf(rules[rawName(field)])}
+              words={wordsOf(ownValue(rules, rawName(field)))}
               entries={ruleWords.map((words) => ({
                 words,
                 onChoose: () => onRules(withRule(rules, rawName(field), ruleFor(words, pictures))),

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { ownValue } from '../../../core/base';
 import type { Evidence } from '../../../core/items';
 import type { ItemType, Source } from '../../../core/project';
 import type { Field } from '../../../core/values';
@@ -19,11 +20,11 @@ const sampledMs = 2_000;
 /** How much came for a source that is followed, looked at now and then: counting takes a walk through all. */
 function useCameSoFar(source: string): number {
   const [soFar, setSoFar] = useState(0);
-  const isFollowed = useSession(({ followed }) => followed[source] !== undefined);
+  const isFollowed = useSession(({ followed }) => Object.hasOwn(followed, source));
   useEffect(() => {
     if (!isFollowed) return;
     const timer = setInterval(() => {
-      const now = useSession.getState().followed[source];
+      const now = ownValue(useSession.getState().followed, source);
       if (now !== undefined) setSoFar(now.addedCount + now.changedCount + now.removedCount);
     }, sampledMs);
     return () => clearInterval(timer);
@@ -44,7 +45,7 @@ export function useEvidence(
     cameSoFar,
     source.revision,
     source.discriminator,
-    sets[source.id],
+    ownValue(sets, source.id),
     type?.id,
     path,
     field,

@@ -1,17 +1,18 @@
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { edits } from '../../../core/project';
 import type { Binding, SlotProperty } from '../../../core/templates';
 import { isShowable, pathText } from '../../../core/values';
 import { ChoiceChips, Row } from '../../shared/controls';
 import { make } from '../../shared/editing';
+import { onDemand } from '../../shared/on-demand';
 import { bindPath, follows, type Place } from './binding-edits';
 import { ExpressionInput } from './expression-input';
 import { isPattern, PatternField } from './pattern-field';
 import type { Selection } from './selection';
 import { StandInField } from './stand-in-field';
 
-const FormatField = lazy(() => import('./format-field'));
-const ByExample = lazy(() => import('./by-example'));
+const FormatField = onDemand(() => import('./format-field'));
+const ByExample = onDemand(() => import('./by-example'));
 
 interface BindingFieldProps {
   readonly selection: Selection;

@@ -1,4 +1,5 @@
 import Trash2 from 'lucide-react/icons/trash-2';
+import { ownValue } from '../../../core/base';
 import { type Edit, edits, freePartId } from '../../../core/project';
 import { likelyPart, type Part, partKinds, type Side } from '../../../core/templates';
 import { type Field, fieldAtPath, isShowable, pathText } from '../../../core/values';
@@ -70,7 +71,7 @@ export function insertPath(
 ): void {
   const field = fieldAtPath(selection.type?.fields ?? [], path);
   if (field === undefined) return;
-  const sample = useSession.getState().atHand?.value[field.name];
+  const sample = ownValue(useSession.getState().atHand?.value ?? {}, field.name);
   const kind = likelyPart(field, typeof sample === 'string' ? sample : undefined);
   insert(selection, anchor, side, drafted(selection, kind, path, side));
 }

@@ -1,3 +1,4 @@
+import { ownValue } from '../../../core/base';
 import { edits } from '../../../core/project';
 import type { LabelPart } from '../../../core/templates';
 import { pathText } from '../../../core/values';
@@ -47,7 +48,7 @@ function useLikely({ type }: Selection): string {
   const fields = type?.fields ?? [];
   const likely =
     fields.find(({ name, type: own }) => {
-      const value = item?.[name];
+      const value = item && ownValue(item, name);
       return own === 'link' || (typeof value === 'string' && addressLike.test(value));
     }) ?? fields.find(({ name }) => addressName.test(name));
   return pathText([(likely ?? fields[0])?.name ?? 'item']);
