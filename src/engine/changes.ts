@@ -1,4 +1,4 @@
-import { isRecord, type Json, type JsonRecord, ownValue } from '../core/base';
+import { isRecord, type Json, type JsonRecord, keepsDigits, ownValue } from '../core/base';
 import type { Item } from '../core/items';
 import type { Field } from '../core/values';
 
@@ -65,8 +65,10 @@ export function valueTyped(text: string, field: Field): Json | undefined {
   switch (field.type) {
     case 'number':
     case 'integer': {
-      const value = Number(text.replace(',', '.'));
-      return text.trim() !== '' && Number.isFinite(value) ? value : text;
+      const plain = text.trim().replace(',', '.');
+      const value = Number(plain);
+      const isNumber = plain !== '' && Number.isFinite(value) && keepsDigits(plain);
+      return isNumber ? value : text;
     }
     case 'boolean':
       return /^(?:true|yes|1)$/i.test(text) ? true : /^(?:false|no|0)$/i.test(text) ? false : text;

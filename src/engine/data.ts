@@ -2,10 +2,12 @@ import { atOnce, type Finding, failed, inTurns, type Json, ok, type Result } fro
 import {
   decoder,
   type Evidence,
+  fieldsWithin,
   type GeneratorTask,
   gatherEvidence,
   type Item,
   infer,
+  isOfType,
   isThere,
   itemGenerator,
   keyFields,
@@ -16,13 +18,14 @@ import {
   slipsIn,
   type TypeFound,
   typeDecoded,
+  valueAt,
 } from '../core/items';
 import { ownSet, type Project, type Source, typesOf, withId } from '../core/project';
 import { type Decoding, fieldAtPath, type ValueType } from '../core/values';
 import { changedItems, type ItemChange } from './changes';
 import type { Engine } from './engine';
 import { rawKey, rawName, rawPathOf } from './raw-names';
-import { type TableLook, tableOrder, valueAt } from './table';
+import { type TableLook, tableOrder } from './table';
 
 /** A field of a source, of one type or of all that have it. */
 export interface FieldAsked {
@@ -48,6 +51,15 @@ export interface DecodingTrial {
   readonly failCount: number;
   /** The first that fail, each with its item. */
   readonly fails: readonly { readonly item: number; readonly raw: Json; readonly why: string }[];
+}
+
+/** A field with values that are not of its type. */
+export interface Misfit {
+  readonly type: string;
+  readonly path: readonly string[];
+  readonly itemCount: number;
+  /** The first of them. */
+  readonly some: readonly { readonly item: number; readonly key: string; readonly value: Json }[];
 }
 
 const sampleCount = 5;
@@ -126,6 +138,30 @@ export class EngineData {
   foundBy(source: string, discriminator: string | null): readonly TypeFound[] {
     const items = this.engine.held(source).set(ownSet).raw;
     return atOnce(infer(items, source, undefined, discriminator)).types;
+  }
+
+  /** Values that are there and not of their field's type, by field. */
+  misfits(source: Source): readonly Misfit[] {
+    const project = this.projectNow();
+    const held = this.engine.held(source.id).shown();
+    const items = held.items(project, source);
+    const { types, indexes } = held.types(project, source);
+    const keys = held.keys(project, source);
+    return types.flatMap((type, at) =>
+      fieldsWithin(withId(project.types, type)?.fields ?? []).flatMap(
+        ({ path, field }): Misfit[] => {
+          const some: Misfit['some'][number][] = [];
+          let itemCount = 0;
+          for (let item = 0; item < items.length; item += 1) {
+            const value = indexes[item] === at ? valueAt(items[item] ?? {}, path) : undefined;
+            if (value === undefined || value === null || isOfType(value, field)) continue;
+            itemCount += 1;
+            if (some.length < mostListed) some.push({ item, key: keys.at(item), value });
+          }
+          return itemCount === 0 ? [] : [{ type, path, itemCount, some }];
+        },
+      ),
+    );
   }
 
   change(source: string, set: string, change: ItemChange): number {

@@ -4,7 +4,13 @@
  * pages may load); the command line calls it directly.
  */
 export { type ItemChange, valueTyped } from './changes';
-export { type DecodingTrial, EngineData, type FieldAsked, type TableRows } from './data';
+export {
+  type DecodingTrial,
+  EngineData,
+  type FieldAsked,
+  type Misfit,
+  type TableRows,
+} from './data';
 export { strictDecoder } from './document';
 export { Engine } from './engine';
 export { EngineImport, type ImportSummary } from './import';

@@ -17,7 +17,7 @@ import type { Project, SourceDraft, UsedIds } from '../core/project';
 import type { Decoding, NearestValue, TraceStep } from '../core/values';
 import type { Writing } from '../keeping';
 import type { ItemChange } from './changes';
-import type { DecodingTrial, FieldAsked, TableRows } from './data';
+import type { DecodingTrial, FieldAsked, Misfit, TableRows } from './data';
 import type { ImportSummary } from './import';
 import type { TableLook } from './table';
 
@@ -272,6 +272,8 @@ export interface DataProtocol {
   rows(source: string, look: TableLook, range: Range): Promise<TableRows>;
   evidence(field: FieldAsked): Promise<Evidence | undefined>;
   proposals(field: FieldAsked): Promise<readonly Proposal[]>;
+  /** Values that are there and not of their field's type, by field. */
+  misfits(source: string): Promise<readonly Misfit[]>;
   tryDecoding(field: FieldAsked, decoding: Decoding): Promise<DecodingTrial>;
   /** Reads a document as a source of the project that is open. */
   bringSource(document: Document, used: UsedIds): Promise<Result<BroughtSource, Finding>>;

@@ -1,5 +1,5 @@
-import { isRecord, type Json, ownValue } from '../core/base';
-import type { Item } from '../core/items';
+import { isRecord, type Json } from '../core/base';
+import { type Item, valueAt } from '../core/items';
 
 /** How the table of items is looked at: all in their order, or sorted, or only some. */
 export interface TableLook {
@@ -38,12 +38,6 @@ function compare(a: Json, b: Json): number {
 
 const sizeOf = (value: Json): number =>
   Array.isArray(value) ? value.length : isRecord(value) ? Object.keys(value).length : 0;
-
-export function valueAt(item: Item, path: readonly string[]): Json | undefined {
-  let value: Json | undefined = item;
-  for (const step of path) value = isRecord(value) ? ownValue(value, step) : undefined;
-  return value;
-}
 
 /** Whether a text somewhere in a value holds the words, which are in lower case. */
 export function holdsWords(value: Json | undefined, words: string): boolean {

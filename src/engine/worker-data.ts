@@ -78,6 +78,10 @@ export function dataProtocol(
       return data.evidence(field, pause);
     },
 
+    async misfits(source) {
+      return data.misfits(sourceOf(source));
+    },
+
     async proposals(field) {
       return data.proposals(field);
     },

@@ -2,6 +2,7 @@
  * The ground that every other room of the core stands on: results, findings, JSON values,
  * ids. It knows nothing of items, projects or rows, and imports nothing.
  */
+export { keepsDigits } from './digits';
 export type { Finding, Mend, Place, Severity } from './finding';
 export { placeInWords } from './finding';
 export { freeId, slug } from './id';

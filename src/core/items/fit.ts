@@ -16,6 +16,7 @@ export interface TypedItems {
 }
 
 interface FieldCount {
+  readonly path: readonly string[];
   readonly field: Field;
   missing: number;
   firstMissing: number;
@@ -28,7 +29,7 @@ const itemsATurn = 4_000;
 /** Where items are not what their types say: of no known type, without a value, with one of another kind, not decoded. */
 export function* misfits(typed: TypedItems): Turns<readonly Finding[]> {
   const { items, typeIndexes, types } = typed;
-  const counts = types.map((type) => type.fields.map(emptyCount));
+  const counts = types.map((type) => fieldsWithin(type.fields).map(emptyCount));
   let typeless = 0;
   let firstTypeless = -1;
   for (let at = 0; at < items.length; at += 1) {
@@ -56,7 +57,31 @@ export function* misfits(typed: TypedItems): Turns<readonly Finding[]> {
   ];
 }
 
-const emptyCount = (field: Field): FieldCount => ({
+interface FieldWithin {
+  readonly path: readonly string[];
+  readonly field: Field;
+}
+
+/** All fields, those inside records too. */
+export const fieldsWithin = (
+  fields: readonly Field[],
+  before: readonly string[] = [],
+): readonly FieldWithin[] =>
+  fields.flatMap((field) => {
+    const path = [...before, field.name];
+    const own = { path, field };
+    return field.type === 'record' ? [own, ...fieldsWithin(field.fields, path)] : [own];
+  });
+
+/** What an item has at a path; undefined also where a record on the way is missing. */
+export function valueAt(item: Item, path: readonly string[]): Json | undefined {
+  let value: Json | undefined = item;
+  for (const name of path) value = isRecord(value) ? ownValue(value, name) : undefined;
+  return value;
+}
+
+const emptyCount = ({ path, field }: FieldWithin): FieldCount => ({
+  path,
   field,
   missing: 0,
   firstMissing: -1,
@@ -65,8 +90,9 @@ const emptyCount = (field: Field): FieldCount => ({
 });
 
 function look(count: FieldCount, item: Item, at: number): void {
-  const value = ownValue(item, count.field.name);
+  const value = valueAt(item, count.path);
   if (value === undefined || value === null) {
+    if (count.path.length > 1 && !isRecord(valueAt(item, count.path.slice(0, -1)))) return;
     count.missing += 1;
     if (count.firstMissing < 0) count.firstMissing = at;
   } else if (!isOfType(value, count.field)) {
@@ -76,7 +102,7 @@ function look(count: FieldCount, item: Item, at: number): void {
 }
 
 /** Whether a value can be read as the type: plain values all can be text. */
-function isOfType(value: Json, { type }: ValueType): boolean {
+export function isOfType(value: Json, { type }: ValueType): boolean {
   switch (type) {
     case 'unknown':
       return true;
@@ -98,19 +124,26 @@ function isOfType(value: Json, { type }: ValueType): boolean {
 }
 
 function findingsOf(typed: TypedItems, type: string, count: FieldCount): Finding[] {
-  const { field, missing, firstMissing, other, firstOther } = count;
+  const { field, path, missing, firstMissing, other, firstOther } = count;
+  const name = path.join('.');
   const found: Finding[] = [];
-  const undecoded = missing === 0 ? undefined : firstUndecoded(typed, field);
+  const isInside = path.length > 1;
+  const undecoded = missing === 0 || isInside ? undefined : firstUndecoded(typed, field);
   if (undecoded !== undefined) found.push(undecoded);
   else if (field.required && missing > 0)
-    found.push(itemFindings.fieldMissing(typed.source, type, field.name, firstMissing, missing));
+    found.push(itemFindings.fieldMissing(typed.source, type, name, firstMissing, missing));
   if (other > 0)
     found.push(
-      itemFindings.fieldOfOtherType(typed.source, type, field, {
-        itemCount: other,
-        first: firstOther,
-        value: JSON.stringify(ownValue(typed.items[firstOther] ?? {}, field.name)),
-      }),
+      itemFindings.fieldOfOtherType(
+        typed.source,
+        type,
+        { ...field, name },
+        {
+          itemCount: other,
+          first: firstOther,
+          value: JSON.stringify(valueAt(typed.items[firstOther] ?? {}, path)),
+        },
+      ),
     );
   return found;
 }

@@ -23,7 +23,7 @@ export {
 export { type Bin, type Evidence, type Extreme, gatherEvidence, type Measure } from './evidence';
 export { applyFeed, type FeedApplied, type FeedEvent, type Follow } from './feed';
 export type { Position } from './findings';
-export { misfits, type TypedItems } from './fit';
+export { fieldsWithin, isOfType, misfits, type TypedItems, valueAt } from './fit';
 export {
   type Generator,
   type GeneratorTask,

@@ -3,6 +3,7 @@ import type { Inference, Item, ItemsRead, SchemaRead, TypeFound } from '../items
 import { likelyTitle } from '../items';
 import type { List } from '../lists';
 import { draftRow, type Template } from '../templates';
+import type { Field } from '../values';
 import { formatVersion, type ItemType, type Origin, type Project, type Source } from './project';
 import { noIds, type UsedIds } from './used-ids';
 
@@ -81,10 +82,16 @@ export function draftFromSchema(used: UsedIds, file: string, schema: SchemaRead)
   const types = schema.types.map((shape): ItemType => {
     const typeId = freeId(slug(shape.name), taken);
     taken.push(typeId);
-    return { id: typeId, name: shape.name, source: id, value: shape.value, fields: shape.fields };
+    const fields = shape.fields.map(givenBySchema);
+    return { id: typeId, name: shape.name, source: id, value: shape.value, fields };
   });
   return draftAround(used, source, types, () => []);
 }
+
+const givenBySchema = (field: Field): Field =>
+  field.type === 'record'
+    ? { ...field, given: 'schema', fields: field.fields.map(givenBySchema) }
+    : { ...field, given: 'schema' };
 
 function keyByName({ types }: SchemaRead): string | null {
   const first = types[0]?.fields.find((field) => /^(?:id|key|code|sku)$/i.test(field.name));

@@ -3,15 +3,16 @@ import { describe, expect, test } from 'vitest';
 import { fieldName } from '../../../tests/support/arbitrary';
 import { edited } from '../../../tests/support/edited';
 import { atOnce } from '../base';
-import { type Item, infer, reshaper } from '../items';
+import { type Item, infer, misfits, reshaper } from '../items';
 import { partKinds } from '../templates';
 import { type Field, fieldAtPath, fieldNamed, pathText } from '../values';
 import { type Edit, edits } from './edits';
 import { makeEdit, startHistory, undo } from './history';
-import { makeProject } from './make';
+import { draftFromSchema, makeProject } from './make';
 import { compileFor } from './problems';
 import { type Project, rawDiscriminator, typesOf, withId } from './project';
 import { readProject } from './read';
+import { noIds } from './used-ids';
 import { usesOfField } from './uses';
 import { writeProject } from './write';
 
@@ -277,6 +278,79 @@ describe('importing again', () => {
     expect(
       [['name'], ['grams'], ['maker', 'rank']].map((path) => fieldAtPath(fields, path)?.type),
     ).toEqual(['text', 'text', 'text']);
+  });
+});
+
+describe('a type that one bad value does not fit', () => {
+  const from = { file: 'later.json', format: 'json', at: '$[*]' } as const;
+  const bad = shop.map((item, at) => (at === 0 ? { ...item, grams: 'n/a' } : item));
+  const gramsAfter = (project: Project, items: readonly Item[] = bad) => {
+    const [source] = project.sources;
+    const by = source === undefined ? null : rawDiscriminator(project, source);
+    const again = edits.importAgain('stock', { revision: 2, from, found: found(items, by) });
+    const skein = withId(edited(project, again).types, 'skein');
+    return fieldNamed(skein?.fields ?? [], 'grams')?.type;
+  };
+  const title = { template: 'skein-plain', part: 'title', property: 'text' } as const;
+  const money = { id: 'money', name: 'Money', as: 'money', currency: 'EUR' } as const;
+
+  test.each<[string, readonly Edit[]]>([
+    ['a person set it', [edits.retypeField({ type: 'skein', path: ['grams'] }, 'number')]],
+    ['an expression reads it', [edits.bind(title, { expr: 'grams * 2' })]],
+    ['a computed property reads it', [edits.addComputed('skein', 'heavy', 'grams > 90')]],
+    [
+      'it is written in a format',
+      [edits.addFormat(money), edits.bind(title, { expr: 'grams', format: 'money' })],
+    ],
+  ])('stays where %s', (_, before) => {
+    const project = edited(projectOf(shop), ...before);
+    const type = fieldNamed(withId(project.types, 'skein')?.fields ?? [], 'grams')?.type;
+    expect(type).not.toBe('text');
+    expect(gramsAfter(project)).toBe(type);
+  });
+
+  test('stays where a schema gave it', () => {
+    const fields = [{ name: 'n', type: 'integer', required: true }] as const;
+    const schema = { types: [{ name: 'lamp', value: null, fields }], discriminator: null };
+    const { source, types } = draftFromSchema(noIds, 'lamps.schema.json', schema);
+    const project = { ...projectOf(shop), sources: [source], types, lists: [], templates: [] };
+    const now = atOnce(infer([{ n: 'n/a' }], 'lamps', undefined, null)).types;
+    const again = edits.importAgain(source.id, { revision: 2, from, found: now });
+    expect(edited(project, again).types[0]?.fields[0]?.type).toBe('integer');
+  });
+
+  test('becomes text where nobody relies on it, so that rows show every value', () => {
+    expect(gramsAfter(projectOf(shop))).toBe('text');
+    expect(gramsAfter(edited(projectOf(shop), edits.bind(title, { expr: 'grams' })))).toBe('text');
+  });
+
+  test('inside records stays, too, and the values that do not fit are findings', () => {
+    const deep = shop.map((item) => ({ ...item, maker: { since: 1990 } }));
+    const project = edited(
+      projectOf(deep),
+      edits.bind(title, { expr: '`since ${maker.since + 1}`' }),
+    );
+    const worse = deep.map((item) => ({ ...item, maker: { since: 'long ago' } }));
+    const [source] = project.sources;
+    const by = source === undefined ? null : rawDiscriminator(project, source);
+    const again = edits.importAgain('stock', { revision: 2, from, found: found(worse, by) });
+    const types = typesOf(edited(project, again), 'stock');
+    const fields = types.find((type) => type.value === 'skein')?.fields ?? [];
+    expect(fieldAtPath(fields, ['maker', 'since'])?.type).toBe('integer');
+    const misfit = atOnce(
+      misfits({
+        source: 'stock',
+        raw: worse,
+        items: worse,
+        typeIndexes: new Uint16Array(worse.length),
+        types: types.filter((type) => type.value === 'skein'),
+        discriminator: null,
+      }),
+    );
+    expect(misfit.map(({ code, place }) => [code, place])).toContainEqual([
+      'field-of-other-type',
+      { in: 'items', source: 'stock', field: 'maker.since', item: 0 },
+    ]);
   });
 });
 

@@ -75,6 +75,7 @@ const fieldList = (): yup.Schema =>
           name: words(),
           required: yup.boolean().required(),
           from: yup.string().max(10_000),
+          given: yup.string().oneOf(['person', 'schema']),
           decode: decoding(),
           expr: yup.string().max(10_000),
           type: yup

@@ -8,7 +8,14 @@ import {
   slotsOf,
   type Template,
 } from '../templates';
-import { type Field, formatsUsed, lookupStep, makeExpression, renameStep } from '../values';
+import {
+  type Field,
+  formatsUsed,
+  lookupStep,
+  makeExpression,
+  pathText,
+  renameStep,
+} from '../values';
 import { type ItemType, type Project, withId } from './project';
 
 /** Something that reads a field: an expression in a template, the key, what tells types apart. */
@@ -69,6 +76,22 @@ export function usesOfField(
       ? [{ kind: 'discriminator', source: source.id } as const]
       : []),
   ];
+}
+
+/** Whether something reads a field in a way that another type could break: all but showing it as it is. */
+export function isTypeRelied(project: Project, type: ItemType, path: readonly string[]): boolean {
+  const shown = pathText(path);
+  return usesOfField(project, type, path).some((use) => {
+    if (use.kind === 'key' || use.kind === 'discriminator') return false;
+    if (use.kind !== 'binding' || use.expr !== shown) return true;
+    const row = withId(project.templates, use.template)?.row;
+    const slot = (row === undefined ? [] : slotsOf(row)).find(
+      ({ part, property }) => part === use.part && property === use.property,
+    );
+    return (
+      slot !== undefined && typeof slot.binding !== 'string' && slot.binding.format !== undefined
+    );
+  });
 }
 
 /** The fields with what computes them reading the last step under its new name. */

@@ -137,6 +137,11 @@ describe('what cannot be read says where and what to write', () => {
     ['f()', 'expression-not-in-language'],
     ['/x/', 'expression-not-in-language'],
     ['this', 'expression-not-in-language'],
+    ['0042', 'number-leads-with-zero'],
+    ['price + 08', 'number-leads-with-zero'],
+    ['9007199254740993', 'number-loses-digits'],
+    ['0x20000000000001', 'number-loses-digits'],
+    ['1.00000000000000000001', 'number-loses-digits'],
     ['x'.repeat(10_001), 'expression-too-long'],
     ['('.repeat(200) + ')'.repeat(200), 'expression-too-deep'],
   ])('%.40s', (text, code) => {

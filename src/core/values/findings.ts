@@ -42,6 +42,22 @@ export const valueFindings = {
       'Write it with fewer brackets or steps.',
     ),
 
+  numberLeadsWithZero: (span: Span, written: string) =>
+    error(
+      'number-leads-with-zero',
+      span,
+      `${written} begins with 0, which some programs read as another number.`,
+      `Write ${written.replace(/^0+(?=\d)/, '')}, or "${written}" where it is a text.`,
+    ),
+
+  numberTooLong: (span: Span, written: string, held: string) =>
+    error(
+      'number-loses-digits',
+      span,
+      `${written.slice(0, 40)} has more digits than a number can hold: it would be ${held}.`,
+      'Write it in quotes to keep every digit.',
+    ),
+
   syntax: (span: Span, wrong: string) =>
     error(
       'expression-syntax',

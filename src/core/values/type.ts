@@ -40,6 +40,8 @@ export type Field = ValueType & {
   /** What the field is called where the items come from, if that is another name. */
   readonly from?: string;
   readonly decode?: Decoding;
+  /** Who said what it is, where that was not found from the items: it stays when other items come. */
+  readonly given?: 'person' | 'schema';
   /** A computed property: how it follows from the fields before it. The items do not hold it. */
   readonly expr?: string;
 };

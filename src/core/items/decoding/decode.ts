@@ -1,4 +1,4 @@
-import { failed, type Json, ok, type Result } from '../../base';
+import { failed, type Json, keepsDigits, ok, type Result } from '../../base';
 import type { Decoding, ScalarName } from '../../values';
 import { dateNames } from './names';
 import { datePattern, isoOfEpoch } from './pattern';
@@ -73,8 +73,12 @@ function byDecimalSign(sign: ',' | '.'): Decode {
     if (typeof raw !== 'string') return notPlain;
     const text = raw.trim().replace('\u2212', '-');
     if (!number.test(text)) return failed('not a number');
-    const value = Number(text.replace(groups, '').replace(',', '.'));
-    return Number.isFinite(value) ? ok(value) : failed('too large for a number');
+    const plain = text.replace(groups, '').replace(',', '.');
+    const value = Number(plain);
+    if (!Number.isFinite(value)) return failed('too large for a number');
+    return keepsDigits(plain.replace(/^\+/, ''))
+      ? ok(value)
+      : failed('of more digits than a number can hold');
   };
 }
 

@@ -237,3 +237,16 @@ describe('a decoding that the values settle', () => {
     expect(whyNotDecoded(field, { x: 'few' })).toMatch(/few/);
   });
 });
+
+describe('numbers that lose digits', () => {
+  test('are not proposed, and are missing with the reason where one asks for them', () => {
+    const ids = ['9007199254740993', '12345678901234567890'];
+    expect(proposeDecodings('id', ids)).toEqual([]);
+    const made = decoder({ decimal: '.' });
+    expect(made.ok && made.value(ids[0] ?? '')).toEqual({
+      ok: false,
+      error: 'of more digits than a number can hold',
+    });
+    expect(made.ok && made.value('+9007199254740992')).toEqual({ ok: true, value: 2 ** 53 });
+  });
+});

@@ -1,4 +1,4 @@
-import type { Json } from '../../base';
+import { type Json, keepsDigits } from '../../base';
 import type { Decoding } from '../../values';
 import { decoder, isThere } from './decode';
 
@@ -124,8 +124,11 @@ function* candidates(name: string, texts: readonly string[]): Generator<Decoding
       }
     }
     yield* epochs(name, texts.map(Number)).map((each) => each.decoding);
-    if (texts.some((text) => /\d,\d/.test(text))) yield { decimal: ',' };
-    if (texts.every((text) => !/^[-+]?0\d/.test(text))) yield { decimal: '.' };
+    // Where one of them would lose a digit, they are names made of digits.
+    if (texts.every((text) => keepsDigits(text.replace(/[^\d.]/g, '')))) {
+      if (texts.some((text) => /\d,\d/.test(text))) yield { decimal: ',' };
+      if (texts.every((text) => !/^[-+]?0\d/.test(text))) yield { decimal: '.' };
+    }
   }
   const words = new Set(texts.map((text) => text.trim().toLowerCase()));
   if (words.size > 4) return;

@@ -1,4 +1,4 @@
-import type { Json } from '../../base';
+import { type Json, keepsDigits } from '../../base';
 import { itemFindings } from '../findings';
 
 // Written out, the engine skips through a text by the longer steps that a fixed length allows.
@@ -29,7 +29,7 @@ export class DigitKeeper {
 
   private quoteLongNumbers(text: string): string {
     return text.replace(stringOrNumber, (token) => {
-      if (token.startsWith('"') || holds(token)) return token;
+      if (token.startsWith('"') || keepsDigits(token)) return token;
       if (!/^-?(?:0|[1-9]\d*)(?:\.\d+)?(?:[eE][+-]?\d+)?$/.test(token)) return token;
       this.keptCount += 1;
       if (this.example === '') this.example = token.length > 30 ? `${token.slice(0, 30)}…` : token;
@@ -48,7 +48,7 @@ function mayLoseDigits(text: string): boolean {
     while (isOfNumber(text.charCodeAt(end))) end += 1;
     manyDigits.lastIndex = end;
     const isText = text.charCodeAt(start - 1) === QUOTE && text.charCodeAt(end) === QUOTE;
-    if (!isText && !holds(text.slice(start, end))) return true;
+    if (!isText && !keepsDigits(text.slice(start, end))) return true;
   }
   return largeExponent.test(text);
 }
@@ -58,23 +58,4 @@ const QUOTE = 34;
 /** Digits, point, sign, exponent. */
 function isOfNumber(char: number): boolean {
   return (char >= 43 && char <= 57 && char !== 44 && char !== 47) || char === 69 || char === 101;
-}
-
-/**
- * Whether a double gives back every significant digit of the token. Seventeen of them are what
- * programs write for a double; a longer fraction is only whole if it comes back the same.
- */
-function holds(token: string): boolean {
-  if (token.length <= 18 && token.includes('.')) return true;
-  const value = Number(token);
-  if (!Number.isFinite(value)) return false;
-  if (String(value) === token) return true;
-  const digits = significantDigits(token);
-  return digits.length <= 15 || digits === significantDigits(String(value));
-}
-
-function significantDigits(token: string): string {
-  const mantissa = token.replace(/^-/, '').replace(/[eE].*$/, '');
-  const digits = mantissa.replace('.', '').replace(/^0+/, '');
-  return digits.replace(/0+$/, '');
 }

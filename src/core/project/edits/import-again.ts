@@ -3,6 +3,7 @@ import type { TypeFound } from '../../items';
 import { draftTemplate, itemTypes } from '../make';
 import { type ItemType, type Origin, type Project, type Source, typesOf, withId } from '../project';
 import { noIds, type UsedIds, withIdsOf } from '../used-ids';
+import { isTypeRelied } from '../uses';
 import type { Edit } from './edit';
 import { mergedFields } from './merge-fields';
 
@@ -44,7 +45,7 @@ export function typesGrow(id: string, found: readonly TypeFound[]): Edit {
       if (source === undefined) return failed(`There is no source "${id}".`);
       const types = project.types.map((type) => {
         const now = found.find((each) => (each.value ?? null) === type.value);
-        return type.source !== id || now === undefined ? type : grown(type, now);
+        return type.source !== id || now === undefined ? type : grown(project, type, now);
       });
       const known = new Set(typesOf(project, id).map((type) => type.value));
       const fresh = found.filter((each) => !known.has(each.value ?? null));
@@ -55,8 +56,8 @@ export function typesGrow(id: string, found: readonly TypeFound[]): Edit {
   };
 }
 
-function grown(type: ItemType, now: TypeFound): ItemType {
-  const fields = mergedFields(type, now.fields);
+function grown(project: Project, type: ItemType, now: TypeFound): ItemType {
+  const fields = mergedFields(type, now.fields, (path) => isTypeRelied(project, type, path));
   return JSON.stringify(fields) === JSON.stringify(type.fields) ? type : { ...type, fields };
 }
 

@@ -86,7 +86,7 @@ function renamedSource(source: Source, before: string, name: string): Source {
 export function retypeField(place: FieldPlace, type: ScalarName): Edit {
   return editField(place, 'alike', `${inWords(place.path)} is ${type}`, (field) => {
     const { name, required, from } = field;
-    return { type, name, required, ...(from !== undefined && { from }) };
+    return { type, name, required, ...(from !== undefined && { from }), given: 'person' };
   });
 }
 

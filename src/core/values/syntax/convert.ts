@@ -3,13 +3,14 @@ import type {
   BinaryExpression,
   CallExpression,
   Expression,
+  Literal,
   MemberExpression,
   PrivateIdentifier,
   SpreadElement,
   Super,
   UnaryExpression,
 } from 'acorn';
-import { ownValue } from '../../base';
+import { keepsDigits, ownValue } from '../../base';
 import { type Span, valueFindings } from '../findings';
 import { functionNames, methodNames, refusedFunctions } from '../functions';
 import { Refused, refuse, refuseCall, refuseNode, refuseOperator } from './refusals';
@@ -37,7 +38,7 @@ function at(node: Node, depth: number): Expr {
         ? { kind: 'literal', value: null, ...span }
         : { kind: 'name', name: node.name, ...span };
     case 'Literal':
-      return { kind: 'literal', value: literalValue(node.value, span), ...span };
+      return { kind: 'literal', value: literalValue(node, span), ...span };
     case 'TemplateLiteral':
       return {
         kind: 'template',
@@ -248,13 +249,20 @@ function format(node: CallExpression, inner: Inner): Expr {
   };
 }
 
-function literalValue(value: unknown, span: Span): string | number | boolean | null {
-  if (
-    value === null ||
-    typeof value === 'string' ||
-    (typeof value === 'number' && Number.isFinite(value)) ||
-    typeof value === 'boolean'
-  ) {
+/** Numbers are what they look like, and no digit goes without a word. */
+function numberAsWritten(value: number, written: string, span: Span): number {
+  if (/^0\d/.test(written)) throw new Refused(valueFindings.numberLeadsWithZero(span, written));
+  const plain = written.replaceAll('_', '');
+  const isWhole = /^(?:\d+|0[xXoObB][\da-fA-F]+)$/.test(plain);
+  const isKept = isWhole ? BigInt(plain) === BigInt(value) : keepsDigits(plain);
+  if (!isKept) throw new Refused(valueFindings.numberTooLong(span, written, String(value)));
+  return value;
+}
+
+function literalValue({ value, raw }: Literal, span: Span): string | number | boolean | null {
+  if (typeof value === 'number' && Number.isFinite(value))
+    return numberAsWritten(value, raw ?? String(value), span);
+  if (value === null || typeof value === 'string' || typeof value === 'boolean') {
     return value;
   }
   return refuse(

@@ -1,5 +1,5 @@
-import { isRecord, type Json, ownValue } from '../../../core/base';
-import type { Item } from '../../../core/items';
+import { isRecord, type Json } from '../../../core/base';
+import { type Item, valueAt } from '../../../core/items';
 import { type Field, typeInWords } from '../../../core/values';
 import type { Range } from '../../../engine';
 
@@ -26,12 +26,6 @@ export function columnsFor(
   });
 }
 
-export function valueIn(item: Item, path: readonly string[]): Json | undefined {
-  let value: Json | undefined = item;
-  for (const step of path) value = isRecord(value) ? ownValue(value, step) : undefined;
-  return value;
-}
-
 /** The columns that touch the stretch from `left` to `right`. */
 export function rangeAcross(widths: readonly number[], left: number, right: number): Range {
   let x = 0;
@@ -50,7 +44,7 @@ const mostChars = 30;
 
 /** By the first items, then fixed: a table that measures its cells lays out anew at every scroll. */
 export function widthOf({ id, path, field }: Column, sample: readonly Item[]): number {
-  const chars = sample.map((item) => shownLength(valueIn(item, path)));
+  const chars = sample.map((item) => shownLength(valueAt(item, path)));
   const head = Math.max(id.length + 4, typeInWords(field).length + (field.required ? 9 : 16));
   return 20 + charPx * Math.max(head, ...chars.map((length) => Math.min(length, mostChars)));
 }

@@ -35,7 +35,9 @@ export default function Data() {
         <div className="grid min-h-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto]">
           <div>
             <FollowLine source={source} />
-            {imported?.source === source.id && <ImportSummary summary={imported.summary} />}
+            {imported?.source === source.id && (
+              <ImportSummary source={source} summary={imported.summary} />
+            )}
           </div>
           <ItemTable key={source.id} {...{ source, types, onLook, isTyped, set }} look={slow} />
           <FieldDetail

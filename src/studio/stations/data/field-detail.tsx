@@ -19,6 +19,7 @@ import { TypeMark } from '../../shared/typed';
 import { DecodingPanel } from './decoding-panel';
 import { EvidenceWords } from './evidence-words';
 import { ExpressionField } from './expression-field';
+import { Misfits } from './misfits';
 import { Renamed } from './renamed';
 import { useEvidence } from './use-evidence';
 
@@ -146,6 +147,7 @@ function Known({ project, source, owners, chosen, onType }: KnownProps) {
           onChoose={onType}
         />
       )}
+      <Misfits source={source} field={path.join('.')} />
       {field.from !== undefined && (
         <Row words="comes as">
           <code className="font-mono text-sm">{field.from}</code>

@@ -1,10 +1,17 @@
 import X from 'lucide-react/icons/x';
 import { count, grouped } from '../../../core/base';
+import type { Source } from '../../../core/project';
 import type { ImportSummary as Summary } from '../../../engine';
 import { useSession } from '../../shared/session';
+import { Misfits } from './misfits';
+
+interface ImportSummaryProps {
+  readonly source: Source;
+  readonly summary: Summary;
+}
 
 /** What importing again changed: counted, and by key. */
-export function ImportSummary({ summary }: { readonly summary: Summary }) {
+export function ImportSummary({ source, summary }: ImportSummaryProps) {
   const { addedCount, changedCount, removedCount, unchangedCount } = summary;
   const isSame = summary.revision === undefined;
   return (
@@ -47,6 +54,7 @@ export function ImportSummary({ summary }: { readonly summary: Summary }) {
               {finding.message}
             </p>
           ))}
+        <Misfits source={source} />
         {summary.repeated.length > 1 && (
           <details>
             <summary className="cursor-default text-ash">keys that repeat</summary>

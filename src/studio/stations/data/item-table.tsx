@@ -1,6 +1,6 @@
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { ownValue } from '../../../core/base';
-import type { Item } from '../../../core/items';
+import { type Item, valueAt } from '../../../core/items';
 import type { ItemType, Source } from '../../../core/project';
 import { fieldAtPath, fieldsOfAll } from '../../../core/values';
 import type { Range, TableLook } from '../../../engine';
@@ -8,7 +8,7 @@ import { handItem } from '../../shared/at-hand';
 import { useRoute } from '../../shared/route';
 import { useSession } from '../../shared/session';
 import { Cell } from './cell';
-import { type Column, columnsFor, rangeAcross, valueIn, widthOf } from './columns';
+import { type Column, columnsFor, rangeAcross, widthOf } from './columns';
 import { TableHead } from './table-head';
 import { pasteBlock, typeInto } from './typing';
 import { TypingBar } from './typing-bar';
@@ -180,7 +180,7 @@ const ItemRow = memo(
       {columns.slice(across.from, across.to).map((column) => (
         <Cell
           key={column.id}
-          value={valueIn(item, column.path)}
+          value={valueAt(item, column.path)}
           isOwn={type === undefined || fieldAtPath(type.fields, column.path) !== undefined}
           onType={
             typing && column.field.expr === undefined
