@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import type { Json } from '../core/base';
 import type { Item } from '../core/items';
 import type { Field } from '../core/values';
-import { changedItems, valueTyped } from './changes';
+import { type BlockColumn, changedItems, valueTyped } from './changes';
 
 const items: readonly Item[] = [
   { id: 'a', grams: 100, maker: { town: 'Ousby' } },
@@ -52,18 +52,24 @@ describe('a change by hand', () => {
   });
 
   test('a pasted block fills cells from its corner on and adds rows past the end', () => {
-    const fields: readonly Field[] = [
-      { name: 'weight', from: 'grams', type: 'integer', required: true },
-      { name: 'id', type: 'text', required: true },
+    const columns: readonly BlockColumn[] = [
+      {
+        path: ['grams'],
+        field: { name: 'weight', from: 'grams', type: 'integer', required: true },
+      },
+      undefined,
+      { path: ['id'], field: { name: 'id', type: 'text', required: true } },
+      { path: ['maker', 'town'], field: { name: 'town', type: 'text', required: false } },
     ];
     const cells = [
-      ['75', 'b2'],
-      ['20', 'c', 'past the last column'],
+      ['75', 'goes nowhere', 'b2'],
+      ['20', '', 'c', 'Ings', 'past the last column'],
     ];
-    expect(changedItems(items, { kind: 'block', positions: [1], fields, cells })).toEqual([
+    const base = { kind: 'skein' };
+    expect(changedItems(items, { kind: 'block', positions: [1], columns, cells, base })).toEqual([
       items[0],
       { id: 'b2', grams: 75 },
-      { grams: 20, id: 'c' },
+      { kind: 'skein', grams: 20, id: 'c', maker: { town: 'Ings' } },
     ]);
   });
 });

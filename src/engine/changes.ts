@@ -13,14 +13,20 @@ export type ItemChange =
     }
   | { readonly kind: 'add'; readonly at: number; readonly items: readonly Item[] }
   | { readonly kind: 'empty' }
+  | { readonly kind: 'several'; readonly changes: readonly ItemChange[] }
   | { readonly kind: 'remove'; readonly positions: readonly number[] }
   | {
       readonly kind: 'block';
       /** The positions from the first row of the block on; past them, items are added. */
       readonly positions: readonly number[];
-      readonly fields: readonly Field[];
+      readonly columns: readonly BlockColumn[];
       readonly cells: readonly (readonly string[])[];
+      /** What items that are added have besides. */
+      readonly base: Item;
     };
+
+/** Where the cells of a column go; undefined: nowhere. */
+export type BlockColumn = { readonly path: readonly string[]; readonly field: Field } | undefined;
 
 export function changedItems(items: readonly Item[], change: ItemChange): readonly Item[] {
   switch (change.kind) {
@@ -30,6 +36,8 @@ export function changedItems(items: readonly Item[], change: ItemChange): readon
       return [...items.slice(0, change.at), ...change.items, ...items.slice(change.at)];
     case 'empty':
       return [];
+    case 'several':
+      return change.changes.reduce(changedItems, items);
     case 'remove': {
       const gone = new Set(change.positions);
       return items.filter((_, position) => !gone.has(position));
@@ -41,16 +49,15 @@ export function changedItems(items: readonly Item[], change: ItemChange): readon
 
 function withBlock(
   items: readonly Item[],
-  { positions, fields, cells }: Extract<ItemChange, { kind: 'block' }>,
+  { positions, columns, cells, base }: Extract<ItemChange, { kind: 'block' }>,
 ): readonly Item[] {
   const next = items.slice();
   for (const [index, row] of cells.entries()) {
     const position = positions[index];
-    let item = (position === undefined ? undefined : next[position]) ?? {};
-    for (const [column, cell] of row.entries()) {
-      const field = fields[column];
-      if (field !== undefined)
-        item = withValue(item, [field.from ?? field.name], valueTyped(cell, field));
+    let item = (position === undefined ? undefined : next[position]) ?? base;
+    for (const [at, cell] of row.entries()) {
+      const column = columns[at];
+      if (column !== undefined) item = withValue(item, column.path, valueTyped(cell, column.field));
     }
     if (position === undefined) next.push(item);
     else next[position] = item;

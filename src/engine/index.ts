@@ -3,7 +3,7 @@
  * In the browser it runs in a worker behind the protocol, reached through `client.ts` (which only
  * pages may load); the command line calls it directly.
  */
-export { type ItemChange, valueTyped } from './changes';
+export { type BlockColumn, type ItemChange, valueTyped } from './changes';
 export {
   type DecodingTrial,
   EngineData,
@@ -40,6 +40,7 @@ export type {
   View,
   Written,
 } from './protocol';
+export { rawPathOf } from './raw-names';
 export { sqliteFrom } from './sqlite';
 export { plainLook, type TableLook } from './table';
 export { trace } from './tracing';

@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { become, dropFile, expect, openDemo, rowsOf, saved, test } from './support';
 
 const parcels = [
@@ -49,7 +50,7 @@ test('a date is read by a pattern that is tried on the real values; a slip is sa
   await field.getByRole('button', { name: 'write dd.MM.yyyy' }).click();
   await field.getByRole('button', { name: 'Read it so' }).click();
   await expect(page.getByRole('columnheader', { name: /sent/ })).toContainText('date');
-  await expect(page.getByRole('cell', { name: '2026-03-24' })).toBeVisible();
+  await expect(page.getByRole('gridcell', { name: '2026-03-24' })).toBeVisible();
 
   // Bound, renamed: the row reads it under its new name; leaving it out says who would miss it.
   await page.getByRole('link', { name: 'Templates' }).click();
@@ -62,7 +63,7 @@ test('a date is read by a pattern that is tried on the real values; a slip is sa
   const renamed = page.getByRole('region', { name: 'Field sent on' });
   await renamed.getByRole('button', { name: 'Leave out' }).click();
   const uses = page.getByRole('region', { name: 'What this would change' });
-  await expect(uses).toContainText('would make 1 place wrong');
+  await expect(uses).toContainText('would break or take away 1 thing');
   await uses.getByRole('button', { name: 'Do it', exact: true }).click();
   await expect(page.getByRole('button', { name: /^\d+ findings?$/ })).toBeVisible();
   await page.getByRole('button', { name: /Undo: Leave sent on out/ }).click();
@@ -94,9 +95,9 @@ test('a computed property is a live column, and any template can show it', async
   await expect(page.getByText('here "1.5 kg"')).toBeVisible();
   await expect(page.getByRole('button', { name: 'longest "0.75 kg"' })).toBeVisible();
   await page.getByRole('button', { name: 'Add it' }).click();
-  await expect(page.getByRole('cell', { name: '0.75 kg' })).toBeVisible();
+  await expect(page.getByRole('gridcell', { name: '0.75 kg' })).toBeVisible();
   await page.getByLabel('Expression', { exact: true }).fill('`${weight} kg to ${to}`');
-  await expect(page.getByRole('cell', { name: '0.75 kg to Ings' })).toBeVisible();
+  await expect(page.getByRole('gridcell', { name: '0.75 kg to Ings' })).toBeVisible();
   await page.getByRole('link', { name: 'Templates' }).click();
   await page.getByRole('textbox', { name: 'Value of text' }).fill('mass');
   await expect.poll(() => rowsOf(page, 1)).toEqual([['1.5 kg to Ousby']]);
@@ -117,8 +118,16 @@ test('the path to the items is written on the real document, step by step', asyn
   await expect(steps).toContainText('.tonws[*] leads no further');
   await path.press('Enter');
   await expect(page.getByRole('alert')).toContainText('It gets as far as $.data');
+  // Some of the parcels are parcels still: their template stays. Towns are not: that is said before.
+  await path.fill('$.data.parcels[?@.weight > 1]');
+  await path.press('Enter');
+  await expect.poll(() => rowsOf(page)).toEqual([['Ousby'], ['Garth']]);
+  await expect(page.getByRole('button', { name: /^Undo: Read shop at/ })).toBeVisible();
   await path.fill('$.data.towns[*]');
   await path.press('Enter');
+  const goes = page.getByRole('region', { name: 'What this would change' });
+  await expect(goes).toContainText('The type shop goes, with its templates (plain)');
+  await goes.getByRole('button', { name: 'Do it' }).click();
   await expect.poll(() => rowsOf(page)).toEqual([['Garth']]);
 });
 
@@ -150,7 +159,7 @@ test('items are typed: cells, rows, fields, a pasted block', async ({ page }) =>
   await page.getByLabel('Items as text').fill('[{"name":"Lace","grams":100}]');
   await page.getByRole('button', { name: 'Show as rows' }).click();
   await expect.poll(() => rowsOf(page)).toEqual([['Lace']]);
-  await page.getByRole('cell', { name: 'Lace' }).dblclick();
+  await page.getByRole('gridcell', { name: 'Lace' }).dblclick();
   await page.getByLabel('Value', { exact: true }).fill('Merino lace');
   await page.getByLabel('Value', { exact: true }).press('Enter');
   await expect.poll(() => rowsOf(page)).toEqual([['Merino lace']]);
@@ -162,6 +171,9 @@ test('items are typed: cells, rows, fields, a pasted block', async ({ page }) =>
     clipboardData.setData('text', 'Sock\t50\twoad\nSlub\t75\tweld');
     table.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true }));
   });
+  const asked = page.getByRole('region', { name: 'What the paste would do' });
+  await expect(asked.getByLabel('change the key of 1 item')).toBeChecked();
+  await asked.getByRole('button', { name: 'Paste' }).click();
   await expect.poll(() => rowsOf(page)).toEqual([['Sock'], ['Slub']]);
   await page.getByRole('button', { name: 'Add an item' }).click();
   await expect(page.getByRole('contentinfo')).toContainText('item 3 of 3');
@@ -218,7 +230,7 @@ test('an SQLite database: the largest table, another one, a SELECT', async ({ pa
   await expect(place).toHaveValue('town');
   await place.fill('SELECT post, name FROM town WHERE post LIKE "CA%"');
   await place.press('Enter');
-  await expect(page.getByRole('cell', { name: 'CA10' })).toBeVisible();
+  await expect(page.getByRole('gridcell', { name: 'CA10' })).toBeVisible();
   await expect(page.getByRole('contentinfo')).toContainText('of 1');
   // One that never ends can be cancelled, and all is as it was.
   await place.fill(
@@ -227,7 +239,7 @@ test('an SQLite database: the largest table, another one, a SELECT', async ({ pa
   await place.press('Enter');
   await page.getByRole('button', { name: 'Cancel', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('was cancelled');
-  await expect(page.getByRole('cell', { name: 'CA10' })).toBeVisible();
+  await expect(page.getByRole('gridcell', { name: 'CA10' })).toBeVisible();
 });
 
 test('items are fetched from an address, and again', async ({ page }) => {
@@ -297,4 +309,135 @@ test('pictures: kept once, named by a pattern, the missing ones found', async ({
   await page.getByRole('menuitem', { name: 'dark' }).click();
   await expect(images.nth(1)).not.toHaveAttribute('src', light ?? '');
   expect(await page.title()).not.toBe('x');
+});
+
+/** Pastes as the clipboard of a spreadsheet does, where the keys are. */
+const pasteHere = (page: Page, words: string) =>
+  page.evaluate((words) => {
+    const clipboardData = new DataTransfer();
+    clipboardData.setData('text/plain', words);
+    document.activeElement?.dispatchEvent(
+      new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }),
+    );
+  }, words);
+
+const cells = (page: Page) =>
+  page
+    .locator('tbody tr')
+    .evaluateAll((rows) =>
+      rows
+        .map((row) => [...row.querySelectorAll('td[data-cell]')].map((cell) => cell.textContent))
+        .filter((row) => row.length > 0),
+    );
+
+test('a paste begins at the cell that has the keys, reads quoted cells, and asks before fields and keys', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByLabel('Items as text').fill(
+    text([
+      { id: 'l-1', name: 'Floor lamp', watt: 40 },
+      { id: 'l-2', name: 'Desk lamp', watt: 7 },
+      { id: 'l-3', name: 'Hall lamp', watt: 12 },
+    ]),
+  );
+  await page.getByRole('button', { name: 'Show as rows' }).click();
+  await page.getByRole('gridcell', { name: 'Desk lamp' }).click();
+  await expect(page.getByRole('gridcell', { name: 'Desk lamp' })).toBeFocused();
+  await pasteHere(page, '"Desk\nlamp ""Ida"""\t9\r\nHall lamp, tall\t\r\n');
+  await expect
+    .poll(() => cells(page))
+    .toEqual([
+      ['l-1', 'Floor lamp', '40'],
+      ['l-2', 'Desk\nlamp "Ida"', '9'],
+      ['l-3', 'Hall lamp, tall', 'missing'],
+    ]);
+
+  // One column more than there is: left out, or made a field, as one says.
+  await page.getByRole('gridcell', { name: '40' }).click();
+  await pasteHere(page, '41\tlinen');
+  const asked = page.getByRole('region', { name: 'What the paste would do' });
+  await asked.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('gridcell', { name: '40' }).click();
+  await pasteHere(page, '41\tlinen');
+  await asked.getByLabel('make 1 field of the columns past the last').check();
+  await asked.getByRole('button', { name: 'Paste' }).click();
+  await expect(page.getByRole('columnheader', { name: /field 4/ })).toBeVisible();
+  await expect
+    .poll(async () => (await cells(page))[0])
+    .toEqual(['l-1', 'Floor lamp', '41', 'linen']);
+  await page.getByRole('button', { name: /^Undo: Paste 1 row/ }).click();
+  await expect.poll(async () => (await cells(page))[0]).toEqual(['l-1', 'Floor lamp', '40']);
+
+  // Keys are written only where that is meant; new items get theirs.
+  await page.getByRole('gridcell', { name: 'l-2' }).click();
+  await pasteHere(page, 'x-2\tDesk\nx-3\tHall\nx-4\tNew');
+  await asked.getByLabel('change the key of 2 items').uncheck();
+  await asked.getByRole('button', { name: 'Paste' }).click();
+  await expect
+    .poll(async () => (await cells(page)).map((row) => row.slice(0, 2)))
+    .toEqual([
+      ['l-1', 'Floor lamp'],
+      ['l-2', 'Desk'],
+      ['l-3', 'Hall'],
+      ['x-4', 'New'],
+    ]);
+});
+
+test('the table goes by key', async ({ page }) => {
+  await page.goto('/');
+  await page.getByLabel('Items as text').fill(
+    text([
+      { id: 'l-1', name: 'Floor', watt: 40 },
+      { id: 'l-2', name: 'Desk', watt: 7 },
+    ]),
+  );
+  await page.getByRole('button', { name: 'Show as rows' }).click();
+  const at = (name: string) => page.getByRole('gridcell', { name, exact: true });
+  await at('l-1').click();
+  await page.keyboard.press('ArrowRight');
+  await expect(at('Floor')).toBeFocused();
+  await page.keyboard.type('Tall floor');
+  await page.keyboard.press('Enter');
+  await expect(at('Desk')).toBeFocused();
+  await expect(at('Tall floor')).toBeVisible();
+  await page.keyboard.press('F2');
+  await page.keyboard.type(' lamp');
+  await page.keyboard.press('Tab');
+  await expect(at('7')).toBeFocused();
+  await expect(at('Desk lamp')).toBeVisible();
+  await page.keyboard.type('999');
+  await page.keyboard.press('Escape');
+  await expect(at('7')).toBeFocused();
+  await page.keyboard.press('Delete');
+  await expect(at('missing')).toBeFocused();
+  await page.keyboard.press('Control+Home');
+  await expect(at('l-1')).toBeFocused();
+  await page.keyboard.press('Control+z');
+  await expect(at('7')).toBeVisible();
+});
+
+test('importing again with one bad value keeps the type, lists the value, and offers text', async ({
+  page,
+}) => {
+  const boats = (length: number | string) =>
+    text([
+      { id: 'b-1', name: 'Gull', length },
+      { id: 'b-2', name: 'Tern', length: 12 },
+      { id: 'b-3', name: 'Yawl', length: 14 },
+    ]);
+  await page.goto('/');
+  await dropFile(page, 'boats.json', boats(9));
+  await page.getByRole('link', { name: 'Templates' }).click();
+  await page.getByRole('textbox', { name: 'Value of text' }).fill('`${length * 2} ft`');
+  await expect.poll(() => rowsOf(page)).toEqual([['18 ft'], ['24 ft'], ['28 ft']]);
+  await dropFile(page, 'boats.json', boats('n/a'));
+  await become(page, /^Import again into boats/);
+  await expect.poll(() => rowsOf(page)).toEqual([[' ft'], ['24 ft'], ['28 ft']]);
+  const summary = page.getByRole('region', { name: 'What the import changed' });
+  await expect(summary).toContainText('length stays');
+  await summary.getByText('1 item has something else').click();
+  await expect(summary).toContainText('b-1 "n/a"');
+  await summary.getByRole('button', { name: 'Make length text' }).click();
+  await expect(page.getByRole('region', { name: 'What this would change' })).toContainText('break');
 });

@@ -144,7 +144,7 @@ test('a computed property is made by example, of what needs no format', async ({
   );
   await page.getByRole('button', { name: 'Take `To ${to.toUpperCase()}, by 7`' }).click();
   await page.getByRole('button', { name: 'Add it' }).click();
-  await expect(page.getByRole('cell', { name: 'To INGS, by 7' })).toBeVisible();
+  await expect(page.getByRole('gridcell', { name: 'To INGS, by 7' })).toBeVisible();
 });
 
 test('a missing value: its nearest path by one press, another value, or the part leaves', async ({

@@ -35,6 +35,7 @@ export { type FieldFound, type Inference, infer, type TypeFound } from './infer'
 export { asItem, type Format, type Item, type Key, keyFields } from './item';
 export { type ItemKeys, itemKeys, type UniqueKey, uniqueKeys } from './key';
 export {
+  clipboardCells,
   type DocumentPort,
   type Encoding,
   type ItemsRead,

@@ -4,6 +4,7 @@
  * assume; they neither infer types nor keep anything.
  */
 
+export { clipboardCells } from './clipboard';
 export { refusal } from './json';
 export { nextPage, type Paging, proposePaging } from './paging';
 export { type PathSteps, pathSteps } from './path';

@@ -1,5 +1,5 @@
 import { Popover } from '@base-ui/react/popover';
-import { useState } from 'react';
+import { useRef } from 'react';
 import { isRecord, type Json, ownValue } from '../../../core/base';
 import { nestedInWords } from './columns';
 
@@ -9,42 +9,50 @@ interface CellProps {
   readonly value: Json | undefined;
   /** Only a field of the item's own type can be missing. */
   readonly isOwn: boolean;
-  /** Set where the items are typed in: takes what was typed. */
-  readonly onType?: ((text: string) => void) | undefined;
+  /** Set in the table of items: which cell it is, and how it is met. */
+  readonly grid?: GridCell | undefined;
 }
 
+/** A cell that keys go to. */
+export interface GridCell {
+  readonly row: number;
+  readonly column: number;
+  readonly isActive: boolean;
+  /** What is typed in it, from the first letter on; undefined: nothing is. */
+  readonly typed: string | undefined;
+  readonly onTyped: (text: string | undefined, next: Next) => void;
+}
+
+/** Where the keys go after a value was typed. */
+export type Next = 'here' | 'below' | 'after' | 'before' | 'elsewhere';
+
 /** One value of an item; a missing one is told from an empty one. */
-export function Cell({ value, isOwn, onType }: CellProps) {
-  const [isTyping, setTyping] = useState(false);
-  if (isTyping && onType !== undefined) {
-    return (
-      <TypedCell
-        text={value === undefined || value === null ? '' : asText(value)}
-        onDone={(text) => {
-          setTyping(false);
-          if (text !== undefined) onType(text);
-        }}
-      />
-    );
-  }
-  const type = onType === undefined ? undefined : () => setTyping(true);
-  if (value === undefined && !isOwn) return <td className={look} />;
+export function Cell({ value, isOwn, grid }: CellProps) {
+  if (grid?.typed !== undefined) return <TypedCell text={grid.typed} onTyped={grid.onTyped} />;
+  if (grid === undefined)
+    return <td className={`${look} ${isOwn ? lookOf(value) : ''}`}>{isOwn && shown(value)}</td>;
+  const isBlank = value === undefined && !isOwn;
   return (
     <td
-      className={`${look} ${lookOf(value)}`}
+      className={`${look} ${isBlank ? '' : lookOf(value)} ${grid.isActive ? activeLook : ''}`}
       dir={typeof value === 'string' ? 'auto' : undefined}
-      onDoubleClick={type}
-      tabIndex={type === undefined ? undefined : 0}
-      onKeyDown={(event) => {
-        if (event.key !== 'Enter' || type === undefined) return;
-        event.preventDefault();
-        type();
-      }}
+      data-cell={cellId(grid)}
+      tabIndex={grid.isActive ? 0 : -1}
     >
-      {shown(value)}
+      {!isBlank && shown(value)}
     </td>
   );
 }
+
+const activeLook = 'outline-2 -outline-offset-2 outline-woad';
+
+export const cellId = ({
+  row,
+  column,
+}: {
+  readonly row: number;
+  readonly column: number;
+}): string => `${row}:${column}`;
 
 function lookOf(value: Json | undefined): string {
   if (value === undefined || value === null) return 'text-madder italic';
@@ -60,16 +68,24 @@ function shown(value: Json | undefined) {
   return String(value).slice(0, 200);
 }
 
-const asText = (value: Json): string =>
-  typeof value === 'object' ? JSON.stringify(value) : String(value);
+export const asText = (value: Json | undefined): string => {
+  if (value === undefined || value === null) return '';
+  return typeof value === 'object' ? JSON.stringify(value) : String(value);
+};
 
-function TypedCell({
-  text,
-  onDone,
-}: {
+interface TypedCellProps {
   readonly text: string;
-  readonly onDone: (text: string | undefined) => void;
-}) {
+  readonly onTyped: GridCell['onTyped'];
+}
+
+/** Enter goes down, Tab on, Escape leaves the value as it was. */
+function TypedCell({ text, onTyped }: TypedCellProps) {
+  const isDone = useRef(false);
+  const done = (typed: string | undefined, next: Next) => {
+    if (isDone.current) return;
+    isDone.current = true;
+    onTyped(typed, next);
+  };
   return (
     <td className="border-b border-rule p-0">
       <input
@@ -78,10 +94,15 @@ function TypedCell({
         aria-label="Value"
         className="h-[25px] w-full border border-woad bg-paper px-1.5"
         defaultValue={text}
-        onBlur={(event) => onDone(event.target.value === text ? undefined : event.target.value)}
+        onBlur={(event) => done(event.target.value, 'elsewhere')}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') event.currentTarget.blur();
-          if (event.key === 'Escape') onDone(undefined);
+          const { key, shiftKey, currentTarget } = event;
+          event.stopPropagation();
+          if (!['Enter', 'Tab', 'Escape'].includes(key)) return;
+          event.preventDefault();
+          if (key === 'Escape') done(undefined, 'here');
+          else if (key === 'Enter') done(currentTarget.value, 'below');
+          else done(currentTarget.value, shiftKey ? 'before' : 'after');
         }}
       />
     </td>

@@ -1,17 +1,16 @@
-import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { ownValue } from '../../../core/base';
-import { type Item, valueAt } from '../../../core/items';
 import type { ItemType, Source } from '../../../core/project';
-import { fieldAtPath, fieldsOfAll } from '../../../core/values';
+import { fieldsOfAll } from '../../../core/values';
 import type { Range, TableLook } from '../../../engine';
-import { handItem } from '../../shared/at-hand';
 import { useRoute } from '../../shared/route';
 import { useSession } from '../../shared/session';
-import { Cell } from './cell';
-import { type Column, columnsFor, rangeAcross, widthOf } from './columns';
+import { columnsFor, rangeAcross, widthOf } from './columns';
+import { ItemRow, typeOf } from './item-row';
+import { PasteQuestion } from './paste-question';
 import { TableHead } from './table-head';
-import { pasteBlock, typeInto } from './typing';
 import { TypingBar } from './typing-bar';
+import { useGrid } from './use-grid';
 import { useRows } from './use-rows';
 
 const rowPx = 26;
@@ -75,59 +74,86 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
     const at = columns.findIndex((column) => column.id === chosen);
     if (host.current !== null && at >= 0) reveal(host.current, widths, at);
   }, [chosen, columns.length, hasRows]);
-  const typing = useMemo(() => (isTyped ? { source, set } : undefined), [isTyped, source, set]);
-  const typeAt = (item: Item) => typeOf(types, source, item);
+  const grid = useGrid({
+    ...{ source, types, set, look, columns, isTyped, host },
+    rowCount: count,
+    rows: shown.rows,
+    rowsFrom: shown.from,
+    pageRows: Math.max(1, Math.floor((host.current?.clientHeight ?? 600) / rowPx) - 2),
+    reveal: ({ row, column }) => {
+      if (host.current === null) return;
+      reveal(host.current, widths, column);
+      revealRow(host.current, (row * rowPx) / scale);
+    },
+  });
   return (
-    <section
-      ref={host}
-      // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard
-      tabIndex={0}
-      aria-label="Items"
-      className="min-h-0 overflow-auto"
-      onScroll={see}
-      onPaste={(event) => {
-        if (!isTyped || event.target instanceof HTMLInputElement) return;
-        const text = event.clipboardData.getData('text');
-        event.preventDefault();
-        event.stopPropagation();
-        void pasteBlock({ source, set, columns, text, from: atHand?.item ?? 0 });
-      }}
-    >
-      <table
-        className="table-fixed border-separate border-spacing-0 text-sm"
-        style={{ width: widths.reduce((sum, width) => sum + width, 0) }}
-        aria-rowcount={count + 1}
+    <div className="flex min-h-0 flex-col">
+      {grid.question !== undefined && <PasteQuestion what={grid.question} onDone={grid.putAway} />}
+      <section
+        ref={host}
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard
+        tabIndex={0}
+        aria-label="Items"
+        className="min-h-0 flex-1 overflow-auto"
+        onScroll={see}
+        onClick={grid.onPress}
+        onDoubleClick={grid.onOpen}
+        onKeyDown={grid.onKeyDown}
+        onPaste={grid.onPaste}
+        onCopy={grid.onCopy}
       >
-        <colgroup>
-          {columns.map((column, index) => (
-            <col key={column.id} style={{ width: widths[index] }} />
-          ))}
-        </colgroup>
-        <TableHead
-          {...{ columns, widths, across, source, look, onLook, setOwn, setOpen, setHidden }}
-          hasHidden={hidden.size > 0}
-        />
-        <tbody>
-          <Spacer heightPx={(shown.from * rowPx) / scale} columns={columns.length} />
-          {shown.rows.map(({ item, position }, offset) => (
-            <ItemRow
-              key={position}
-              {...{ item, position, columns, across }}
-              row={shown.from + offset}
-              type={typeAt(item)}
-              isAtHand={position === atHand?.item}
-              typing={typing}
-            />
-          ))}
-          <Spacer
-            heightPx={(Math.max(0, count - shown.from - shown.rows.length) * rowPx) / scale}
-            columns={columns.length}
+        <table
+          // biome-ignore lint/a11y/noNoninteractiveElementToInteractiveRole: keys go about in it, cell by cell
+          role="grid"
+          aria-label="Items"
+          className="table-fixed border-separate border-spacing-0 text-sm"
+          style={{ width: widths.reduce((sum, width) => sum + width, 0) }}
+          aria-rowcount={count + 1}
+        >
+          <colgroup>
+            {columns.map((column, index) => (
+              <col key={column.id} style={{ width: widths[index] }} />
+            ))}
+          </colgroup>
+          <TableHead
+            {...{ columns, widths, across, source, look, onLook, setOwn, setOpen, setHidden }}
+            hasHidden={hidden.size > 0}
           />
-        </tbody>
-      </table>
-      {isTyped && <TypingBar {...{ source, types, set }} />}
-    </section>
+          <tbody>
+            <Spacer heightPx={(shown.from * rowPx) / scale} columns={columns.length} />
+            {shown.rows.map(({ item, position }, offset) => {
+              const isActive = grid.active.row === shown.from + offset;
+              return (
+                <ItemRow
+                  key={position}
+                  {...{ item, columns, across }}
+                  row={shown.from + offset}
+                  type={typeOf(types, source, item)}
+                  isAtHand={position === atHand?.item}
+                  active={isActive ? grid.active.column : undefined}
+                  typed={isActive ? grid.typed : undefined}
+                  onTyped={grid.onTyped}
+                />
+              );
+            })}
+            <Spacer
+              heightPx={(Math.max(0, count - shown.from - shown.rows.length) * rowPx) / scale}
+              columns={columns.length}
+            />
+          </tbody>
+        </table>
+        {isTyped && <TypingBar {...{ source, types, set }} />}
+      </section>
+    </div>
   );
+}
+
+/** Scrolls until a row is whole in sight, below the heads. */
+function revealRow(host: HTMLElement, topPx: number): void {
+  const headPx = host.querySelector('thead')?.offsetHeight ?? 0;
+  if (topPx < host.scrollTop) host.scrollTop = topPx;
+  else if (topPx + rowPx + headPx > host.scrollTop + host.clientHeight)
+    host.scrollTop = topPx + rowPx + headPx - host.clientHeight;
 }
 
 /** Scrolls until a column is whole in sight. */
@@ -146,52 +172,3 @@ function Spacer({ heightPx, columns }: { readonly heightPx: number; readonly col
     </tr>
   );
 }
-
-function typeOf(
-  types: readonly ItemType[],
-  { discriminator }: Source,
-  item: Item,
-): ItemType | undefined {
-  return discriminator === null
-    ? types[0]
-    : types.find((each) => each.value === ownValue(item, discriminator));
-}
-
-interface ItemRowProps {
-  readonly item: Item;
-  readonly position: number;
-  readonly row: number;
-  readonly columns: readonly Column[];
-  /** The columns in sight; the others are one empty cell on either side. */
-  readonly across: Range;
-  readonly type: ItemType | undefined;
-  readonly isAtHand: boolean;
-  readonly typing: { readonly source: Source; readonly set: string } | undefined;
-}
-
-const ItemRow = memo(
-  ({ item, position, row, columns, across, type, isAtHand, typing }: ItemRowProps) => (
-    <tr
-      aria-rowindex={row + 2}
-      className={`h-[26px] cursor-default ${isAtHand ? 'bg-chosen' : 'hover:bg-paper'}`}
-      onClick={() => void handItem(position)}
-    >
-      {across.from > 0 && <td colSpan={across.from} className="border-b border-rule" />}
-      {columns.slice(across.from, across.to).map((column) => (
-        <Cell
-          key={column.id}
-          value={valueAt(item, column.path)}
-          isOwn={type === undefined || fieldAtPath(type.fields, column.path) !== undefined}
-          onType={
-            typing && column.field.expr === undefined
-              ? (text) => void typeInto({ ...typing, column, position, text, type })
-              : undefined
-          }
-        />
-      ))}
-      {across.to < columns.length && (
-        <td colSpan={columns.length - across.to} className="border-b border-rule" />
-      )}
-    </tr>
-  ),
-);
