@@ -23,6 +23,7 @@ import {
 } from '../core/project';
 import type { CompiledTemplate } from '../core/templates';
 import { plainText, type RowContext } from '../core/values';
+import { shownKey, shownWords } from './cut';
 import { HeldSource } from './held-source';
 import { ListSequence } from './list-sequence';
 import { missingPictures } from './missing-pictures';
@@ -165,7 +166,13 @@ export class Engine implements Scene {
       const texts = template?.texts(held[item] ?? {}, this.contextAt(entry)) ?? [];
       const key = keys.at(item);
       if (template?.hasOnce) this.once.keep(template, key, texts, this.localeNow());
-      entries.push({ kind: 'row', key, item, plan, texts });
+      entries.push({
+        kind: 'row',
+        key: shownKey(key, item),
+        item,
+        plan,
+        texts: texts.map(shownWords),
+      });
     }
     return entries;
   }
@@ -196,7 +203,8 @@ export class Engine implements Scene {
     const title =
       (label < 0 ? undefined : titled?.slots[label]?.text(value, this.contextOf(item))) ??
       this.keys().at(item);
-    return { item, entry: this.sequence.entryOf(item), value, type, title };
+    const entry = this.sequence.entryOf(item);
+    return { item, entry, value, type, title };
   }
 
   find(words: string, after: number): number {

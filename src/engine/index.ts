@@ -4,6 +4,7 @@
  * pages may load); the command line calls it directly.
  */
 export { type BlockColumn, type ItemChange, valueTyped } from './changes';
+export { longestCrossing } from './cut';
 export {
   type DecodingTrial,
   EngineData,

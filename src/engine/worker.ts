@@ -10,6 +10,7 @@ import {
 } from '../core/project';
 import type { AllItems } from './all-items';
 import type { ByExample } from './by-example';
+import { crossing, withAnswersCut } from './cut';
 import { dataLater } from './data-later';
 import { Engine } from './engine';
 import { newest } from './newest';
@@ -72,7 +73,7 @@ function shown(view: View): View {
 async function surveyed(version: number): Promise<void> {
   if (version !== engine.version) return;
   const survey = await engine.survey();
-  if (survey !== undefined) tell({ kind: 'survey', ...survey });
+  if (survey !== undefined) tell(crossing({ kind: 'survey', ...survey }));
 }
 
 const protocol: EngineProtocol &
@@ -215,4 +216,21 @@ async function bringProject(blob: Blob, name: string, wanted: Range): Promise<An
   return ok({ brought: { project, findings, itemCount: view.itemCount }, view: shown(view) });
 }
 
-expose(protocol);
+expose(
+  withAnswersCut(protocol, [
+    'tryTemplate',
+    'itemAtHand',
+    'trace',
+    'tryFormats',
+    'byExample',
+    'spread',
+    'rows',
+    'evidence',
+    'proposals',
+    'misfits',
+    'tryDecoding',
+    'pathSteps',
+    'importAgain',
+    'foundBy',
+  ]),
+);

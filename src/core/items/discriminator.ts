@@ -50,6 +50,9 @@ interface Presence {
   readonly counts: number[];
 }
 
+/** A longer text is no name of a type. */
+const longestName = 200;
+
 /** For each value of the field, how many items have each optional field; undefined: too many values. */
 function presenceByValue(
   items: readonly Item[],
@@ -60,7 +63,7 @@ function presenceByValue(
   const read = ownReader(field);
   for (const item of items) {
     const value = read(item);
-    if (typeof value !== 'string') return undefined;
+    if (typeof value !== 'string' || value.length > longestName) return undefined;
     let own = presence.get(value);
     if (own === undefined) {
       if (presence.size === mostValues) return undefined;

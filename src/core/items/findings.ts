@@ -1,4 +1,4 @@
-import { count, type Finding, type Place } from '../base';
+import { count, type Finding, grouped, type Place } from '../base';
 import { type Field, typeInWords } from '../values';
 import type { Format } from './item';
 
@@ -190,6 +190,14 @@ export const itemFindings = {
       'Cells that are not there are missing; cells past the heading are kept in fields of their own.',
     ),
 
+  columnsTooMany: (file: string, columns: number, most: number) =>
+    error(
+      'columns-too-many',
+      inFile(file),
+      `${file} has ${grouped(columns)} columns; the most that can be read is ${grouped(most)}.`,
+      'A table with items as columns can be turned round before it is brought.',
+    ),
+
   headingRepeats: (file: string, name: string, renamed: string) =>
     warning(
       'heading-repeats',
@@ -234,6 +242,17 @@ export const itemFindings = {
       { in: 'items', source, field, item },
       `${count(itemCount, 'item')} of ${source} ${itemCount === 1 ? 'has' : 'have'} no key in "${field}", the first is item ${item + 1}.`,
       'Such items are told apart by their position.',
+    ),
+
+  fieldsTooMany: (
+    source: string,
+    { name, kept }: { readonly name: string; readonly kept: number },
+  ) =>
+    warning(
+      'fields-too-many',
+      { in: 'items', source },
+      `${source} has more fields in one record than the ${grouped(kept)} that are told apart; “${name}” is the first of the others.`,
+      'The items keep them, but they are no fields of the type. Where the names are values, read the record as a list.',
     ),
 
   noKey: (source: string) =>

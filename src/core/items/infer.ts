@@ -47,10 +47,12 @@ export function* infer(
   }));
   const whole = wholeOf([...byValue.values()]);
   const { key, unique, findings } = findKey(items, whole, source);
+  const limit = [...byValue.values()].map((shape) => shape.limit()).find((each) => each);
+  const tooMany = limit === undefined ? [] : [itemFindings.fieldsTooMany(source, limit)];
   const mixed = whole.fields
     .filter((field) => field.stat.isMixed())
     .map((field) => itemFindings.fieldMixed(source, field.name, kindsInWords(field.stat, count)));
-  return { types, discriminator, key, unique, findings: [...findings, ...mixed] };
+  return { types, discriminator, key, unique, findings: [...tooMany, ...findings, ...mixed] };
 }
 
 function fieldsFound(shape: ShapeStat): FieldFound[] {

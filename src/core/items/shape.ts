@@ -47,6 +47,10 @@ export class ValueStat {
     return kinds.filter((kind) => this.kindCounts[kind] > 0);
   }
 
+  limit(): ReturnType<ShapeStat['limit']> {
+    return this.inside.limit() ?? this.element?.limit();
+  }
+
   isMixed(): boolean {
     const kinds = this.kinds();
     return kinds.length > 1 && !kinds.every(isNumeric);
@@ -72,8 +76,14 @@ export class ValueStat {
 const isNumeric = (kind: Kind): boolean => kind === 'integer' || kind === 'number';
 
 /** The fields of many records, in the order in which they were first met. */
+/** Fields of one record that are told apart, and how long their names may be: more is no shape. */
+const mostFields = 2_000;
+const longestName = 1_000;
+
 export class ShapeStat {
   itemCount = 0;
+  /** The first field that was one too many. */
+  private pastLimit: string | undefined;
   readonly fields: { readonly name: string; readonly stat: ValueStat }[] = [];
   private readonly byName = new Map<string, ValueStat>();
 
@@ -95,6 +105,16 @@ export class ShapeStat {
     for (const { name, stat } of other.fields) this.statOf(name).addCounts(stat);
   }
 
+  /** The first field that is not told apart, here or inside a record, and how many are; undefined: all are. */
+  limit(): { readonly name: string; readonly kept: number } | undefined {
+    if (this.pastLimit !== undefined) return { name: this.pastLimit, kept: this.fields.length };
+    for (const { stat } of this.fields) {
+      const inside = stat.limit();
+      if (inside !== undefined) return inside;
+    }
+    return undefined;
+  }
+
   toFields(): Field[] {
     return this.fields.map(({ name, stat }) => ({
       name,
@@ -107,6 +127,10 @@ export class ShapeStat {
     const known = this.byName.get(name);
     if (known !== undefined) return known;
     const stat = new ValueStat();
+    if (this.fields.length === mostFields || name.length > longestName) {
+      this.pastLimit ??= name.slice(0, 40);
+      return stat;
+    }
     this.byName.set(name, stat);
     this.fields.push({ name, stat });
     return stat;

@@ -14,6 +14,7 @@ export { foresee, goesWith, withMends } from './foresee';
 export { formatFrom } from './format-from';
 export { forgetRevision, type History, makeEdit, redo, startHistory, undo } from './history';
 export { isShapeKnown } from './known-shape';
+export { loadLimits, type WhyPastLimits } from './limits';
 export { looksLikeProject } from './looks-like';
 export {
   draftFromSchema,

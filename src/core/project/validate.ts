@@ -1,5 +1,5 @@
 import { ValidationError } from 'yup';
-import { type Finding, failed, ok, type Result } from '../base';
+import { type Finding, failed, grouped, ok, type Result } from '../base';
 import { projectFindings } from './findings';
 import type { Project } from './project';
 import { projectSchema } from './schema';
@@ -18,3 +18,34 @@ export function validated(value: unknown, file: string): Result<Project, Finding
   // The schema has just said so; the recursion of parts is beyond what its type can carry.
   return ok(value as Project);
 }
+
+const parts = ['sources', 'types', 'templates', 'lists', 'pictures', 'formats', 'locales'] as const;
+const mostOfOne = 5_000;
+
+/**
+ * Why a project that was valid before a change is not valid after it, in words for people. Only
+ * what changed is held against the schema, so that it can be asked at every keystroke.
+ */
+export function whyNotWritable(before: Project, after: Project): string | undefined {
+  const changed: Record<string, unknown> = { ...after };
+  for (const part of parts) {
+    const [old, now]: (readonly unknown[] | undefined)[] = [before[part], after[part]];
+    if (now === undefined) continue;
+    if (now.length > mostOfOne) return `A project can have ${grouped(mostOfOne)} ${part} at most.`;
+    const known = new Set(old);
+    const fresh = now.filter((each) => !known.has(each));
+    // Where nothing is new there is nothing to look at, but a project has a locale at least.
+    changed[part] = part === 'locales' ? now : fresh;
+  }
+  try {
+    projectSchema.validateSync(changed, { strict: true });
+    return undefined;
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    const place = error.path?.replaceAll(/\[\d+\]/g, '') ?? '';
+    const wrong = error.message.replaceAll(error.path ?? '', place).slice(0, mostSaid);
+    return `A project file could not hold that: ${wrong}.`;
+  }
+}
+
+const mostSaid = 200;

@@ -2,6 +2,7 @@ import { type Edit, edits, type History, makeEdit, redo, undo, withId } from '..
 import { handAgain } from './at-hand';
 import { currentNow } from './current';
 import { keepSoon } from './keep';
+import { areLimitsHeld, holdLimits, whyPastLimits } from './limits';
 import { engine, useSession, wantedRange } from './session';
 
 /** Makes an edit and shows it. Why it can't be made, if it can't: that is said on the page, too. */
@@ -66,8 +67,24 @@ function tryToMake(edit: Edit): string | undefined {
   if (why !== undefined || history === undefined) return why;
   const made = makeEdit(history, edit);
   if (!made.ok) return made.error;
+  const past = whyPastLimits(history.project, made.value.project);
+  if (past !== undefined) return past;
   if (made.value !== history) take(made.value);
+  if (!areLimitsHeld()) void holdLimits(takeBackWhatIsPast);
   return undefined;
+}
+
+/** Edits of the first moment are held against the limits once those have come. */
+function takeBackWhatIsPast(): void {
+  for (;;) {
+    const { history } = useSession.getState();
+    const first = history?.done[0]?.before;
+    if (history === undefined || first === undefined) return;
+    const past = whyPastLimits(first, history.project);
+    if (past === undefined) return;
+    refused(history.done.at(-1)?.name ?? '', past);
+    take({ ...undo(history), undone: [] });
+  }
 }
 
 /** Why an edit can't be made now: the words for a grey menu entry. */
@@ -76,7 +93,7 @@ export function whyNot(edit: Edit): string | undefined {
   const why = whyNotNow();
   if (why !== undefined || history === undefined) return why;
   const made = makeEdit(history, edit);
-  return made.ok ? undefined : made.error;
+  return made.ok ? whyPastLimits(history.project, made.value.project) : made.error;
 }
 
 export function stepBack(): void {

@@ -2,6 +2,7 @@ import { Suspense, useEffect, useState } from 'react';
 import { Boundary } from '../shared/boundary';
 import { sayWhatFails } from '../shared/failures';
 import { loadPopups } from '../shared/later';
+import { holdLimits } from '../shared/limits';
 import { onDemand } from '../shared/on-demand';
 import { atStart, openKept } from '../shared/opening';
 import { useRoute } from '../shared/route';
@@ -37,6 +38,7 @@ const idleAfterMs = 1_500;
 function fetchAhead(): () => void {
   const waiting = setTimeout(() => {
     engine();
+    void holdLimits();
     for (const load of [...stations.map((station) => station.load), loadPalette, loadPopups])
       void load();
   }, idleAfterMs);

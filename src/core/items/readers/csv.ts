@@ -4,7 +4,8 @@ import type { Item } from '../item';
 import { positionAt } from '../json-strict';
 import type { Reader } from './reader';
 
-const rowsAtOnce = 5_000;
+const cellsAtOnce = 100_000;
+const mostColumns = 10_000;
 const delimiters = [',', ';', '\t', '|'];
 
 /** CSV and its kin (RFC 4180, any delimiter): the first row names the columns, cells are texts. */
@@ -35,6 +36,10 @@ export const csv: Reader = {
     let openQuote: number | undefined;
     let columns: Columns | undefined;
     const delimiter = likelyDelimiter(text, parse);
+    const width = parse(text, delimiter, 1).data[0]?.length ?? 0;
+    if (width > mostColumns)
+      return failed(itemFindings.columnsTooMany(task.file, width, mostColumns));
+    const rowsAtOnce = Math.ceil(cellsAtOnce / Math.max(1, width));
     for (let from = 0; from < text.length; ) {
       const slice = text.slice(from);
       const read = parse(slice, delimiter, rowsAtOnce);
@@ -104,22 +109,22 @@ interface Columns {
 
 /** One name a column: trimmed, made up where empty, told apart where they repeat. */
 function columnNames(heading: readonly string[], file: string): Columns {
-  const names: string[] = [];
+  const names = new Set<string>();
   const findings: Finding[] = [];
   for (const [index, cell] of heading.entries()) {
     const wish = cell.trim() === '' ? `column ${index + 1}` : cell.trim();
     let name = wish;
-    for (let n = 2; names.includes(name); n += 1) name = `${wish} ${n}`;
+    for (let n = 2; names.has(name); n += 1) name = `${wish} ${n}`;
     if (name !== wish) findings.push(itemFindings.headingRepeats(file, wish, name));
-    names.push(name);
+    names.add(name);
   }
-  return { names, findings };
+  return { names: [...names], findings };
 }
 
 /** Own keys whatever the heading says: `__proto__` is a column name like any other. */
 function itemOf(names: readonly string[], cells: readonly string[]): Item {
   const item: Record<string, Json> = {};
-  for (const [index, cell] of cells.entries()) {
+  for (const [index, cell] of cells.slice(0, mostColumns).entries()) {
     const name = names[index] ?? `column ${index + 1}`;
     if (name in Object.prototype)
       Object.defineProperty(item, name, {

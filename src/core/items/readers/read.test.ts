@@ -401,3 +401,9 @@ describe('numbers keep their digits', () => {
     expect(findings[0]?.message).toMatch(/^2 numbers/);
   });
 });
+
+test('a CSV of a million columns is refused in words, and at once', async () => {
+  const heading = Array.from({ length: 1_000_000 }, (_, i) => `c${i}`).join(',');
+  const error = await mustRefuse('wide.csv', `${heading}\n${heading}\n`);
+  expect(error.code).toBe('columns-too-many');
+});

@@ -38,7 +38,10 @@ export function Place({ current }: { readonly current: Current }) {
           setText(at);
         }}
         onKeyDown={(event) => {
-          if (event.key === 'Enter' && text !== at) void readAt(source.id, text);
+          if (event.key === 'Enter' && text !== at) {
+            event.currentTarget.blur();
+            void readAt(source.id, text);
+          }
           if (event.key === 'Escape') setText(at);
         }}
       />
@@ -89,7 +92,10 @@ function Steps({ source, at }: { readonly source: string; readonly at: string })
         ))}
         {found.rest !== '' && (
           <li className="text-madder">
-            <code className="font-mono">{found.rest}</code> leads no further from there
+            <code className="font-mono">{found.rest}</code>{' '}
+            {/^(?:\[\?|\.\.)/.test(found.rest)
+              ? 'is tried when it is read'
+              : 'leads no further from there'}
           </li>
         )}
       </ol>

@@ -11,8 +11,9 @@ import {
 import type { Item } from '../../../core/items';
 import { valueAt } from '../../../core/items';
 import type { ItemType, Source } from '../../../core/project';
-import type { TableLook } from '../../../engine';
+import { longestCrossing, type TableLook } from '../../../engine';
 import { handItem } from '../../shared/at-hand';
+import { refused } from '../../shared/editing';
 import { asText, cellId, type Next } from './cell';
 import type { Column } from './columns';
 import { type CellAt, cellAfter } from './grid-keys';
@@ -71,8 +72,10 @@ export function useGrid(table: GridTable) {
       const item = rowAt(at.row)?.item;
       const column = columnAt(at.column);
       if (!now().isTyped || item === undefined || column?.field.expr !== undefined) return;
+      const words = text ?? asText(valueAt(item, column?.path ?? []));
+      if (words.length > longestCrossing && refused('Type into it', tooLong)) return;
       setActive(at);
-      setTyped(text ?? asText(valueAt(item, column?.path ?? [])));
+      setTyped(words);
     };
     const write = (at: CellAt, text: string) => {
       const { source, types, set } = now();
@@ -173,6 +176,8 @@ function cellOf(target: EventTarget): CellAt | undefined {
 /** Whether a press met the cell itself, and nothing in it that takes the keys. */
 const cellOfOwn = (target: EventTarget): boolean =>
   target instanceof Element && target.closest('button') === null;
+
+const tooLong = 'This text is too long to be typed in here: only its beginning is shown.';
 
 const keyOf: Readonly<Record<Next, string | undefined>> = {
   here: undefined,

@@ -1,7 +1,7 @@
 import ChevronDown from 'lucide-react/icons/chevron-down';
 import ChevronRight from 'lucide-react/icons/chevron-right';
 import { useState } from 'react';
-import { isRecord, ownValue } from '../../../core/base';
+import { count, isRecord, ownValue } from '../../../core/base';
 import type { Item } from '../../../core/items';
 import { bindingOf } from '../../../core/templates';
 import { type Field, pathText, shown } from '../../../core/values';
@@ -19,15 +19,29 @@ export const pathType = 'application/x-yarn-card-path';
 export function ValuesList({ selection }: { readonly selection: Selection }) {
   const item = useSession((session) => session.atHand?.value);
   const used = new Set(pathsShown(selection).map((path) => path.join('.')));
+  const [most, setMost] = useState(fieldsAtOnce);
+  const [words, setWords] = useState('');
   const fields = selection.type?.fields ?? [];
+  const wanted = fields.filter(({ name }) => name.toLowerCase().includes(words.toLowerCase()));
+  // What feeds a part is in the list, however long that is: its thread ends there.
+  const shownFields = wanted.filter(({ name }, at) => at < most || isUsedFrom(used, name));
   return (
     <section
       aria-label="Values"
       className="flex min-h-40 flex-1 flex-col overflow-y-auto py-1 ps-3"
     >
       <Heading>Values of this {selection.type?.name ?? 'item'}</Heading>
+      {fields.length > fieldsAtOnce && (
+        <input
+          aria-label="Find a value by its name"
+          placeholder="find a value"
+          className="mb-1 h-7 w-full rounded-md border border-rule bg-paper px-2 text-sm"
+          value={words}
+          onChange={(event) => setWords(event.target.value)}
+        />
+      )}
       <ul>
-        {fields.map((field) => (
+        {shownFields.map((field) => (
           <ValueLine
             key={field.name}
             field={field}
@@ -38,9 +52,23 @@ export function ValuesList({ selection }: { readonly selection: Selection }) {
           />
         ))}
       </ul>
+      {shownFields.length < wanted.length && (
+        <button
+          type="button"
+          className="py-1 text-start text-sm underline"
+          onClick={() => setMost(most + fieldsAtOnce)}
+        >
+          {count(wanted.length - shownFields.length, 'more value')}
+        </button>
+      )}
     </section>
   );
 }
+
+const fieldsAtOnce = 100;
+
+const isUsedFrom = (used: ReadonlySet<string>, name: string): boolean =>
+  [...used].some((path) => path === name || path.startsWith(`${name}.`));
 
 interface ValueLineProps {
   readonly field: Field;

@@ -1,0 +1,44 @@
+/** What a page can lay out at once; a text of megabytes would hold it up for seconds. */
+export const longestCrossing = 20_000;
+
+const cutAt = (text: string): string => `${text.slice(0, longestCrossing)}…`;
+
+export const shownWords = (text: string | undefined): string | undefined =>
+  text !== undefined && text.length > longestCrossing ? cutAt(text) : text;
+
+/** A key that is too long to cross is told by its position. */
+export const shownKey = (key: string, item: number): string =>
+  key.length > longestCrossing ? `${cutAt(key)} ${item}` : key;
+
+/** An answer with the texts in it that are too long to cross cut off; the same object where none is. */
+export function crossing<T>(value: T): T;
+export function crossing(value: unknown): unknown {
+  if (typeof value === 'string') return shownWords(value);
+  if (Array.isArray(value)) {
+    const list: unknown[] = value.map((each) => crossing(each));
+    return list.some((each, at) => each !== value[at]) ? list : value;
+  }
+  if (!isPlainRecord(value)) return value;
+  const entries = Object.entries(value);
+  const cut = entries.map(([name, each]): [string, unknown] => [name, crossing(each)]);
+  return cut.some(([, each], at) => each !== entries[at]?.[1]) ? Object.fromEntries(cut) : value;
+}
+
+const isPlainRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' &&
+  value !== null &&
+  [Object.prototype, null].includes(Object.getPrototypeOf(value));
+
+type Answer = (...asked: never[]) => Promise<unknown>;
+
+/** The same questions, with answers that hold values of items cut to what can cross. */
+export function withAnswersCut<K extends string, P extends Readonly<Record<K, Answer>>>(
+  protocol: P,
+  names: readonly K[],
+): P {
+  const cut = names.map((name) => {
+    const answer: Answer = protocol[name];
+    return [name, async (...asked: never[]) => crossing(await answer(...asked))];
+  });
+  return { ...protocol, ...Object.fromEntries(cut) };
+}
