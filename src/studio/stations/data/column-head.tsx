@@ -17,7 +17,6 @@ interface ColumnHeadProps {
   readonly source: Source;
   readonly look: TableLook;
   readonly onLook: (look: TableLook) => void;
-  readonly isSeen: boolean;
   readonly widthPx: number;
   readonly onWidth: (px: number) => void;
   readonly onHide: () => void;
@@ -34,7 +33,6 @@ export function ColumnHead({
   source,
   look,
   onLook,
-  isSeen,
   widthPx,
   onWidth,
   onHide,
@@ -76,7 +74,7 @@ export function ColumnHead({
           {typeInWords(field)}
           {field.required ? '' : ', not in all'}
         </span>
-        <HeadChart column={column} source={source} isSeen={isSeen} />
+        <HeadChart column={column} source={source} />
       </button>
       <Menu.Root modal={false}>
         <Menu.Trigger

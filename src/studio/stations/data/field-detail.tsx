@@ -221,7 +221,7 @@ function inWords(use: FieldUse, at: number): string {
 function Values({ source, chosen }: { readonly source: Source; readonly chosen: Owner }) {
   const { type, path } = chosen;
   const field = fieldAtPath(type.fields, path);
-  const evidence = useEvidence({ source, type, path, field }, true);
+  const evidence = useEvidence({ source, type, path, field });
   if (evidence === undefined || field === undefined)
     return <p className="px-3 py-2 text-ash">Counting …</p>;
   return (

@@ -10,13 +10,11 @@ const heightPx = 14;
 export function HeadChart({
   column,
   source,
-  isSeen,
 }: {
   readonly column: Column;
   readonly source: Source;
-  readonly isSeen: boolean;
 }) {
-  const evidence = useEvidence({ source, type: undefined, ...column }, isSeen);
+  const evidence = useEvidence({ source, type: undefined, ...column });
   const counts =
     evidence === undefined
       ? []

@@ -7,7 +7,7 @@ import type { Column } from './columns';
 interface TableHeadProps {
   readonly columns: readonly Column[];
   readonly widths: readonly number[];
-  /** The columns in sight. */
+  /** The columns in sight: a head has menus and charts, and there may be thousands. */
   readonly across: Range;
   readonly source: Source;
   readonly look: TableLook;
@@ -34,12 +34,12 @@ export const TableHead = memo(
   }: TableHeadProps) => (
     <thead className="sticky top-0 z-10 bg-wool">
       <tr>
-        {columns.map((column, index) => (
+        {across.from > 0 && <td colSpan={across.from} className="border-b border-ink" />}
+        {columns.slice(across.from, across.to).map((column, index) => (
           <ColumnHead
             key={column.id}
             {...{ column, source, look, onLook }}
-            isSeen={index >= across.from && index < across.to}
-            widthPx={widths[index] ?? 80}
+            widthPx={widths[across.from + index] ?? 80}
             onWidth={(px) => setOwn((before) => ({ ...before, [column.id]: px }))}
             onHide={() => setHidden((before) => new Set(before).add(column.id))}
             onOpen={() => setOpen((before) => new Set(before).add(column.id))}
@@ -51,6 +51,9 @@ export const TableHead = memo(
             onShowAll={hasHidden ? () => setHidden(new Set()) : undefined}
           />
         ))}
+        {across.to < columns.length && (
+          <td colSpan={columns.length - across.to} className="border-b border-ink" />
+        )}
       </tr>
     </thead>
   ),

@@ -32,11 +32,8 @@ function useCameSoFar(source: string): number {
   return soFar;
 }
 
-/** What is known of a field over all items; undefined until it is. What is not in sight is not asked for. */
-export function useEvidence(
-  { source, type, path, field }: Asked,
-  isSeen: boolean,
-): Evidence | undefined {
+/** What is known of a field over all items; undefined until it is. */
+export function useEvidence({ source, type, path, field }: Asked): Evidence | undefined {
   const sets = useSession((session) => session.sets);
   const isReading = useSession((session) => session.reading !== undefined);
   const cameSoFar = useCameSoFar(source.id);
@@ -53,7 +50,7 @@ export function useEvidence(
   const [known, setKnown] = useState<{ readonly id: string; readonly evidence: Evidence }>();
   // biome-ignore lint/correctness/useExhaustiveDependencies: the id says all of it
   useEffect(() => {
-    if (!isSeen || isReading || known?.id === id) return;
+    if (isReading || known?.id === id) return;
     let isLatest = true;
     turn = turn.then(async () => {
       if (!isLatest) return;
@@ -63,6 +60,6 @@ export function useEvidence(
     return () => {
       isLatest = false;
     };
-  }, [id, isSeen, isReading]);
+  }, [id, isReading]);
   return known?.id === id ? known.evidence : undefined;
 }
