@@ -1,5 +1,8 @@
 import { Command } from 'commander';
-import { WrongUse } from './output';
+import { version } from '../package.json';
+import { clipped } from '../src/core/base';
+import { withMinusSigns } from './arguments';
+import { tellError, WrongUse } from './output';
 
 /**
  * The command line: the same core as the application, for a team's CI. Each command's code is
@@ -8,13 +11,18 @@ import { WrongUse } from './output';
 const program = new Command('yarncard')
   .description('Items, their types, expressions and finished rows, without a browser.')
   .showHelpAfterError('(yarncard --help tells how it is used)')
+  .version(version, '--version', 'the version')
+  .configureOutput({ writeErr: (words) => tellError(clipped(words.trimEnd())) })
   .exitOverride();
+
+const timeout = ['--timeout <seconds>', 'end SQLite queries after so long (60)'] as const;
 
 program
   .command('items')
   .description('the items as they are read, one JSON value a line')
   .argument('[file]', 'JSON, NDJSON, CSV or SQLite; - reads standard input', '-')
   .option('--at <place>', 'where the items are: a JSONPath (RFC 9535), a table or a SELECT')
+  .option(...timeout)
   .option('--decoded', 'dates, numbers and the like that the values settle, as such')
   .option('--json', 'the same: items are JSON already')
   .action(async (file: string, options: { at?: string; decoded?: boolean }) => {
@@ -27,6 +35,7 @@ program
   .description('where the items are, and the item types with evidence')
   .argument('[files...]', 'JSON, NDJSON, CSV or SQLite; - reads standard input', ['-'])
   .option('--at <jsonpath>', 'where the items are in the document (RFC 9535)')
+  .option(...timeout)
   .option('--json', 'one JSON value a file')
   .option('--schema', 'as JSON Schema 2020-12')
   .option(
@@ -44,6 +53,7 @@ program
   .argument('[expression]', 'such as maker.town ?? "unknown"')
   .requiredOption('--items <file>', 'JSON, NDJSON, CSV or SQLite; - reads standard input')
   .option('--at <jsonpath>', 'where the items are in the document (RFC 9535)')
+  .option(...timeout)
   .option('--key <field>', 'show this field of each item before its value')
   .option('--from <file>', 'many expressions, one a line')
   .option('--explain', 'each step on the way to the value')
@@ -99,6 +109,7 @@ program
   .option('--level <level>', 'exit with 1 from this level on: error or warning', 'error')
   .option('--items <file>', 'other items in the place of a source’s own')
   .option('--at <place>', 'where those items are in their document')
+  .option(...timeout)
   .option('--source <id>', 'the source that they are for; the first if it is not said')
   .option('--json', 'one JSON value a finding')
   .action(async (file: string, options) => {
@@ -106,19 +117,35 @@ program
     await check(file, options);
   });
 
+/** Ends with 2 and a line that says why; a stack would tell nobody what to do. */
+function giveUp(words: string): never {
+  tellError(`yarncard: ${clipped(words)}`);
+  process.exit(2);
+}
+
+/** What went wrong beneath us, in words. Source of the codes: POSIX, errno.h. */
+function whyNotWritten(code: string | undefined): string {
+  if (code === 'ENOSPC' || code === 'EDQUOT') return 'there is no room left to write to';
+  if (code === 'EIO') return 'the device that is written to failed';
+  return `the output could not be written (${code ?? 'unknown'})`;
+}
+
 // A reader that has seen enough (`| head`) closes the pipe; that is no error.
-process.stdout.on('error', (error: NodeJS.ErrnoException) => {
-  if (error.code === 'EPIPE') process.exit(0);
-  throw error;
+process.stdout.on('error', ({ code }: NodeJS.ErrnoException) => {
+  if (code === 'EPIPE') process.exit(process.exitCode ?? 0);
+  giveUp(`${whyNotWritten(code)}.`);
 });
+process.stderr.on('error', () => process.exit(2));
+process.on('uncaughtException', (error) => giveUp(unforeseen(error)));
+
+const unforeseen = (error: unknown): string =>
+  `something failed that should not: ${error instanceof Error ? error.message : String(error)}. The input is as it was.`;
 
 try {
-  await program.parseAsync();
+  await program.parseAsync(withMinusSigns(process.argv.slice(2), program), { from: 'user' });
 } catch (error) {
-  if (error instanceof WrongUse) {
-    process.stderr.write(`yarncard: ${error.message}\n`);
-    process.exitCode = 2;
-  } else if (error instanceof Error && 'exitCode' in error) {
+  if (error instanceof WrongUse) giveUp(error.message);
+  if (error instanceof Error && 'exitCode' in error)
     process.exitCode = error.exitCode === 0 ? 0 : 2;
-  } else throw error;
+  else giveUp(unforeseen(error));
 }

@@ -1,14 +1,22 @@
 import type { Finding } from '../src/core/base';
+import { isLocale } from '../src/core/formats';
 import { type Project, readProject } from '../src/core/project';
 import { Engine } from '../src/engine';
 import { inputFile } from './input';
-import { refuse } from './output';
+import { refuse, WrongUse } from './output';
 
 interface Opened {
   readonly project: Project;
   /** Holds all items of the file. */
   readonly engine: Engine;
   readonly findings: readonly Finding[];
+}
+
+/** A locale that was asked for, if it is one. */
+export function showLocale(engine: Engine, locale: string | undefined): void {
+  if (locale === undefined) return;
+  if (!isLocale(locale)) throw new WrongUse(`"${locale}" names no locale, such as en or de-AT.`);
+  engine.showLocale(locale);
 }
 
 /** A project file with its items in an engine of its own; ends with 2 if it cannot be read. */

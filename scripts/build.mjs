@@ -18,7 +18,7 @@ runOrExit('npx', ['--no-install', 'astro', 'build'], {
 const { build } = await import('esbuild');
 await build({
   absWorkingDir: root,
-  entryPoints: ['cli/main.ts'],
+  entryPoints: ['cli/main.ts', 'cli/sqlite-thread.ts'],
   outdir: 'dist/cli',
   bundle: true,
   splitting: true,

@@ -1,14 +1,13 @@
 import { type Finding, placeInWords } from '../../src/core/base';
 import { withId } from '../../src/core/project';
 import type { Engine } from '../../src/engine';
-import { readItems } from '../input';
-import { flush, line, WrongUse } from '../output';
+import { type ItemsOptions, readItems } from '../input';
+import { flush, json, line, needs, WrongUse } from '../output';
 import { openProject } from '../project';
 
-interface CheckOptions {
+interface CheckOptions extends ItemsOptions {
   readonly level: string;
   readonly items?: string;
-  readonly at?: string;
   readonly source?: string;
   readonly json?: boolean;
 }
@@ -17,6 +16,9 @@ interface CheckOptions {
 export async function check(file: string, options: CheckOptions): Promise<void> {
   if (options.level !== 'error' && options.level !== 'warning')
     throw new WrongUse(`--level is error or warning, not "${options.level}".`);
+  needs('--at', options.at, '--items', options.items);
+  needs('--source', options.source, '--items', options.items);
+  needs('--timeout', options.timeout, '--items', options.items);
   const { project, engine, findings: broken } = await openProject(file);
   const others = options.items === undefined ? [] : await putIn(engine, project, options);
   const replaced = options.items === undefined ? broken : [];
@@ -25,7 +27,10 @@ export async function check(file: string, options: CheckOptions): Promise<void> 
     ...engine.surveyNow().findings,
   ]);
   const all = told([...replaced, ...others, ...findings]);
-  for (const finding of all) line(options.json ? JSON.stringify(finding) : inWords(finding));
+  for (const finding of all) {
+    if (options.json) json(finding);
+    else line(inWords(finding));
+  }
   if (!options.json && all.length === 0) line('No findings.');
   if (all.some((each) => each.severity === 'error' || each.severity === options.level))
     process.exitCode = 1;
@@ -43,8 +48,9 @@ async function putIn(
     throw new WrongUse(
       `There is no source "${id}". The sources are ${project.sources.map((each) => each.id).join(', ')}.`,
     );
-  const read = await readItems(options.items ?? '-', options.at);
-  engine.hold(id, read.items);
+  const read = await readItems(options.items ?? '-', options);
+  const { revision } = withId(project.sources, id) ?? {};
+  engine.hold(id, read.items, undefined, revision);
   return read.findings;
 }
 

@@ -1,4 +1,4 @@
-import { ownValue } from '../../src/core/base';
+import { clipped, ownValue } from '../../src/core/base';
 import type { Item } from '../../src/core/items';
 import {
   type Expression,
@@ -10,13 +10,12 @@ import {
   typeOfResult,
   type Value,
 } from '../../src/core/values';
-import { inputFile, readItems } from '../input';
+import { type ItemsOptions, inputFile, readItems } from '../input';
 import { decodedItems, known } from '../known';
-import { flush, line, report, WrongUse } from '../output';
+import { excludes, flush, json, line, report, WrongUse } from '../output';
 
-interface EvalOptions {
+interface EvalOptions extends ItemsOptions {
   readonly items: string;
-  readonly at?: string;
   readonly key?: string;
   readonly from?: string;
   readonly explain?: boolean;
@@ -25,8 +24,10 @@ interface EvalOptions {
 
 /** Exit status 1 if an expression could not be read or does not fit the items. */
 export async function evaluate(text: string | undefined, options: EvalOptions): Promise<void> {
+  excludes('an expression', text, '--from', options.from);
+  excludes('--json', options.json, '--key', options.key);
   const texts = await expressions(text, options.from);
-  const read = await readItems(options.items, options.at);
+  const read = await readItems(options.items, options);
   report(read.findings);
   const all = known(options.items, read);
   const fields = fieldsOfAll(all.types);
@@ -34,7 +35,7 @@ export async function evaluate(text: string | undefined, options: EvalOptions): 
   for (const each of texts) {
     const expression = makeExpression(each, fields);
     if (expression.evaluate === undefined) process.exitCode = 1;
-    if (options.json) line(JSON.stringify(asJson(expression, items)));
+    if (options.json) json(asJson(expression, items, options.explain === true));
     else tell(expression, items, options);
   }
   flush();
@@ -59,6 +60,7 @@ async function expressions(
 function asJson(
   { text, checked, evaluate: evaluateItem, findings }: Expression,
   items: readonly Item[],
+  isExplained: boolean,
 ) {
   if (checked === undefined || evaluateItem === undefined) {
     return {
@@ -79,7 +81,10 @@ function asJson(
       }
     );
   });
-  return { expression: text, type: typeOfResult(checked.type), values };
+  const all = { expression: text, type: typeOfResult(checked.type), values };
+  if (!isExplained) return all;
+  const steps = items.map((item, index) => explain(checked, item, aroundOf(index, items)).steps);
+  return { ...all, steps };
 }
 
 function tell(
@@ -88,7 +93,8 @@ function tell(
   options: EvalOptions,
 ): void {
   if (checked === undefined || evaluateItem === undefined) {
-    report(findings.map((finding) => ({ ...finding, message: `${text}: ${finding.message}` })));
+    const of = clipped(text);
+    report(findings.map((finding) => ({ ...finding, message: `${of}: ${finding.message}` })));
     return;
   }
   for (const [index, item] of items.entries()) {

@@ -1,7 +1,7 @@
 import { withId } from '../../src/core/project';
 import { type Engine, trace } from '../../src/engine';
-import { flush, line, report, WrongUse } from '../output';
-import { openProject } from '../project';
+import { flush, json, line, report, WrongUse } from '../output';
+import { openProject, showLocale } from '../project';
 
 interface ExplainOptions {
   readonly list?: string;
@@ -20,7 +20,7 @@ export async function explain(file: string, options: ExplainOptions): Promise<vo
   if (options.list !== undefined && withId(project.lists, options.list) === undefined)
     throw new WrongUse(`There is no list "${options.list}".`);
   const view = engine.update(project, { from: 0, to: 0 }, options.list);
-  if (options.locale !== undefined) engine.showLocale(options.locale);
+  showLocale(engine, options.locale);
   const entry = entryWith(engine, options.key, view.sequence.entryCount);
   const plan = view.plans[entry.plan];
   const slot = plan?.slots.find((each) => each.part === options.part);
@@ -31,7 +31,7 @@ export async function explain(file: string, options: ExplainOptions): Promise<vo
   const { part, property } = slot;
   const found = trace(engine, plan.template, part, property, entry.item);
   if (found?.text === undefined) process.exitCode = 1;
-  if (options.json) line(JSON.stringify({ template: plan.template, part, property, ...found }));
+  if (options.json) json({ template: plan.template, part, property, ...found });
   else {
     for (const step of found?.steps ?? []) line(`${step.label}\t${step.missing ?? step.shown}`);
     if (found?.instead !== undefined) line('if missing\ta stand-in');

@@ -10,7 +10,7 @@ import { type Format, isLocale, itemOptions, makeFormatter, NoText } from '../..
 import { infer } from '../../src/core/items';
 import { formatFrom } from '../../src/core/project';
 import { makeExpression, plainText, type Value } from '../../src/core/values';
-import { flush, line, WrongUse } from '../output';
+import { flush, json, line, tellError, WrongUse } from '../output';
 
 interface FormatOptions {
   readonly as: string;
@@ -34,9 +34,9 @@ export async function format(value: string, options: FormatOptions): Promise<voi
   });
   const why = text instanceof NoText ? text.reason : undefined;
   if (why !== undefined) process.exitCode = 1;
-  if (options.json) line(JSON.stringify(why === undefined ? { text } : { missing: why }));
+  if (options.json) json(why === undefined ? { text } : { missing: why });
   else if (why === undefined) line(String(text));
-  else process.stderr.write(`yarncard: ${why}\n`);
+  else tellError(`yarncard: ${why}`);
   flush();
 }
 

@@ -1,21 +1,22 @@
 import { basename } from 'node:path';
-import { atOnce, count, ownValue } from '../../src/core/base';
+import { atOnce, count } from '../../src/core/base';
 import {
   dataClasses,
   declarations,
   decodingInWords,
+  fieldsWithin,
   gatherEvidence,
   itemsSchema,
   type Language,
   languages,
+  valueAt,
 } from '../../src/core/items';
 import { type Field, typeInWords } from '../../src/core/values';
-import { readItems } from '../input';
+import { type ItemsOptions, readItems } from '../input';
 import { type KnownItems, known } from '../known';
-import { flush, line, report, WrongUse } from '../output';
+import { excludes, flush, json, line, report, WrongUse } from '../output';
 
-interface InferOptions {
-  readonly at?: string;
+interface InferOptions extends ItemsOptions {
   readonly json?: boolean;
   readonly schema?: boolean;
   readonly types?: string;
@@ -23,13 +24,16 @@ interface InferOptions {
 
 /** Where the items are and what they are; as a schema or as declarations where that is asked for. */
 export async function inferTypes(files: readonly string[], options: InferOptions): Promise<void> {
+  excludes('--schema', options.schema, '--types', options.types);
+  excludes('--schema', options.schema, '--json', options.json);
+  excludes('--types', options.types, '--json', options.json);
   for (const file of files) {
-    const read = await readItems(file, options.at);
+    const read = await readItems(file, options);
     const all = known(basename(file), read);
     report([...read.findings, ...all.inference.findings]);
-    if (options.schema) line(JSON.stringify(schemaOf(file, all), null, 2));
+    if (options.schema) json(schemaOf(file, all), 2);
     else if (options.types !== undefined) line(await declared(file, all, options.types));
-    else if (options.json) line(JSON.stringify(asJson(file, all)));
+    else if (options.json) json(asJson(file, all));
     else tell(file, all);
   }
   flush();
@@ -63,21 +67,19 @@ function asJson(file: string, { read, inference, types }: KnownItems) {
     types: types.map((type) => ({
       name: type.value,
       count: type.count,
-      fields: type.fields.map((field) => ({
-        path: field.name,
+      fields: fieldsWithin(type.fields).map(({ path, field }) => ({
+        path: path.join('.'),
         type: typeInWords(field),
         required: field.required,
-        ...evidenceOf(type.items, field),
+        ...evidenceOf(type.items, path, field),
         decoding: field.decode ?? null,
       })),
     })),
   };
 }
 
-function evidenceOf(items: KnownItems['read']['items'], field: Field) {
-  const { itemCount, presentCount, distinctCount } = atOnce(
-    gatherEvidence(items, [field.name], field),
-  );
+function evidenceOf(items: KnownItems['read']['items'], path: readonly string[], field: Field) {
+  const { itemCount, presentCount, distinctCount } = atOnce(gatherEvidence(items, path, field));
   return { missing: itemCount - presentCount, distinct: distinctCount };
 }
 
@@ -88,14 +90,12 @@ function tell(file: string, { read, inference, types }: KnownItems): void {
     const told =
       inference.discriminator === undefined ? '' : `${inference.discriminator} "${type.value}", `;
     line(`  ${told}${count(type.count, 'item')}`);
-    for (const field of type.fields) {
-      const missing = type.items.filter(
-        (item) => (ownValue(item, field.name) ?? null) === null,
-      ).length;
+    for (const { path, field } of fieldsWithin(type.fields)) {
+      const missing = type.items.filter((item) => (valueAt(item, path) ?? null) === null).length;
       const gone = missing > 0 ? `, missing in ${missing}` : '';
       const decoding =
         field.decode === undefined ? '' : `, read as ${decodingInWords(field.decode)}`;
-      line(`    ${field.name}: ${typeInWords(field)}${gone}${decoding}`);
+      line(`    ${path.join('.')}: ${typeInWords(field)}${gone}${decoding}`);
     }
   }
 }

@@ -1,18 +1,17 @@
 import { basename } from 'node:path';
-import { readItems } from '../input';
+import { type ItemsOptions, readItems } from '../input';
 import { decodedItems, known } from '../known';
-import { flush, line, report } from '../output';
+import { flush, json, report } from '../output';
 
-interface ItemsOptions {
-  readonly at?: string;
+interface Options extends ItemsOptions {
   readonly decoded?: boolean;
 }
 
 /** The items as they are read; `decoded`: dates, numbers and the like that the values settle, as such. */
-export async function items(file: string, options: ItemsOptions): Promise<void> {
-  const read = await readItems(file, options.at);
+export async function items(file: string, options: Options): Promise<void> {
+  const read = await readItems(file, options);
   report(read.findings);
   const all = options.decoded ? decodedItems(known(basename(file), read)) : read.items;
-  for (const item of all) line(JSON.stringify(item));
+  for (const item of all) json(item);
   flush();
 }

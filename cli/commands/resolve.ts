@@ -1,8 +1,8 @@
 import type { Entry, List } from '../../src/core/lists';
 import { type Project, withId } from '../../src/core/project';
 import { type Engine, trace, type View } from '../../src/engine';
-import { flush, line, report, WrongUse } from '../output';
-import { openProject } from '../project';
+import { flush, json, line, report, WrongUse } from '../output';
+import { openProject, showLocale } from '../project';
 
 interface ResolveOptions {
   readonly list?: string;
@@ -17,7 +17,7 @@ export async function resolve(file: string, options: ResolveOptions): Promise<vo
   const { project, engine, findings } = await openProject(file);
   report(findings);
   const lists = options.list === undefined ? project.lists : [listNamed(project, options.list)];
-  if (options.locale !== undefined) engine.showLocale(options.locale);
+  showLocale(engine, options.locale);
   for (const list of lists) {
     const view = engine.update(project, { from: 0, to: 0 }, list.id);
     report(view.findings);
@@ -35,11 +35,12 @@ function listNamed(project: Project, id: string): List {
   );
 }
 
-function resolveList(engine: Engine, list: List, view: View, { json }: ResolveOptions): void {
-  if (!json) line(`${list.name} (${view.sequence.entryCount})`);
+function resolveList(engine: Engine, list: List, view: View, options: ResolveOptions): void {
+  if (!options.json) line(`${list.name} (${view.sequence.entryCount})`);
   for (let from = 0; from < view.sequence.entryCount; from += entriesAtOnce) {
     for (const entry of engine.entries({ from, to: from + entriesAtOnce })) {
-      line(json ? JSON.stringify(asJson(engine, list, view, entry)) : asText(view, entry));
+      if (options.json) json(asJson(engine, list, view, entry));
+      else line(asText(view, entry));
     }
   }
 }

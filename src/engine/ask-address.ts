@@ -1,4 +1,4 @@
-import { type Finding, failed, type Result } from '../core/base';
+import { clipped, type Finding, failed, type Result } from '../core/base';
 
 /** An address that answered, with a watch that must hear of every part that comes. */
 export interface Answered {
@@ -77,7 +77,13 @@ export const addressFinding = (
   file: string,
   message: string,
   hint: string,
-): Finding => ({ code, severity: 'error', place: { in: 'document', file }, message, hint });
+): Finding => ({
+  code,
+  severity: 'error',
+  place: { in: 'document', file: clipped(file) },
+  message: clipped(message),
+  hint,
+});
 
 const wrong = (address: string): Finding =>
   addressFinding(

@@ -1,19 +1,23 @@
+import type { Entry } from '../core/lists';
+
 /** What a page can lay out at once; a text of megabytes would hold it up for seconds. */
 export const longestCrossing = 20_000;
 
-const cutAt = (text: string): string => `${text.slice(0, longestCrossing)}…`;
+const isTooLong = (text: string): boolean => text.length > longestCrossing;
+const cutOff = (text: string): string =>
+  isTooLong(text) ? `${text.slice(0, longestCrossing)}…` : text;
 
-export const shownWords = (text: string | undefined): string | undefined =>
-  text !== undefined && text.length > longestCrossing ? cutAt(text) : text;
-
-/** A key that is too long to cross is told by its position. */
-export const shownKey = (key: string, item: number): string =>
-  key.length > longestCrossing ? `${cutAt(key)} ${item}` : key;
+/** A row with words that can cross; a key that cannot is told by its item's position. */
+export const entryCrossing = (entry: Entry): Entry => ({
+  ...entry,
+  key: isTooLong(entry.key) ? `${cutOff(entry.key)} ${entry.item}` : entry.key,
+  texts: entry.texts.map((text) => (text === undefined ? undefined : cutOff(text))),
+});
 
 /** An answer with the texts in it that are too long to cross cut off; the same object where none is. */
 export function crossing<T>(value: T): T;
 export function crossing(value: unknown): unknown {
-  if (typeof value === 'string') return shownWords(value);
+  if (typeof value === 'string') return cutOff(value);
   if (Array.isArray(value)) {
     const list: unknown[] = value.map((each) => crossing(each));
     return list.some((each, at) => each !== value[at]) ? list : value;

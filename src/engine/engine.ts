@@ -23,7 +23,6 @@ import {
 } from '../core/project';
 import type { CompiledTemplate } from '../core/templates';
 import { plainText, type RowContext } from '../core/values';
-import { shownKey, shownWords } from './cut';
 import { HeldSource } from './held-source';
 import { ListSequence } from './list-sequence';
 import { missingPictures } from './missing-pictures';
@@ -166,13 +165,7 @@ export class Engine implements Scene {
       const texts = template?.texts(held[item] ?? {}, this.contextAt(entry)) ?? [];
       const key = keys.at(item);
       if (template?.hasOnce) this.once.keep(template, key, texts, this.localeNow());
-      entries.push({
-        kind: 'row',
-        key: shownKey(key, item),
-        item,
-        plan,
-        texts: texts.map(shownWords),
-      });
+      entries.push({ kind: 'row', key, item, plan, texts });
     }
     return entries;
   }

@@ -10,7 +10,7 @@ import {
 } from '../core/project';
 import type { AllItems } from './all-items';
 import type { ByExample } from './by-example';
-import { crossing, withAnswersCut } from './cut';
+import { crossing, entryCrossing, withAnswersCut } from './cut';
 import { dataLater } from './data-later';
 import { Engine } from './engine';
 import { newest } from './newest';
@@ -55,7 +55,8 @@ const spreading = newest<Spread | undefined>();
 /** The same question about other items or another project is another one. */
 const asOfNow = (question: object): string => JSON.stringify([engine.version, question]);
 
-function withHeights(view: View): View {
+function forPage(whole: View): View {
+  const view = { ...whole, entries: whole.entries.map(entryCrossing) };
   const { lineHeights } = view.sequence;
   return lineHeights === undefined ? view : transfer(view, [lineHeights.buffer]);
 }
@@ -67,7 +68,7 @@ const manyItems = 5_000;
 /** Shows a version: the answer at once; what takes all items once no other has come. */
 function shown(view: View): View {
   setTimeout(() => void surveyed(view.version), view.itemCount < manyItems ? 0 : restMs);
-  return withHeights(view);
+  return forPage(view);
 }
 
 async function surveyed(version: number): Promise<void> {
@@ -108,7 +109,7 @@ const protocol: EngineProtocol &
   },
 
   async entries(version, range) {
-    return version === engine.version ? engine.entries(range) : [];
+    return version === engine.version ? engine.entries(range).map(entryCrossing) : [];
   },
 
   async tryTemplate(template, items) {
@@ -180,7 +181,7 @@ async function bringItems(document: Document, wanted: Range): Promise<Answer> {
   const all = await reading.items(document, (first, name) => {
     const inference = atOnce(infer(first.items, name));
     const project = makeProject(name, first, inference);
-    const view = take(project, first.items, inference, wanted);
+    const view = forPage(take(project, first.items, inference, wanted));
     tell({
       kind: 'first',
       brought: { project, findings: first.findings, itemCount: first.items.length },

@@ -1,3 +1,5 @@
+import { clipped } from './clip';
+
 /** error: something cannot be shown. warning: something is probably not meant. note: good to know. */
 export type Severity = 'error' | 'warning' | 'note';
 
@@ -47,7 +49,9 @@ export interface Finding {
 }
 
 /** `skeins.json:3:17`, `stock, item 12, field "id"` and the like, for messages in plain text. */
-export function placeInWords(place: Place): string {
+export const placeInWords = (place: Place): string => clipped(wholePlace(place));
+
+function wholePlace(place: Place): string {
   switch (place.in) {
     case 'document':
       return [place.file, place.line, place.column].filter((part) => part !== undefined).join(':');

@@ -2,12 +2,13 @@
  * The ground that every other room of the core stands on: results, findings, JSON values,
  * ids. It knows nothing of items, projects or rows, and imports nothing.
  */
+export { clipped } from './clip';
 export { keepsDigits } from './digits';
 export type { Finding, Mend, Place, Severity } from './finding';
 export { placeInWords } from './finding';
 export { freeId, slug } from './id';
 export type { Json, JsonRecord } from './json';
-export { isRecord, ownReader, ownValue } from './json';
+export { isDeeperThan, isRecord, ownReader, ownValue } from './json';
 export { type Random, seededRandom } from './random';
 export type { Result } from './result';
 export { failed, ok } from './result';

@@ -18,3 +18,18 @@ export function ownValue<T>(record: { readonly [key: string]: T }, key: string):
 export function ownReader(key: string): (record: JsonRecord) => Json | undefined {
   return key in Object.prototype ? (record) => ownValue(record, key) : (record) => record[key];
 }
+
+/** Whether lists and records stand in each other more than so many levels deep; however deep, it answers. */
+export function isDeeperThan(value: Json, levels: number): boolean {
+  let level: readonly object[] = isNested(value) ? [value] : [];
+  for (let depth = 0; depth < levels; depth += 1) {
+    const inside: object[] = [];
+    for (const each of level)
+      for (const one of Object.values(each)) if (isNested(one)) inside.push(one);
+    if (inside.length === 0) return false;
+    level = inside;
+  }
+  return level.length > 0;
+}
+
+const isNested = (value: unknown): value is object => typeof value === 'object' && value !== null;

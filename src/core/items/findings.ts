@@ -1,4 +1,4 @@
-import { count, type Finding, grouped, type Place } from '../base';
+import { clipped, count, type Finding, grouped, type Place } from '../base';
 import { type Field, typeInWords } from '../values';
 import type { Format } from './item';
 
@@ -33,8 +33,8 @@ const error = (code: string, place: Place, message: string, hint: string): Findi
   code,
   severity: 'error',
   place,
-  message,
-  hint,
+  message: clipped(message),
+  hint: clipped(hint),
 });
 
 const warning = (code: string, place: Place, message: string, hint: string): Finding => ({

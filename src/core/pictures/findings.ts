@@ -1,4 +1,4 @@
-import { count, type Finding } from '../base';
+import { clipped, count, type Finding } from '../base';
 import { pictureName } from './name';
 import { contentOf, type Picture } from './picture';
 
@@ -16,7 +16,9 @@ const withoutContent = (pictures: readonly Picture[]): Finding[] =>
       code: 'picture-without-content',
       severity: 'error',
       place: named(picture.name),
-      message: `The picture "${picture.name}" is said to be the same as another, which is not there.`,
+      message: clipped(
+        `The picture "${picture.name}" is said to be the same as another, which is not there.`,
+      ),
       hint: 'Add it again.',
     }));
 

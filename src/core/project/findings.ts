@@ -1,11 +1,11 @@
-import { count, type Finding } from '../base';
+import { clipped, count, type Finding } from '../base';
 
 const error = (code: string, path: string, message: string, hint: string): Finding => ({
   code,
   severity: 'error',
   place: { in: 'project', path },
-  message,
-  hint,
+  message: clipped(message),
+  hint: clipped(hint),
 });
 
 /** Everything that can be wrong with a project file and with what refers to what in it. */
@@ -16,6 +16,14 @@ export const projectFindings = {
       file,
       `${file} is not a Yarn Card project.`,
       'Open a file that ends in .yarncard.json.',
+    ),
+
+  nestedTooDeep: (file: string, most: number) =>
+    error(
+      'project-too-deep',
+      file,
+      `${file} nests more than ${most} levels deep, which no project does.`,
+      'Take an earlier version of the file.',
     ),
 
   versionNewer: (file: string, version: number, known: number) =>

@@ -1,7 +1,19 @@
-import { type Finding, failed, isRecord, type Json, ok, ownValue, type Result } from '../base';
+import {
+  type Finding,
+  failed,
+  isDeeperThan,
+  isRecord,
+  type Json,
+  ok,
+  ownValue,
+  type Result,
+} from '../base';
 import { asItem, type Item, refusal } from '../items';
 import { projectFindings } from './findings';
 import { formatVersion, itemsIdOf, ownSet, type Project } from './project';
+
+/** Deeper than any project and than what its items may be; what goes through it counts on that. */
+const deepest = 500;
 
 /** A project with the items that its file holds, by source and set (`itemsIdOf`). */
 export interface ProjectFile {
@@ -22,6 +34,7 @@ export async function readProject(
     return failed(refusal(text, file));
   }
   if (!isRecord(root)) return failed(projectFindings.notAProject(file));
+  if (isDeeperThan(root, deepest)) return failed(projectFindings.nestedTooDeep(file, deepest));
   const version = ownValue(root, 'yarncard');
   if (typeof version !== 'number') return failed(projectFindings.notAProject(file));
   if (version > formatVersion)

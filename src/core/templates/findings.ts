@@ -1,4 +1,4 @@
-import { type Finding, nearest } from '../base';
+import { clipped, type Finding, nearest } from '../base';
 import { families, type NamedFormat } from '../formats';
 import { type ResultType, typeOfResult } from '../values';
 
@@ -6,8 +6,8 @@ const error = (code: string, message: string, hint: string): Finding => ({
   code,
   severity: 'error',
   place: { in: 'expression', from: 0, to: 0 },
-  message,
-  hint,
+  message: clipped(message),
+  hint: clipped(hint),
 });
 
 /** What can be wrong with how a value is written. */

@@ -1,4 +1,4 @@
-import type { Finding, Mend } from '../base';
+import { clipped, type Finding, type Mend } from '../base';
 import type { FunctionEntry } from './functions';
 
 /** A stretch of an expression's text: offsets in UTF-16 units, `to` exclusive. */
@@ -11,8 +11,8 @@ const error = (code: string, span: Span, message: string, hint: string, mend?: M
   code,
   severity: 'error',
   place: { in: 'expression', from: span.from, to: span.to },
-  message,
-  hint,
+  message: clipped(message),
+  hint: clipped(hint),
   ...(mend && { mend }),
 });
 
