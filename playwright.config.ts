@@ -14,6 +14,8 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
+    // Journeys without a server let it in: see `offline.spec.ts`.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: chromiumPath,
       args: chromiumArguments,

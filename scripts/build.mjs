@@ -1,6 +1,15 @@
 // The application into dist/, the command line into dist/cli/ with bin/yarncard to start it.
-import { chmodSync, copyFileSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { createHash } from 'node:crypto';
+import {
+  chmodSync,
+  copyFileSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
+import { join, relative } from 'node:path';
 import { ensureInstalled, root, runOrExit } from './setup.mjs';
 
 ensureInstalled();
@@ -40,6 +49,40 @@ await build({
   },
   logLevel: 'warning',
 });
+const files = filesOfBuild(join(root, 'dist/client'));
+const revision = createHash('sha256').update(JSON.stringify(files)).digest('hex').slice(0, 16);
+// Any address of a project would do: the server makes the same page for all of them.
+const projectPage = '/p/any/data';
+await build({
+  absWorkingDir: root,
+  entryPoints: ['src/offline/sw.ts'],
+  outfile: 'dist/client/sw.js',
+  bundle: true,
+  minify: true,
+  format: 'iife',
+  target: 'es2022',
+  define: {
+    'process.env.NODE_ENV': '"production"',
+    filesOfBuild: JSON.stringify([...files, { url: projectPage, revision }]),
+    projectPage: JSON.stringify(projectPage),
+  },
+  logLevel: 'warning',
+});
+
+/** Every file that the server gives, by its address, with what tells one version from the next. */
+function filesOfBuild(folder) {
+  return readdirSync(folder, { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile())
+    .map((entry) => join(entry.parentPath, entry.name))
+    .sort()
+    .map((file) => {
+      const path = `/${relative(folder, file).replaceAll('\\', '/')}`;
+      const content = createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16);
+      return { url: path.replace(/(?<=.)\/index\.html$|index\.html$/, ''), revision: content };
+    })
+    .filter(({ url }) => url !== '/404.html');
+}
+
 mkdirSync(join(root, 'bin'), { recursive: true });
 writeFileSync(join(root, 'bin/yarncard'), "#!/usr/bin/env node\nimport('../dist/cli/main.mjs');\n");
 chmodSync(join(root, 'bin/yarncard'), 0o755);

@@ -32,6 +32,7 @@ const rules = [
   })),
   only('engine', ['core', 'engine', 'keeping']),
   only('keeping', ['core', 'keeping']),
+  only('offline', ['offline']),
   only('render', ['core/(layout|lists|templates)', 'render']),
   only('studio', ['core', 'render', 'engine', 'keeping', 'studio']),
   {

@@ -3,6 +3,7 @@ import { Boundary } from '../shared/boundary';
 import { sayWhatFails } from '../shared/failures';
 import { loadPopups } from '../shared/later';
 import { holdLimits } from '../shared/limits';
+import { workOffline } from '../shared/offline';
 import { onDemand } from '../shared/on-demand';
 import { atStart, openKept } from '../shared/opening';
 import { useRoute } from '../shared/route';
@@ -39,6 +40,7 @@ function fetchAhead(): () => void {
   const waiting = setTimeout(() => {
     engine();
     void holdLimits();
+    void workOffline().catch(() => {});
     for (const load of [...stations.map((station) => station.load), loadPalette, loadPopups])
       void load();
   }, idleAfterMs);

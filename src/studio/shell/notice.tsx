@@ -1,11 +1,13 @@
 import X from 'lucide-react/icons/x';
 import { Button } from '../shared/controls';
 import { keepNow } from '../shared/keep';
+import { useNewerBuild } from '../shared/offline';
 import { engine, useSession } from '../shared/session';
 
 /** What went wrong or takes a while, in one place below the screen. */
 export function Notice() {
   const { notice, reading, keeping } = useSession();
+  const { take } = useNewerBuild();
   return (
     <div
       aria-live="polite"
@@ -37,6 +39,17 @@ export function Notice() {
           >
             <X size={14} aria-hidden="true" />
           </button>
+        </div>
+      )}
+      {take !== undefined && (
+        <div
+          role="status"
+          className="flex max-w-2xl items-center gap-3 rounded-md border border-moss bg-paper px-3 py-2"
+        >
+          <span>A newer Yarn Card is there. What is open is kept before the page begins anew.</span>
+          <Button isMain onPress={() => void take()}>
+            Take it
+          </Button>
         </div>
       )}
       {keeping.kind === 'failed' && (
