@@ -203,6 +203,8 @@ export interface MakeTask {
 
 /** Everything that can be asked of the engine: the one map between the worker and its client. */
 export interface EngineProtocol {
+  /** Answers as soon as it has a turn. */
+  isThere(): Promise<true>;
   /** Reads items or a project; with items, infers and drafts a project for them. */
   bring(
     document: Document,

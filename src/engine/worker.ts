@@ -84,6 +84,10 @@ const protocol: EngineProtocol &
     tell = listener;
   },
 
+  async isThere() {
+    return true;
+  },
+
   ...dataLater(async () => {
     const { dataProtocol } = await import('./worker-data');
     return dataProtocol(engine, reading, shown, (news) => tell({ kind: 'followed', news }));

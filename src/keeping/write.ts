@@ -32,6 +32,8 @@ export async function writeProjectHere(
   pause: () => Promise<void>,
 ): Promise<KeptState> {
   const { id } = record;
+  // Who does not even open will not write: that is said sooner.
+  await answering(database.open());
   const state = new Map<string, KeptItems>();
   const chunks: KeptChunk[] = [];
   let count = 0;

@@ -211,3 +211,44 @@ test('a removed project can be brought back, at once and later', async ({ page }
   await kept.getByRole('button', { name: /^boats/ }).click();
   await expect.poll(() => rowsOf(page)).toEqual([['Gull'], ['Tern']]);
 });
+
+test('a database that never answers is said within seconds, and the tool goes on', async ({
+  page,
+}) => {
+  // Requests that are never answered: neither success nor error nor blocked.
+  const silence = () => {
+    IDBFactory.prototype.open = () => new EventTarget() as IDBOpenDBRequest;
+  };
+  await page.addInitScript(silence);
+  page.on('worker', (worker) => void worker.evaluate(silence));
+  await page.goto('/');
+  await expect(page.getByRole('alert')).toContainText('database does not answer', {
+    timeout: 15_000,
+  });
+  await dropFile(page, 'few.json', '[{"name":"Lace"},{"name":"Sock"}]');
+  await expect.poll(() => rowsOf(page)).toEqual([['Lace'], ['Sock']]);
+  await page.getByRole('link', { name: 'List' }).click();
+  await page.getByRole('button', { name: 'grid', exact: true }).click();
+  await expect(page.getByRole('button', { name: /^Undo: Grid/ })).toBeVisible();
+  await expect(page.locator('header [role=status]')).toHaveText('not saved');
+});
+
+test('a worker that hangs is said within seconds; begun anew, nothing is lost', async ({
+  page,
+}) => {
+  await openDemo(page, 'list');
+  await saved(page);
+  await page.workers()[0]?.evaluate(() => {
+    setTimeout(() => {
+      for (;;);
+    }, 0);
+  });
+  await page.getByRole('button', { name: 'grid', exact: true }).click();
+  await page.getByRole('button', { name: 'Begin anew' }).click({ timeout: 60_000 });
+  await expect(page.locator('.yc-sizer > .yc-row').first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'grid', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await saved(page);
+});

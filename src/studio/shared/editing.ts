@@ -69,7 +69,7 @@ function tryToMake(edit: Edit): string | undefined {
   if (!made.ok) return made.error;
   const past = whyPastLimits(history.project, made.value.project);
   if (past !== undefined) return past;
-  if (made.value !== history) take(made.value);
+  if (made.value !== history) showHistory(made.value);
   if (!areLimitsHeld()) void holdLimits(takeBackWhatIsPast);
   return undefined;
 }
@@ -83,7 +83,7 @@ function takeBackWhatIsPast(): void {
     const past = whyPastLimits(first, history.project);
     if (past === undefined) return;
     refused(history.done.at(-1)?.name ?? '', past);
-    take({ ...undo(history), undone: [] });
+    showHistory({ ...undo(history), undone: [] });
   }
 }
 
@@ -100,18 +100,18 @@ export function stepBack(): void {
   const { history } = useSession.getState();
   const step = history?.done.at(-1);
   if (history === undefined || step === undefined || refused(`Undo: ${step.name}`)) return;
-  take(undo(history));
+  showHistory(undo(history));
 }
 
 export function stepForward(): void {
   const { history } = useSession.getState();
   const [step] = history?.undone ?? [];
   if (history === undefined || step === undefined || refused(`Redo: ${step.name}`)) return;
-  take(redo(history));
+  showHistory(redo(history));
 }
 
 /** A new state of the project: to the window first, then into this browser. */
-function take(history: History): void {
+export function showHistory(history: History): void {
   useSession.setState({ history, keeping: { kind: 'keeping' } });
   const { project } = history;
   void engine()

@@ -42,6 +42,12 @@ function keepAt(time: number): void {
 /** Something here is not kept yet. */
 export const isUnkept = (): boolean => timer !== undefined || running !== undefined;
 
+/** A writing that will never end is no longer waited for. */
+export function forgetWriting(): void {
+  running = undefined;
+  next = undefined;
+}
+
 /** What still waits to be kept is kept at once: before another project is opened, or the page left. */
 export async function keepWaiting(): Promise<void> {
   if (isUnkept()) await keepNow();
@@ -58,10 +64,11 @@ export function keepNow(): Promise<void> {
   timer = undefined;
   dueAt = Number.POSITIVE_INFINITY;
   if (running === undefined) {
-    running = keepOnce().finally(() => {
-      running = undefined;
+    const own = keepOnce().finally(() => {
+      if (running === own) running = undefined;
     });
-    return running;
+    running = own;
+    return own;
   }
   next ??= running.then(() => {
     next = undefined;

@@ -2,12 +2,13 @@ import { freeId, slug } from '../../core/base';
 import { type Project, startHistory } from '../../core/project';
 import type { Document, View } from '../../engine';
 import { handItem } from './at-hand';
+import { showHistory } from './editing';
 import { followAll, followNothing } from './following';
-import { inTurn } from './in-turn';
-import { keepNow, keepWaiting, keptHere } from './keep';
+import { freeTurn, inTurn } from './in-turn';
+import { forgetWriting, keepNow, keepWaiting, keptHere } from './keep';
 import { giveLockBack, takeLock } from './one-writer';
 import { go, useRoute } from './route';
-import { engine, noSession, onFirstRows, useSession, wantedRange } from './session';
+import { endEngine, engine, noSession, onFirstRows, useSession, wantedRange } from './session';
 
 /** What a document is called in messages. */
 export const documentName = (document: Document): string =>
@@ -80,6 +81,25 @@ async function openKeptNow(id: string): Promise<void> {
   await handItem(itemInAddress());
 }
 
+/**
+ * The engine did not answer any more: another one is started and reads what is kept. Edits that
+ * were not kept yet are shown again, unless they are of items that only the old one had.
+ */
+export async function beginAnew(): Promise<void> {
+  const { id, history } = useSession.getState();
+  endEngine();
+  freeTurn();
+  forgetWriting();
+  if (id === undefined) return;
+  useSession.setState({ id: undefined });
+  await openKept(id);
+  const now = useSession.getState().history?.project;
+  if (history === undefined || now === undefined || history.project === now) return;
+  const revisions = ({ sources }: Project) =>
+    JSON.stringify(sources.map((source) => [source.id, source.revision ?? 0]));
+  if (revisions(history.project) === revisions(now)) showHistory(history);
+}
+
 /** The demo, read from its file and kept like any other project. */
 async function openDemo(): Promise<void> {
   const file = await demoBlob();
@@ -106,12 +126,12 @@ export function atStart(): Promise<void> {
   return inTurn(async () => {
     await letGo();
     const { keptProjects, removedProjects, whyNotKept } = await keptHere();
-    const all = async () => [...(await keptProjects()), ...(await removedProjects())];
-    const kept = await all().catch((error: unknown) => {
-      useSession.setState({ keeping: { kind: 'failed', reason: whyNotKept(error) } });
-      return [];
-    });
-    if (kept.length > 0) return;
+    try {
+      const all = [...(await keptProjects()), ...(await removedProjects())];
+      if (all.length > 0) return;
+    } catch (error) {
+      return useSession.setState({ keeping: { kind: 'failed', reason: whyNotKept(error) } });
+    }
     await openDemo();
     await letGo();
   });

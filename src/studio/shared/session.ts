@@ -9,6 +9,7 @@ import {
 } from '../../core/project';
 import type {
   Document,
+  EngineEvent,
   FollowNews,
   ImportSummary,
   ItemAtHand,
@@ -17,7 +18,7 @@ import type {
   TemplateSurvey,
   View,
 } from '../../engine';
-import { type EngineClient, startEngine } from '../../engine/client';
+import { type EngineClient, type RunningEngine, startEngine } from '../../engine/client';
 
 /** Whether this browser holds what is on screen. */
 export type Keeping =
@@ -69,6 +70,8 @@ export interface Session {
   readonly locale: string | undefined;
   /** The address names a project that this browser does not have. */
   readonly isNowhere: boolean;
+  /** The worker that has the items does not answer. */
+  readonly isEngineSilent: boolean;
 }
 
 /** A session's start. The counts stay: they carry the version that they belong to. */
@@ -88,6 +91,7 @@ export const noSession: Omit<Session, 'survey'> = {
   locale: undefined,
   followed: {},
   isNowhere: false,
+  isEngineSilent: false,
 };
 
 const noSurvey: Survey = { templates: [], findings: [] };
@@ -114,34 +118,43 @@ export function usedIds(): UsedIds {
   return history.used;
 }
 
-let client: EngineClient | undefined;
+let running: RunningEngine | undefined;
 
 /** The engine of this page, started when it is first needed. */
 export function engine(): EngineClient {
-  client ??= startEngine((event) => {
-    switch (event.kind) {
-      case 'first':
-        firstListener(event.brought.project, event.view);
-        break;
-      case 'progress':
-        useSession.setState(({ reading }) => ({
-          reading: reading && { ...reading, share: event.share },
-        }));
-        break;
-      case 'followed':
-        newsListener(event.news);
-        break;
-      case 'forgot':
-        useSession.setState(({ history }) => ({
-          history: history && forgetRevision(history, event.source, event.revision),
-        }));
-        break;
-      case 'survey':
-        useSession.setState({ survey: event });
-        break;
-    }
-  });
-  return client;
+  running ??= startEngine(heard, () => useSession.setState({ isEngineSilent: true }));
+  return running.client;
+}
+
+/** Ends an engine that does not answer; another one is started when it is next needed. */
+export function endEngine(): void {
+  running?.end();
+  running = undefined;
+  useSession.setState({ isEngineSilent: false });
+}
+
+function heard(event: EngineEvent): void {
+  switch (event.kind) {
+    case 'first':
+      firstListener(event.brought.project, event.view);
+      break;
+    case 'progress':
+      useSession.setState(({ reading }) => ({
+        reading: reading && { ...reading, share: event.share },
+      }));
+      break;
+    case 'followed':
+      newsListener(event.news);
+      break;
+    case 'forgot':
+      useSession.setState(({ history }) => ({
+        history: history && forgetRevision(history, event.source, event.revision),
+      }));
+      break;
+    case 'survey':
+      useSession.setState({ survey: event });
+      break;
+  }
 }
 
 let firstListener: (project: Project, view: View) => void = () => {};

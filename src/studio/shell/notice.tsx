@@ -2,11 +2,12 @@ import X from 'lucide-react/icons/x';
 import { Button } from '../shared/controls';
 import { keepNow } from '../shared/keep';
 import { useNewerBuild } from '../shared/offline';
+import { beginAnew } from '../shared/opening';
 import { engine, useSession } from '../shared/session';
 
 /** What went wrong or takes a while, in one place below the screen. */
 export function Notice() {
-  const { notice, reading, keeping } = useSession();
+  const { notice, reading, keeping, isEngineSilent } = useSession();
   const { take } = useNewerBuild();
   return (
     <div
@@ -39,6 +40,20 @@ export function Notice() {
           >
             <X size={14} aria-hidden="true" />
           </button>
+        </div>
+      )}
+      {isEngineSilent && (
+        <div
+          role="alert"
+          className="flex max-w-2xl items-center gap-3 rounded-md border border-madder bg-paper px-3 py-2"
+        >
+          <span>
+            <b className="text-madder">What works on the items does not answer.</b> What is kept is
+            safe; beginning anew reads it again.
+          </span>
+          <Button isMain onPress={() => void beginAnew()}>
+            Begin anew
+          </Button>
         </div>
       )}
       {take !== undefined && (
