@@ -49,6 +49,8 @@ export interface Brought {
   readonly project: Project;
   readonly findings: readonly Finding[];
   readonly itemCount: number;
+  /** It was a project's file, made by whoever. */
+  readonly isFile: boolean;
 }
 
 /** How the bound properties of a template fare over all items that it shows. */
@@ -241,6 +243,7 @@ export interface EngineProtocol {
 /** A project that this browser keeps, as it was read. */
 export interface OpenedHere {
   readonly project: Project;
+  readonly loadsOutside: boolean;
   /** When it was written, as milliseconds since 1970. */
   readonly keptAt: number;
   readonly view: View;

@@ -1,9 +1,9 @@
 import { failed, ok } from '../core/base';
 import type { Item } from '../core/items';
 import { itemsIdOf, type Project } from '../core/project';
-import type { KeptState } from '../keeping';
+import type { KeptProject, KeptState } from '../keeping';
 import type { Engine } from './engine';
-import type { EngineEvent, KeepingProtocol, Range, View } from './protocol';
+import type { EngineEvent, KeepingProtocol, OpenedHere, Range, View } from './protocol';
 import { turns } from './turns';
 
 /** Rows of a document that was dropped do not wait for the database. */
@@ -28,7 +28,8 @@ export function keepingProtocol(
     if (source !== project.sources[0]?.id) return;
     engine.hold(source, items, undefined, project.sources[0].revision);
     const view = engine.update(withoutLaterChanges(project, source), wanted);
-    tell({ kind: 'first', brought: { project, findings: [], itemCount: items.length }, view });
+    const brought = { project, findings: [], itemCount: items.length, isFile: false };
+    tell({ kind: 'first', brought, view });
   }
 
   function hold(project: Project, state: KeptState): void {
@@ -55,7 +56,7 @@ export function keepingProtocol(
         here = { id, state };
         hold(kept.project, state);
         const view = shown(engine.update(kept.project, wanted));
-        return ok({ project: kept.project, keptAt: kept.keptAt, view });
+        return ok(openedHere(kept, view));
       } catch (error) {
         return failed(whyNotKept(error));
       }
@@ -72,7 +73,7 @@ export function keepingProtocol(
         here = { id, state };
         hold(kept.project, state);
         const view = shown(engine.update(kept.project, wanted, list));
-        return ok({ project: kept.project, keptAt: kept.keptAt, view });
+        return ok(openedHere(kept, view));
       } catch (error) {
         return failed(whyNotKept(error));
       }
@@ -99,6 +100,11 @@ export function keepingProtocol(
     },
   };
 }
+
+const openedHere = (
+  { project, keptAt, loadsOutside = true }: KeptProject,
+  view: View,
+): OpenedHere => ({ project, keptAt, loadsOutside, view });
 
 /** The project as far as its first items go: what else it has is not read yet. */
 const withoutLaterChanges = (project: Project, source: string): Project => ({

@@ -188,7 +188,12 @@ async function bringItems(document: Document, wanted: Range): Promise<Answer> {
     const view = forPage(take(project, first.items, inference, wanted));
     tell({
       kind: 'first',
-      brought: { project, findings: first.findings, itemCount: first.items.length },
+      brought: {
+        project,
+        findings: first.findings,
+        itemCount: first.items.length,
+        isFile: false,
+      },
       view,
     });
   });
@@ -200,7 +205,7 @@ async function bringItems(document: Document, wanted: Range): Promise<Answer> {
   if (source !== undefined) reading.remember(source, document, read.places ?? []);
   const findings = [...read.findings, ...inference.findings];
   return ok({
-    brought: { project, findings, itemCount: read.items.length },
+    brought: { project, findings, itemCount: read.items.length, isFile: false },
     view: shown(view),
   });
 }
@@ -218,7 +223,8 @@ async function bringProject(blob: Blob, name: string, wanted: Range): Promise<An
   engine.clear();
   engine.holdFile(project, items);
   const view = engine.update(project, wanted);
-  return ok({ brought: { project, findings, itemCount: view.itemCount }, view: shown(view) });
+  const brought = { project, findings, itemCount: view.itemCount, isFile: true };
+  return ok({ brought, view: shown(view) });
 }
 
 expose(

@@ -19,6 +19,8 @@ export interface KeptProject {
   readonly preview: Preview;
   /** The page that may write it: whoever took it over wrote its own name here. */
   readonly writer?: string;
+  /** Whether its pictures may come from addresses outside; missing: they may. */
+  readonly loadsOutside?: boolean;
   /** Milliseconds since 1970; it goes for good some time after. */
   readonly removedAt?: number;
 }

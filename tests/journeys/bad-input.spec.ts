@@ -142,3 +142,99 @@ test('a project with a broken binding opens, with a finding that leads to it', a
   await page.getByRole('button', { name: 'Write material' }).click();
   await expect(page.getByText('no findings')).toBeVisible();
 });
+
+test('pictures of a project from elsewhere come only after a press, once a project', async ({
+  page,
+}) => {
+  const asked: string[] = [];
+  await page.route('http://pictures.invalid/**', (route) => {
+    asked.push(route.request().url());
+    return route.fulfill({
+      contentType: 'image/svg+xml',
+      body: '<svg xmlns="http://www.w3.org/2000/svg"/>',
+    });
+  });
+  const project = {
+    yarncard: 1,
+    name: 'Boats',
+    sources: [
+      {
+        id: 'boats',
+        name: 'boats',
+        from: { file: 'boats.json', format: 'json', at: '$[*]' },
+        key: 'id',
+        discriminator: null,
+      },
+    ],
+    types: [
+      {
+        id: 'boat',
+        name: 'boat',
+        source: 'boats',
+        value: null,
+        fields: [
+          { name: 'id', type: 'text', required: true },
+          { name: 'picture', type: 'text', required: true },
+        ],
+      },
+    ],
+    templates: [
+      {
+        id: 'boat-plain',
+        name: 'plain',
+        type: 'boat',
+        row: {
+          part: 'stack',
+          id: 'row',
+          direction: 'across',
+          gap: 4,
+          align: 'centre',
+          width: 'fit',
+          children: [
+            {
+              part: 'image',
+              id: 'picture',
+              picture: { expr: 'picture' },
+              widthPx: 40,
+              heightPx: 40,
+              shape: 'square',
+              fit: 'cover',
+            },
+            { part: 'label', id: 'title', text: { expr: 'id' }, style: 'title', width: 'fit' },
+          ],
+        },
+      },
+    ],
+    lists: [
+      {
+        id: 'boats',
+        name: 'boats',
+        source: 'boats',
+        choices: [{ type: 'boat', template: 'boat-plain' }],
+        otherwise: null,
+        arrangement: { kind: 'list', gap: 0, edge: 0, separators: true },
+      },
+    ],
+    pictures: [],
+    items: [
+      { source: 'boats', items: [{ id: 'b-1', picture: 'http://pictures.invalid/gull.svg' }] },
+    ],
+  };
+  await page.goto('/');
+  await dropFile(page, 'boats.yarncard.json', JSON.stringify(project));
+  await expect.poll(() => rowsOf(page)).toEqual([['b-1']]);
+  const bar = page.getByRole('region', { name: 'Pictures from outside' });
+  await expect(bar).toContainText('pictures.invalid');
+  await saved(page);
+  await page.getByRole('button', { name: 'All projects' }).click();
+  await expect(page.getByRole('button', { name: /^Boats/ })).toBeVisible();
+  await page.goBack();
+  await expect(bar).toBeVisible();
+  expect(asked).toEqual([]);
+  await bar.getByRole('button', { name: 'Load them' }).click();
+  await expect.poll(() => asked.length).toBeGreaterThan(0);
+  await saved(page);
+  await page.reload();
+  await expect.poll(() => rowsOf(page)).toEqual([['b-1']]);
+  await expect(bar).toBeHidden();
+});

@@ -6,3 +6,4 @@ export { isAddress, type PictureFinder, type PictureLook, pictureFinder } from '
 export { pictureFindings } from './findings';
 export { type DeviceFamily, pictureName, withoutExtension } from './name';
 export { contentOf, type Picture, type PictureKept, pictureType } from './picture';
+export { isDrawable } from './svg';

@@ -240,3 +240,9 @@ describe('edits', () => {
     expect(made.ok ? '' : made.error).toMatch(/\w+ .*\.$/);
   });
 });
+
+test('a file that nests deeper than any project is refused, whatever else is wrong with it', async () => {
+  const deep = `${'['.repeat(5_000)}${']'.repeat(5_000)}`;
+  const read = await readProject(`{"yarncard":1,"name":${deep}}`, 'x.yarncard.json');
+  expect(!read.ok && read.error.code).toBe('project-too-deep');
+});

@@ -23,6 +23,9 @@ let next: Promise<void> | undefined;
 
 /** Keeps the project shortly after an edit; while edits go on and on, in the midst of them. */
 export function keepSoon(): void {
+  useSession.setState(({ keeping }) =>
+    keeping.kind === 'kept' ? { keeping: { kind: 'keeping' } } : {},
+  );
   dueAt = Math.min(dueAt, Date.now() + latestMs);
   keepAt(Math.min(dueAt, Date.now() + restMs));
 }
@@ -117,11 +120,11 @@ export function onTakenOver(listener: () => void): void {
 }
 
 function recordNow(id: string) {
-  const { history, view } = useSession.getState();
+  const { history, view, loadsOutside } = useSession.getState();
   if (history === undefined) return undefined;
   const { project } = history;
   const itemCount = view?.itemCount ?? 0;
-  return { id, project, itemCount, writer: pageId, preview: previewNow() };
+  return { id, project, itemCount, writer: pageId, loadsOutside, preview: previewNow() };
 }
 
 /** The first rows; undefined while others are on screen. */

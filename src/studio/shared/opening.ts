@@ -28,7 +28,7 @@ async function bringNow(document: Document): Promise<void> {
   let shownFirst: string | undefined;
   onFirstRows((project, view) => {
     shownFirst = newId(project);
-    show(shownFirst, project, view);
+    show(shownFirst, project, view, false);
   });
   const brought = await engine().bring(document, { from: 0, to: 40 });
   if (!brought.ok) {
@@ -38,7 +38,7 @@ async function bringNow(document: Document): Promise<void> {
   }
   const { brought: what, view } = brought.value;
   const id = shownFirst ?? (await freeProjectId(what.project));
-  show(id, what.project, view);
+  show(id, what.project, view, what.isFile);
   useSession.setState({
     reading: undefined,
     readFindings: what.findings,
@@ -73,7 +73,8 @@ async function openKeptNow(id: string): Promise<void> {
     if (!opened.ok) useSession.setState({ keeping: { kind: 'failed', reason: opened.error } });
     return;
   }
-  useSession.setState({ history: startHistory(kept.project), view: kept.view });
+  const { loadsOutside, view } = kept;
+  useSession.setState({ history: startHistory(kept.project), view, loadsOutside });
   await takeLock(id, kept.keptAt);
   // Until it is known who writes, nothing can be edited.
   if (useSession.getState().id !== id) return;
@@ -153,14 +154,16 @@ async function demoBlob(): Promise<Blob> {
 }
 
 /** The first rows open the project; the whole takes their place and leaves the rest as it is. */
-function show(id: string, project: Project, view: View): void {
+function show(id: string, project: Project, view: View, isFile: boolean): void {
   const { id: shown, reading, atHand } = useSession.getState();
   if (shown === id) {
     useSession.setState({ history: startHistory(project), view });
     void handItem(atHand?.item ?? 0);
     return;
   }
-  useSession.setState({ ...noSession, reading, id, history: startHistory(project), view });
+  const history = startHistory(project);
+  // A file from elsewhere asks for no picture outside by itself.
+  useSession.setState({ ...noSession, reading, id, history, view, loadsOutside: !isFile });
   go({ page: 'project', id, station: 'data' });
   void handItem(0);
 }

@@ -1,5 +1,5 @@
 import { count, type Finding } from '../../core/base';
-import { type PictureKept, pictureType, withoutExtension } from '../../core/pictures';
+import { isDrawable, type PictureKept, pictureType, withoutExtension } from '../../core/pictures';
 import { edits } from '../../core/project';
 import { make } from './editing';
 import { goWithin } from './route';
@@ -20,7 +20,8 @@ export async function bringPictures(files: readonly File[]): Promise<void> {
   const refused: string[] = [];
   for (const file of files) {
     const mediaType = pictureType(await headOf(file));
-    if (mediaType === undefined || file.size > largestBytes) refused.push(file.name);
+    const isEndless = mediaType === 'image/svg+xml' && !isDrawable(await file.text());
+    if (mediaType === undefined || file.size > largestBytes || isEndless) refused.push(file.name);
     else
       pictures.push({ name: withoutExtension(file.name), mediaType, base64: await base64Of(file) });
   }
@@ -42,6 +43,6 @@ const refusal = (names: readonly string[]): Finding => ({
   code: 'picture-refused',
   severity: 'error',
   place: { in: 'document', file: names[0] ?? '' },
-  message: `${count(names.length, 'file')} ${names.length === 1 ? 'is' : 'are'} no picture that can be shown, or larger than ${largestBytes / 1e6} MB: ${names.slice(0, 5).join(', ')}.`,
+  message: `${count(names.length, 'file')} ${names.length === 1 ? 'is' : 'are'} no picture that can be shown, larger than ${largestBytes / 1e6} MB, or a drawing that would not end: ${names.slice(0, 5).join(', ')}.`,
   hint: 'SVG, PNG, JPEG, WebP, AVIF and GIF can be.',
 });

@@ -3,12 +3,14 @@ import { create } from 'zustand';
 import {
   contentOf,
   isAddress,
+  isDrawable,
   type Picture,
   type PictureKept,
   type PictureLook,
   pictureFinder,
 } from '../../core/pictures';
 import type { Pictures } from '../../render';
+import { useSession } from './session';
 import { useWindow } from './window-settings';
 
 const outsideKey = 'yarn-card/outside-pictures';
@@ -35,12 +37,17 @@ function kept(): string | null {
   }
 }
 
-/** Names to addresses that an image may load, for a scheme and the device of the window. */
+/**
+ * Names to addresses that an image may load, for a scheme and the device of the window.
+ * `loadsOutside`: whether those may be outside; not given: as the open project says.
+ */
 export function usePictures(
   pictures: readonly Picture[] | undefined,
   scheme: 'light' | 'dark',
+  loadsOutside?: boolean,
 ): Pictures {
-  const { isAllowed } = useOutside();
+  const isOfOpen = useSession((session) => session.loadsOutside);
+  const isAllowed = useOutside().isAllowed && (loadsOutside ?? isOfOpen);
   const { device } = useWindow();
   const { family } = device;
   return useMemo(() => {
@@ -69,7 +76,29 @@ function picturesOf(
 
 export function addressOf(pictures: readonly Picture[], picture: Picture): string | undefined {
   const content = contentOf(pictures, picture);
-  return content && `data:${content.mediaType};base64,${content.base64}`;
+  return content !== undefined && isShown(content)
+    ? `data:${content.mediaType};base64,${content.base64}`
+    : undefined;
+}
+
+const known = new WeakMap<object, boolean>();
+
+/** A drawing that would never end is not begun. */
+function isShown(content: Omit<PictureKept, 'name'>): boolean {
+  if (content.mediaType !== 'image/svg+xml') return true;
+  const before = known.get(content);
+  if (before !== undefined) return before;
+  const isFine = isDrawable(new TextDecoder().decode(bytesOf(content.base64)));
+  known.set(content, isFine);
+  return isFine;
+}
+
+function bytesOf(base64: string): Uint8Array {
+  try {
+    return Uint8Array.from(atob(base64), (char) => char.charCodeAt(0));
+  } catch {
+    return new Uint8Array();
+  }
 }
 
 /** The pictures of these names, each with its content and under the name that it is asked for. */

@@ -9,12 +9,20 @@ interface RowPictureProps {
   readonly entry: Entry;
   readonly pictures: readonly Picture[];
   readonly scheme?: 'light' | 'dark';
+  /** Whether pictures may come from addresses outside; not said: as the open project says. */
+  readonly loadsOutside?: boolean | undefined;
 }
 
 /** One real row, drawn by the same renderer as the window, as wide as its surroundings. */
-export function RowPicture({ plan, entry, pictures, scheme = 'light' }: RowPictureProps) {
+export function RowPicture({
+  plan,
+  entry,
+  pictures,
+  scheme = 'light',
+  loadsOutside,
+}: RowPictureProps) {
   const host = useRef<HTMLDivElement>(null);
-  const urls = usePictures(pictures, scheme);
+  const urls = usePictures(pictures, scheme, loadsOutside);
   useEffect(() => {
     const row = createRow(plan);
     bindRow(row, entry, urls);

@@ -70,6 +70,8 @@ export interface Session {
   readonly locale: string | undefined;
   /** The address names a project that this browser does not have. */
   readonly isNowhere: boolean;
+  /** Whether the project's pictures may come from addresses outside: one from elsewhere asks first. */
+  readonly loadsOutside: boolean;
   /** The worker that has the items does not answer. */
   readonly isEngineSilent: boolean;
 }
@@ -91,6 +93,7 @@ export const noSession: Omit<Session, 'survey'> = {
   locale: undefined,
   followed: {},
   isNowhere: false,
+  loadsOutside: true,
   isEngineSilent: false,
 };
 

@@ -10,6 +10,7 @@ import { Bar } from './bar';
 import { Foreseen } from './foreseen';
 import { ItemBar } from './item-bar';
 import { LookingOn } from './looking-on';
+import { OutsidePictures } from './outside-pictures';
 import { Rail } from './rail';
 import { stations } from './stations';
 import { WindowSide } from './window-side';
@@ -30,6 +31,7 @@ export function Workbench({ station: name }: { readonly station: StationName }) 
       </Boundary>
       <div className="col-span-2">
         <LookingOn />
+        <OutsidePictures />
         <Boundary what="what becomes of it">
           <Arrival />
           <Foreseen />

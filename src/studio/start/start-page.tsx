@@ -140,7 +140,12 @@ function Card({ kept }: { readonly kept: KeptProject }) {
               return (
                 plan && (
                   <span key={entry.key} className="block border-b border-rule">
-                    <RowPicture plan={plan} entry={entry} pictures={preview.pictures} />
+                    <RowPicture
+                      plan={plan}
+                      entry={entry}
+                      pictures={preview.pictures}
+                      loadsOutside={kept.loadsOutside ?? true}
+                    />
                   </span>
                 )
               );
