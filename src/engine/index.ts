@@ -43,5 +43,5 @@ export type {
 } from './protocol';
 export { rawPathOf } from './raw-names';
 export { sqliteFrom } from './sqlite';
-export { plainLook, type TableLook } from './table';
+export { type Only, plainLook, type TableLook } from './table';
 export { trace } from './tracing';

@@ -255,7 +255,7 @@ test('items are fetched from an address, and again', async ({ page }) => {
     }),
   );
   await openDemo(page, 'data');
-  await page.getByRole('button', { name: 'Paste, drop or type more' }).click();
+  await page.getByRole('button', { name: 'Paste or type more' }).click();
   await page
     .getByLabel('Items, or an address to fetch them from')
     .fill('http://shop.example/stock.json');

@@ -59,6 +59,8 @@ export async function become(page: Page, what: string | RegExp): Promise<void> {
 export async function openDemo(page: Page, station = 'templates'): Promise<void> {
   await page.goto(`/p/thrumwick/${station}`);
   await expect(page.locator('.yc-sizer > .yc-row').first()).toBeVisible();
+  // The rows are drawn before the station.
+  await expect(page.locator('main h1')).toBeAttached();
 }
 
 export async function saved(page: Page): Promise<void> {

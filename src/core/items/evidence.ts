@@ -1,13 +1,7 @@
 import { isRecord, type Json, ownReader, ownValue, type Turns } from '../base';
 import type { ResultType, ValueType } from '../values';
+import { type Beyond, type Bin, binsOf } from './bins';
 import type { Item } from './item';
-
-/** How many values lie from `from` up to `to`; the last bin has its end, too. */
-export interface Bin {
-  readonly from: number;
-  readonly to: number;
-  readonly count: number;
-}
 
 /** A value at one end of all, and the first item that has it. */
 export interface Extreme {
@@ -37,6 +31,7 @@ export interface Evidence {
   readonly smallest: Extreme | undefined;
   readonly largest: Extreme | undefined;
   readonly bins: readonly Bin[];
+  readonly beyond: Beyond;
 }
 
 const itemsATurn = 5_000;
@@ -44,7 +39,6 @@ const mostDistinct = 120_000;
 /** Records and lists are told apart by their JSON, which is slow: only so many of them. */
 const mostNested = 20_000;
 const mostFrequent = 8;
-const binCount = 16;
 
 /** Walks all items for one field; `path` goes through records. `kept`: only items that it lets through. */
 export function* gatherEvidence(
@@ -125,7 +119,7 @@ export function* gatherEvidence(
     measure,
     smallest: smallest?.extreme,
     largest: largest?.extreme,
-    bins: binsOf(all, smallest?.at ?? 0, largest?.at ?? 0, isWhole),
+    ...binsOf(all, isWhole),
   };
 }
 
@@ -232,29 +226,4 @@ class Frequent {
   sorted(): Evidence['frequent'] {
     return this.most.sort((a, b) => b.count - a.count).slice(0, mostFrequent);
   }
-}
-
-/** Equal bins between the ends; whole numbers get bins of whole widths. */
-function binsOf(
-  measures: Float64Array,
-  smallest: number,
-  largest: number,
-  isOfWholeNumbers: boolean,
-): Bin[] {
-  if (measures.length === 0) return [];
-  if (smallest === largest) return [{ from: smallest, to: largest, count: measures.length }];
-  const isWhole = largest - smallest < 1e9 && isOfWholeNumbers;
-  const span = isWhole ? largest - smallest + 1 : largest - smallest;
-  const width = isWhole ? Math.max(1, Math.ceil(span / binCount)) : span / binCount;
-  if (!Number.isFinite(width) || width <= 0) return [];
-  const counts = new Uint32Array(Math.min(binCount, Math.ceil(span / width)));
-  for (const at of measures) {
-    const bin = Math.min(counts.length - 1, Math.floor((at - smallest) / width));
-    counts[bin] = (counts[bin] ?? 0) + 1;
-  }
-  return [...counts].map((count, index) => ({
-    from: smallest + index * width,
-    to: smallest + (index + 1) * width - (isWhole ? 1 : 0),
-    count,
-  }));
 }

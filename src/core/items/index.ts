@@ -2,6 +2,8 @@
  * Items: read from documents, found in them, and known by inference over all of them. This room
  * knows nothing of projects, templates or rows; readers, the engine and the command line call it.
  */
+
+export type { Beyond, Bin } from './bins';
 export {
   decoder,
   decodingInWords,
@@ -20,7 +22,7 @@ export {
   compareImport,
   type ImportDifference,
 } from './difference';
-export { type Bin, type Evidence, type Extreme, gatherEvidence, type Measure } from './evidence';
+export { type Evidence, type Extreme, gatherEvidence, type Measure, measured } from './evidence';
 export { applyFeed, type FeedApplied, type FeedEvent, type Follow } from './feed';
 export type { Position } from './findings';
 export { fieldsWithin, isOfType, misfits, type TypedItems, valueAt } from './fit';

@@ -22,7 +22,7 @@ export function Bar() {
   const back = history?.done.at(-1);
   const forward = history?.undone[0];
   return (
-    <header className="col-span-2 flex items-center gap-3 border-b border-rule px-3">
+    <header className="col-span-2 flex min-w-0 items-center gap-3 border-b border-rule px-3 max-[1000px]:gap-1.5 max-[1000px]:px-2">
       <button
         type="button"
         aria-label="All projects"
@@ -52,12 +52,14 @@ export function Bar() {
       </Button>
       <button
         type="button"
-        className="ms-auto flex h-7 w-72 items-center gap-2 rounded-md border border-rule bg-paper px-2.5 text-ash hover:border-ash max-[1100px]:w-44"
+        className="ms-auto flex h-7 w-72 items-center gap-2 rounded-md border border-rule bg-paper px-2.5 text-ash hover:border-ash max-[1100px]:w-44 max-[1000px]:ms-0 max-[1000px]:w-auto max-[1000px]:min-w-0"
         onClick={() => usePalette.setState({ isOpen: true })}
       >
         <Search size={14} aria-hidden="true" />
-        Find or do
-        <kbd className="ms-auto rounded-sm border border-rule px-1 font-sans text-xs">Ctrl K</kbd>
+        <span className="max-[600px]:sr-only">Find or do</span>
+        <kbd className="ms-auto rounded-sm border border-rule px-1 font-sans text-xs max-[1000px]:hidden">
+          Ctrl K
+        </kbd>
       </button>
       <div className="ms-auto flex items-center gap-2">
         <Findings />
@@ -78,7 +80,7 @@ function Name({ name }: { readonly name: string }) {
   return (
     <input
       aria-label="Project name"
-      className="h-7 w-40 min-w-0 rounded-md bg-transparent px-1.5 text-base font-semibold hover:bg-paper focus:bg-paper"
+      className="h-7 w-40 min-w-16 max-[1000px]:w-28 max-[1000px]:shrink rounded-md bg-transparent px-1.5 text-base font-semibold hover:bg-paper focus:bg-paper"
       value={text}
       onChange={(event) => setText(event.target.value)}
       onBlur={() => {

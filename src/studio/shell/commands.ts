@@ -2,7 +2,7 @@ import { edits } from '../../core/project';
 import { handItem } from '../shared/at-hand';
 import { currentNow } from '../shared/current';
 import { make, stepBack, stepForward } from '../shared/editing';
-import { go, goWithin } from '../shared/route';
+import { go, goWithin, type StationName, useRoute } from '../shared/route';
 import { saveAsFile } from '../shared/save-file';
 import { useSession } from '../shared/session';
 import { usePalette } from './palette-state';
@@ -14,7 +14,19 @@ export interface Command {
   /** As people write it; `keys.ts` reads the same words. */
   readonly key?: string;
   readonly needsProject: boolean;
+  /** The stations where it is likeliest wanted. */
+  readonly fits?: readonly StationName[];
+  /** Why it can't be done now; undefined: it can. */
+  whyNot?(): string | undefined;
   run(): void;
+}
+
+const stepsOf = (side: 'done' | 'undone'): number =>
+  useSession.getState().history?.[side].length ?? 0;
+
+export function stationNow(): StationName | undefined {
+  const { route } = useRoute.getState();
+  return route.page === 'project' ? route.station : undefined;
 }
 
 const item = () => useSession.getState().atHand?.item ?? 0;
@@ -40,29 +52,56 @@ export const commands: readonly Command[] = [
     needsProject: false,
     run: () => usePalette.setState({ isOpen: true }),
   },
-  { name: 'Undo', key: 'Ctrl Z', needsProject: true, run: stepBack },
-  { name: 'Redo', key: 'Ctrl Shift Z', needsProject: true, run: stepForward },
-  { name: 'Save as a file', key: 'Ctrl S', needsProject: true, run: () => void saveAsFile() },
+  {
+    name: 'Undo',
+    key: 'Ctrl Z',
+    needsProject: true,
+    whyNot: () => (stepsOf('done') === 0 ? 'nothing to undo' : undefined),
+    run: stepBack,
+  },
+  {
+    name: 'Redo',
+    key: 'Ctrl Shift Z',
+    needsProject: true,
+    whyNot: () => (stepsOf('undone') === 0 ? 'nothing to redo' : undefined),
+    run: stepForward,
+  },
+  {
+    name: 'Save as a file',
+    key: 'Ctrl S',
+    needsProject: true,
+    fits: ['hand-off'],
+    run: () => void saveAsFile(),
+  },
   ...stations.map(({ name, words }, index) => ({
     name: `Go to ${words}`,
     key: `Alt ${index + 1}`,
     needsProject: true,
+    whyNot: () => (stationNow() === name ? 'here' : undefined),
     run: () => goWithin({ station: name }),
   })),
   {
     name: 'Next item',
     key: 'Alt ArrowDown',
     needsProject: true,
+    fits: ['data', 'templates'],
     run: () => void handItem(item() + 1),
   },
   {
     name: 'Item before',
     key: 'Alt ArrowUp',
     needsProject: true,
+    fits: ['data', 'templates'],
     run: () => void handItem(item() - 1),
   },
-  { name: 'Arrange as a list', needsProject: true, run: () => arrange('list') },
-  { name: 'Arrange as a grid', needsProject: true, run: () => arrange('grid') },
+  { name: 'Arrange as a list', needsProject: true, fits: ['list'], run: () => arrange('list') },
+  { name: 'Arrange as a grid', needsProject: true, fits: ['list'], run: () => arrange('grid') },
+  {
+    name: 'All pictures',
+    needsProject: true,
+    fits: ['data'],
+    run: () => goWithin({ station: 'data', panel: 'pictures' }),
+  },
   { name: 'All projects', needsProject: true, run: () => go({ page: 'start' }) },
   {
     name: 'Show the keys',

@@ -23,7 +23,7 @@ export function ItemBar() {
   ];
   const types = current !== undefined && current.types.length > 1 ? current.types : [];
   return (
-    <footer className="col-span-2 flex items-center gap-2 overflow-hidden border-t border-rule bg-paper px-3 whitespace-nowrap">
+    <footer className="col-span-2 flex items-center gap-2 overflow-x-auto overflow-y-hidden border-t border-rule bg-paper px-3 whitespace-nowrap">
       <Button onPress={() => void handItem((atHand?.item ?? 0) - 1)} label="Item before">
         <ChevronLeft size={14} aria-hidden="true" />
       </Button>
@@ -33,7 +33,7 @@ export function ItemBar() {
       <Button onPress={() => void handItem((atHand?.item ?? 0) + 1)} label="Next item">
         <ChevronRight size={14} aria-hidden="true" />
       </Button>
-      <bdi className="max-w-72 truncate font-semibold">{atHand?.title}</bdi>
+      <bdi className="max-w-72 min-w-24 shrink truncate font-semibold">{atHand?.title}</bdi>
       {asks
         .filter((ask) => ask.item >= 0)
         .map((ask) => (

@@ -1,10 +1,10 @@
 import { Dialog } from '@base-ui/react/dialog';
-import { Command } from 'cmdk';
+import { Command as Menu } from 'cmdk';
 import { useEffect, useState } from 'react';
 import { handItem } from '../shared/at-hand';
 import { useRoute } from '../shared/route';
 import { engine, useSession } from '../shared/session';
-import { commands } from './commands';
+import { type Command, commands, stationNow } from './commands';
 import { usePalette } from './palette-state';
 
 /** One field to find an item by any of its words, or to do something by its name. */
@@ -17,9 +17,9 @@ export default function Palette() {
   useEffect(() => {
     if (!isOpen) setWords('');
   }, [isOpen]);
-  const shown = commands
-    .filter((command) => !command.needsProject || (hasProject && !isStart))
-    .filter((command) => !showsKeys || command.key !== undefined);
+  const shown = showsKeys
+    ? commands.filter((command) => command.key !== undefined)
+    : offered(hasProject && !isStart);
   return (
     // cmdk's own dialog writes a style element, which the page's policy refuses.
     <Dialog.Root open={isOpen} onOpenChange={(open) => !open && close()} modal="trap-focus">
@@ -29,15 +29,15 @@ export default function Palette() {
           aria-label="Find or do"
           className="fixed inset-x-0 top-14 z-50 mx-auto w-[480px] max-w-[94vw] overflow-hidden rounded-md border border-ash bg-paper outline-none"
         >
-          <Command label="Find or do" loop>
-            <Command.Input
+          <Menu label="Find or do" loop>
+            <Menu.Input
               value={words}
               onValueChange={setWords}
               placeholder={showsKeys ? 'Keys' : 'Words of an item, or something to do'}
               className="h-11 w-full border-b border-rule bg-transparent px-3 text-lg outline-none placeholder:text-ash"
             />
-            <Command.List className="max-h-96 overflow-auto py-1">
-              <Command.Empty className="px-3 py-2 text-ash">Nothing is called that.</Command.Empty>
+            <Menu.List className="max-h-96 overflow-auto py-1">
+              <Menu.Empty className="px-3 py-2 text-ash">Nothing is called that.</Menu.Empty>
               {shown.map((command) => (
                 <Entry
                   key={command.name}
@@ -59,12 +59,23 @@ export default function Palette() {
                   }}
                 />
               )}
-            </Command.List>
-          </Command>
+            </Menu.List>
+          </Menu>
         </Dialog.Popup>
       </Dialog.Portal>
     </Dialog.Root>
   );
+}
+
+/** What can be done here and now: first what fits the place, never the list that is open. */
+function offered(isInProject: boolean): readonly Command[] {
+  const station = stationNow();
+  const all = commands.filter(
+    ({ name, needsProject, whyNot }) =>
+      name !== 'Find or do' && (!needsProject || isInProject) && whyNot?.() === undefined,
+  );
+  const fits = ({ fits = [] }: Command) => station !== undefined && fits.includes(station);
+  return [...all.filter(fits), ...all.filter((command) => !fits(command))];
 }
 
 async function findItem(words: string): Promise<void> {
@@ -91,7 +102,7 @@ interface EntryProps {
 
 function Entry({ name, hint, onChoose }: EntryProps) {
   return (
-    <Command.Item
+    <Menu.Item
       value={name}
       onSelect={onChoose}
       className="flex cursor-default justify-between px-3 py-1.5 data-[selected=true]:bg-chosen"
@@ -100,6 +111,6 @@ function Entry({ name, hint, onChoose }: EntryProps) {
       {hint !== undefined && (
         <kbd className="font-sans text-sm text-ash">{hint.replace('Arrow', '')}</kbd>
       )}
-    </Command.Item>
+    </Menu.Item>
   );
 }

@@ -7,9 +7,12 @@ export function Rail({ current }: { readonly current: StationName }) {
   const findings = useFindings();
   const { route } = useRoute();
   return (
-    <nav aria-label="Stations" className="relative row-span-1 border-r border-rule">
+    <nav
+      aria-label="Stations"
+      className="relative row-span-1 border-r border-rule max-[1000px]:border-r-0 max-[1000px]:border-b max-[1000px]:ps-2"
+    >
       <svg
-        className="absolute inset-y-0 left-[33px] h-full w-3"
+        className="absolute inset-y-0 left-[33px] h-full w-3 max-[1000px]:hidden"
         aria-hidden="true"
         preserveAspectRatio="none"
         viewBox="0 0 12 700"
@@ -22,7 +25,7 @@ export function Rail({ current }: { readonly current: StationName }) {
           strokeWidth="1.5"
         />
       </svg>
-      <ol className="relative flex flex-col gap-5 pt-4">
+      <ol className="relative flex flex-col gap-5 overflow-y-auto pt-4 max-[1000px]:h-full max-[1000px]:flex-row max-[1000px]:items-center max-[1000px]:gap-1.5 max-[1000px]:overflow-visible max-[1000px]:pt-0">
         {stations.map(({ name, words, about, Icon, owns }) => {
           const own = findings.filter((finding) => owns(finding.place)).length;
           return (
@@ -43,7 +46,7 @@ export function Rail({ current }: { readonly current: StationName }) {
                     </span>
                   )}
                 </span>
-                <span className="bg-wool px-0.5 text-xs text-ash group-aria-[current=page]:font-semibold group-aria-[current=page]:text-ink">
+                <span className="bg-wool px-0.5 text-xs text-ash group-aria-[current=page]:font-semibold group-aria-[current=page]:text-ink max-[1000px]:sr-only">
                   {words}
                 </span>
               </a>

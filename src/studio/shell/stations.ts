@@ -17,10 +17,17 @@ interface Station {
   readonly Screen: ComponentType;
   /** Fetches the screen's code ahead. */
   readonly load: () => Promise<unknown>;
+  /** What of it stands alone where there is no room for all: the first that is shown, then the others. */
+  readonly panes: readonly Pane[];
   /** Whether it has the room of the window, too. */
   readonly isWide: boolean;
   /** The findings that are its own. */
   readonly owns: (place: Place) => boolean;
+}
+
+export interface Pane {
+  readonly id: string;
+  readonly words: string;
 }
 
 interface ScreenModule {
@@ -28,6 +35,8 @@ interface ScreenModule {
 }
 
 const screen = (load: () => Promise<ScreenModule>) => ({ Screen: onDemand(load), load });
+
+const pane = (id: string, words: string): Pane => ({ id, words });
 
 /** In the order of the work. */
 export const stations: readonly Station[] = [
@@ -37,6 +46,7 @@ export const stations: readonly Station[] = [
     about: 'Bring items; see what they are, and what is missing.',
     Icon: ClipboardList,
     ...screen(() => import('../stations/data/data')),
+    panes: [pane('table', 'Items'), pane('sources', 'Sources'), pane('field', 'Field')],
     isWide: false,
     owns: (place) => place.in === 'document' || place.in === 'items',
   },
@@ -46,6 +56,7 @@ export const stations: readonly Station[] = [
     about: 'Thread values to parts; watch the real rows change.',
     Icon: Rows3,
     ...screen(() => import('../stations/templates/templates')),
+    panes: [pane('bench', 'Bench'), pane('values', 'Values'), pane('properties', 'Part')],
     isWide: false,
     owns: (place) =>
       place.in === 'part' || (place.in === 'project' && place.path.startsWith('templates/')),
@@ -56,6 +67,7 @@ export const stations: readonly Station[] = [
     about: 'Which item gets which template.',
     Icon: Split,
     ...screen(() => import('../stations/choices/choices')),
+    panes: [pane('choices', 'Choices')],
     isWide: false,
     owns: (place) => place.in === 'project' && place.path.startsWith('lists/'),
   },
@@ -65,6 +77,7 @@ export const stations: readonly Station[] = [
     about: 'Rows or cells, gaps and edges.',
     Icon: LayoutList,
     ...screen(() => import('../stations/list/list')),
+    panes: [pane('arrangement', 'Arrangement'), pane('sequence', 'Sequence')],
     isWide: false,
     owns: () => false,
   },
@@ -74,6 +87,7 @@ export const stations: readonly Station[] = [
     about: 'Files that your app and your CI can use.',
     Icon: Send,
     ...screen(() => import('../stations/hand-off/hand-off')),
+    panes: [pane('file', 'The file'), pane('written', 'Written'), pane('use', 'In use')],
     isWide: true,
     owns: () => false,
   },

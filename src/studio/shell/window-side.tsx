@@ -17,7 +17,7 @@ export function WindowSide() {
     setWidth(within(window.innerWidth - event.clientX));
   };
   return (
-    <section aria-label="Window" className="flex shrink-0">
+    <section aria-label="Window" data-pane="window" className="flex shrink-0 max-[1000px]:w-full">
       {/* biome-ignore lint/a11y/useSemanticElements: a separator that can be moved is not a rule */}
       <div
         role="separator"
@@ -27,7 +27,7 @@ export function WindowSide() {
         aria-valuenow={widthPx}
         aria-valuemin={leastPx}
         aria-valuemax={mostPx}
-        className="relative w-px cursor-col-resize touch-none bg-rule before:absolute before:inset-y-0 before:-inset-x-1 hover:bg-woad focus-visible:bg-woad"
+        className="relative w-px cursor-col-resize max-[1000px]:hidden touch-none bg-rule before:absolute before:inset-y-0 before:-inset-x-1 hover:bg-woad focus-visible:bg-woad"
         onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
         onPointerMove={drag}
         onKeyDown={(event) => {
@@ -35,7 +35,7 @@ export function WindowSide() {
           else if (event.key === 'ArrowRight') setWidth(within(widthPx - stepPx));
         }}
       />
-      <div className="shrink-0" style={{ width: widthPx }}>
+      <div className="shrink-0 max-[1000px]:w-full!" style={{ width: widthPx }}>
         <WindowPane />
       </div>
     </section>

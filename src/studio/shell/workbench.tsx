@@ -1,4 +1,5 @@
 import { type ComponentType, Suspense, startTransition, useEffect, useState } from 'react';
+import { ownValue } from '../../core/base';
 import { handItem } from '../shared/at-hand';
 import { Boundary } from '../shared/boundary';
 import { Button } from '../shared/controls';
@@ -11,6 +12,7 @@ import { Foreseen } from './foreseen';
 import { ItemBar } from './item-bar';
 import { LookingOn } from './looking-on';
 import { OutsidePictures } from './outside-pictures';
+import { PaneTabs } from './pane-tabs';
 import { Rail } from './rail';
 import { stations } from './stations';
 import { WindowSide } from './window-side';
@@ -21,11 +23,17 @@ export function Workbench({ station: name }: { readonly station: StationName }) 
   const isOpen = useSession((session) => session.history !== undefined);
   useListInView();
   useTime();
+  const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
   const station = stations.find((each) => each.name === name) ?? stations[0];
   if (isNowhere) return <Nowhere />;
   if (station === undefined) return null;
+  const panes = station.isWide ? station.panes : [...station.panes, windowPane];
+  const pane = ownValue(chosen, station.name) ?? panes[0]?.id ?? '';
   return (
-    <div className="grid h-full grid-cols-[68px_1fr] grid-rows-[44px_auto_minmax(0,1fr)_36px]">
+    <div
+      data-panes={pane}
+      className="grid h-full grid-cols-[68px_minmax(0,1fr)] grid-rows-[44px_auto_minmax(0,1fr)_36px] max-[1000px]:grid-cols-[auto_minmax(0,1fr)] max-[1000px]:grid-rows-[44px_auto_38px_minmax(0,1fr)_36px]"
+    >
       <Boundary what="the bar">
         <Bar />
       </Boundary>
@@ -38,7 +46,12 @@ export function Workbench({ station: name }: { readonly station: StationName }) 
         </Boundary>
       </div>
       <Rail current={station.name} />
-      <div className="flex min-w-0">
+      <PaneTabs
+        panes={panes}
+        chosen={pane}
+        onChoose={(id) => setChosen((before) => ({ ...before, [station.name]: id }))}
+      />
+      <div className="flex min-w-0 max-[1000px]:col-span-2">
         <main className="min-w-0 flex-1 overflow-hidden" aria-label={station.words}>
           <Boundary key={station.name} what={`the ${station.words} station`}>
             {isOpen && <AfterRows Screen={station.Screen} />}
@@ -99,6 +112,8 @@ function AfterRows({ Screen }: { readonly Screen: ComponentType }) {
     </Suspense>
   ) : null;
 }
+
+const windowPane = { id: 'window', words: 'Window' };
 
 function Nowhere() {
   return (

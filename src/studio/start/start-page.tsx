@@ -24,7 +24,9 @@ export default function StartPage() {
       <header className="flex h-11 items-center gap-3 border-b border-rule px-4">
         <Mark />
         <b>Yarn Card</b>
-        <span className="text-ash">rows that are right on every item</span>
+        <span className="truncate text-ash max-[1000px]:hidden">
+          rows that are right on every item
+        </span>
         <span className="ms-auto flex gap-2">
           <FileButton words="Open a project file" label="A file of items or a project" />
           <a
@@ -42,7 +44,7 @@ export default function StartPage() {
           </Button>
         </span>
       </header>
-      <main className="mx-auto grid max-w-6xl grid-cols-[minmax(0,1fr)_340px] gap-11 px-10 py-7">
+      <main className="mx-auto grid max-w-6xl grid-cols-[minmax(0,1fr)_340px] gap-11 px-10 py-7 max-[1000px]:grid-cols-1 max-[1000px]:gap-6 max-[1000px]:px-4">
         <div>
           <h1 className="text-2xl leading-9 font-semibold">Start with your items</h1>
           <p className="pb-4 text-ash">

@@ -18,7 +18,7 @@ export default function Choices() {
   const types = project.types.filter((type) => type.source === list.source);
   const chosen = (type: string) => list.choices.find((choice) => choice.type === type);
   return (
-    <div className="h-full overflow-auto p-4">
+    <div data-pane="choices" className="h-full overflow-auto p-4">
       <h1 className="pb-2">
         <b>Which template an item gets</b> <span className="text-ash">list “{list.name}”</span>
       </h1>

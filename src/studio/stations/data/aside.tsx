@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { count, grouped } from '../../../core/base';
 import { keyFields } from '../../../core/items';
 import { edits, type ItemType, ownSet } from '../../../core/project';
@@ -29,7 +29,10 @@ export function Aside({ current }: { readonly current: Current }) {
     choiceCounts?.[list?.choices.findIndex((choice) => choice.type === type.id) ?? -1] ?? 0;
   const isOfPictures = route.page === 'project' && route.panel === 'pictures';
   return (
-    <aside className="overflow-auto border-r border-rule px-3 py-2">
+    <aside
+      data-pane="sources"
+      className="overflow-auto border-r border-rule px-3 py-2 max-[1000px]:row-span-2"
+    >
       <Heading>Sources</Heading>
       <ul>
         {project.sources.map((each) => (
@@ -50,30 +53,21 @@ export function Aside({ current }: { readonly current: Current }) {
           />
         ))}
       </ul>
-      <FileButton words="Bring a file" label="Items for this project" />
-      <AddSource />
-      {project.sources.length > 1 && (
-        <button
-          type="button"
-          className="block max-w-full truncate pb-1 text-sm text-ash underline"
-          title="With its types, their templates and the lists that show it; undo brings all back"
-          onClick={() => {
-            if (make(edits.removeSource(source.id)) === undefined)
-              goWithin({ source: undefined, field: undefined, item: 0, template: undefined });
-          }}
-        >
-          Remove {source.name}
-        </button>
-      )}
-      <Heading>Pictures</Heading>
-      <ul>
-        <Line
-          words="all pictures"
-          isChosen={isOfPictures}
-          about={String(project.pictures.length)}
-          onPress={() => goWithin({ panel: 'pictures' })}
-        />
-      </ul>
+      <Actions>
+        <FileButton words="Bring a file" label="Items for this project" />
+        <AddSource />
+        {project.sources.length > 1 && (
+          <Button
+            title="With its types, their templates and the lists that show it; undo brings all back"
+            onPress={() => {
+              if (make(edits.removeSource(source.id)) === undefined)
+                goWithin({ source: undefined, field: undefined, item: 0, template: undefined });
+            }}
+          >
+            <span className="max-w-32 truncate">Remove {source.name}</span>
+          </Button>
+        )}
+      </Actions>
       <Heading>Item types</Heading>
       <ul>
         {types.map((type) => (
@@ -93,11 +87,16 @@ export function Aside({ current }: { readonly current: Current }) {
           </li>
         ))}
       </ul>
-      {ofItem !== undefined && <NewComputed key={ofItem.id} type={ofItem} />}
-      <div className="flex flex-wrap items-center gap-1.5 pb-2">
+      {types.length > 1 && source.discriminator !== null && (
+        <p className="text-sm text-ash">
+          told apart by <b className="text-ink">{source.discriminator}</b>
+        </p>
+      )}
+      <Actions>
+        {ofItem !== undefined && <NewComputed key={ofItem.id} type={ofItem} />}
         <ToldApart current={current} />
         <TypesMenu current={current} />
-      </div>
+      </Actions>
       <Heading>Sets of {source.name}</Heading>
       <ul>
         {[{ id: ownSet, name: 'its own' }, ...(source.sets ?? [])].map((each) => (
@@ -111,14 +110,14 @@ export function Aside({ current }: { readonly current: Current }) {
         ))}
       </ul>
       {source.sets?.some((each) => each.id === 'nasty') !== true && (
-        <button
-          type="button"
-          className="py-0.5 text-sm text-woad underline"
-          title="A few items of each type that are hard to show"
-          onClick={() => void makeNasty(current)}
-        >
-          Make a nasty set
-        </button>
+        <Actions>
+          <Button
+            title="A few items of each type that are hard to show"
+            onPress={() => void makeNasty(current)}
+          >
+            Make a nasty set
+          </Button>
+        </Actions>
       )}
       <Heading>Key</Heading>
       <KeyMenu current={current} />
@@ -127,9 +126,23 @@ export function Aside({ current }: { readonly current: Current }) {
           Without a key a changed item counts as a new one when items come again.
         </p>
       )}
+      <Heading>Pictures</Heading>
+      <ul>
+        <Line
+          words="all pictures"
+          isChosen={isOfPictures}
+          about={String(project.pictures.length)}
+          onPress={() => goWithin({ panel: 'pictures' })}
+        />
+      </ul>
     </aside>
   );
 }
+
+/** What can be done with what stands above, always as buttons. */
+const Actions = ({ children }: { readonly children: ReactNode }) => (
+  <div className="flex flex-col items-start gap-1.5 py-1.5">{children}</div>
+);
 
 interface LineProps {
   readonly words: string;
@@ -159,15 +172,7 @@ function AddSource() {
   const [isOpen, setOpen] = useState(false);
   const [text, setText] = useState('');
   if (!isOpen) {
-    return (
-      <button
-        type="button"
-        className="block py-1 text-sm text-woad underline"
-        onClick={() => setOpen(true)}
-      >
-        Paste, drop or type more
-      </button>
-    );
+    return <Button onPress={() => setOpen(true)}>Paste or type more</Button>;
   }
   const add = () => {
     setOpen(false);
@@ -205,18 +210,10 @@ function AddSource() {
 /** What tells the types apart: split by a field, or merged into one. */
 function ToldApart({ current }: { readonly current: Current }) {
   const { source, types } = current;
-  if (types.length > 1) {
+  if (types.length > 1)
     return (
-      <>
-        {source.discriminator !== null && (
-          <p className="w-full text-sm text-ash">
-            told apart by <b className="text-ink">{source.discriminator}</b>
-          </p>
-        )}
-        <Button onPress={() => makeForeseen(edits.mergeTypes(source.id))}>Merge into one</Button>
-      </>
+      <Button onPress={() => makeForeseen(edits.mergeTypes(source.id))}>Merge into one</Button>
     );
-  }
   const fields = (types[0]?.fields ?? []).filter(
     (field) => field.type === 'text' && field.required,
   );

@@ -26,14 +26,17 @@ export default function Data() {
   const onLook = (next: TableLook) => setLooks((before) => ({ ...before, [id]: next }));
   const isTyped = source.from.format === 'typed' || /^(?:typed|pasted)$/.test(source.from.file);
   return (
-    <div className="grid h-full grid-cols-[184px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
+    <div className="grid h-full grid-cols-[184px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)] max-[1000px]:grid-cols-1">
       <SourceLine {...{ current, look, onLook }} />
       <Aside current={current} />
       {route.page === 'project' && route.panel === 'pictures' ? (
         <PicturesPanel project={current.project} />
       ) : (
-        <div className="grid min-h-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto]">
-          <div>
+        <div
+          data-pane="table field"
+          className="grid min-h-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] max-[1000px]:grid-rows-[auto_minmax(0,1fr)]"
+        >
+          <div data-pane="table">
             <FollowLine source={source} />
             {imported?.source === source.id && (
               <ImportSummary source={source} summary={imported.summary} />
@@ -44,6 +47,7 @@ export default function Data() {
             source={source}
             types={types}
             id={route.page === 'project' ? route.field : undefined}
+            onOnly={(only) => onLook({ ...look, only })}
           />
         </div>
       )}

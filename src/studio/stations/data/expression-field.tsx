@@ -178,16 +178,7 @@ export function NewComputed({ type }: { readonly type: ItemType }) {
   const [isOpen, setOpen] = useState(false);
   const [name, setName] = useState('');
   const [text, setText] = useState('');
-  if (!isOpen)
-    return (
-      <button
-        type="button"
-        className="py-0.5 text-sm text-woad underline"
-        onClick={() => setOpen(true)}
-      >
-        Compute a property
-      </button>
-    );
+  if (!isOpen) return <Button onPress={() => setOpen(true)}>Compute a property</Button>;
   const add = () => {
     if (make(edits.addComputed(type.id, name, text)) !== undefined) return;
     setOpen(false);

@@ -9,6 +9,7 @@ import {
   usesOfField,
 } from '../../../core/project';
 import { fieldAtPath, scalarNames, typeInWords } from '../../../core/values';
+import type { Only } from '../../../engine';
 import { Button, ChoiceChips, MenuButton, Row } from '../../shared/controls';
 import { make } from '../../shared/editing';
 import { makeForeseen } from '../../shared/foreseeing';
@@ -30,17 +31,18 @@ interface FieldDetailProps {
   readonly types: readonly ItemType[];
   /** The chosen column: its path with dots. */
   readonly id: string | undefined;
+  readonly onOnly: (only: Only) => void;
 }
 
 /** The chosen field: what it is called, what it is, how it is read, and what its values are like. */
-export function FieldDetail({ source, types, id }: FieldDetailProps) {
+export function FieldDetail({ source, types, id, onOnly }: FieldDetailProps) {
   const project = useProject();
   const [wished, setWished] = useState<string>();
   const owners = id === undefined ? [] : ownersOf(types, id);
   const chosen = owners.find((each) => each.type.id === wished) ?? owners[0];
   if (id === undefined || chosen === undefined || project === undefined) {
     return (
-      <p className="border-t border-rule bg-paper px-4 py-3 text-ash">
+      <p data-pane="field" className="border-t border-rule bg-paper px-4 py-3 text-ash">
         Press a column’s head to see what is known of the field. Press a row to have its item at
         hand.
       </p>
@@ -49,14 +51,15 @@ export function FieldDetail({ source, types, id }: FieldDetailProps) {
   return (
     <section
       aria-label={`Field ${id}`}
-      className="grid max-h-72 grid-cols-[minmax(0,11fr)_minmax(0,10fr)] border-t border-rule bg-paper"
+      data-pane="field"
+      className="grid max-h-72 grid-cols-[minmax(0,11fr)_minmax(0,10fr)] border-t border-rule bg-paper max-[1000px]:row-span-2 max-[1000px]:max-h-none max-[1000px]:grid-cols-1 max-[1000px]:content-start max-[1000px]:overflow-y-auto"
     >
       <Known
         key={`${chosen.type.id} ${id}`}
         {...{ project, source, owners, chosen }}
         onType={setWished}
       />
-      <Values source={source} chosen={chosen} />
+      <Values source={source} chosen={chosen} onOnly={onOnly} />
     </section>
   );
 }
@@ -115,9 +118,17 @@ function Known({ project, source, owners, chosen, onType }: KnownProps) {
           />
         )}
         {field.expr === undefined && (
-          <Button onPress={() => make(edits.requireField(place, !field.required))}>
-            {field.required ? 'in every item' : 'may be missing'}
-          </Button>
+          <label className="flex items-center gap-1.5 whitespace-nowrap">
+            <input
+              type="checkbox"
+              role="switch"
+              aria-checked={field.required}
+              className="h-4 w-7 cursor-pointer appearance-none rounded-full border border-ash bg-wool before:block before:size-3 before:translate-x-px before:translate-y-px before:rounded-full before:bg-ash checked:border-moss checked:bg-moss checked:before:translate-x-[13px] checked:before:bg-paper"
+              checked={field.required}
+              onChange={() => make(edits.requireField(place, !field.required))}
+            />
+            in every item
+          </label>
         )}
         <Uses uses={uses} />
         <span className="ms-auto flex gap-1.5">
@@ -218,7 +229,13 @@ function inWords(use: FieldUse, at: number): string {
   return `${at + 1}. ${use.template}, ${use.part}: ${use.expr}`;
 }
 
-function Values({ source, chosen }: { readonly source: Source; readonly chosen: Owner }) {
+interface ValuesProps {
+  readonly source: Source;
+  readonly chosen: Owner;
+  readonly onOnly: (only: Only) => void;
+}
+
+function Values({ source, chosen, onOnly }: ValuesProps) {
   const { type, path } = chosen;
   const field = fieldAtPath(type.fields, path);
   const evidence = useEvidence({ source, type, path, field });
@@ -228,7 +245,7 @@ function Values({ source, chosen }: { readonly source: Source; readonly chosen: 
     <div className="min-w-0 overflow-auto px-3 py-2 text-sm">
       <EvidenceWords evidence={evidence} field={field} />
       <Suspense fallback={<div className="h-24" />}>
-        <EvidenceChart evidence={evidence} field={field} />
+        <EvidenceChart {...{ evidence, field, path, onOnly }} />
       </Suspense>
       {field.decode !== undefined && (
         <p className="text-ash">after reading as {decodingInWords(field.decode)}</p>

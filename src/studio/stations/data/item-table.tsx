@@ -87,7 +87,7 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
     },
   });
   return (
-    <div className="flex min-h-0 flex-col">
+    <div data-pane="table" className="flex min-h-0 flex-col">
       {grid.question !== undefined && <PasteQuestion what={grid.question} onDone={grid.putAway} />}
       <section
         ref={host}

@@ -18,7 +18,7 @@ export function PicturesPanel({ project }: { readonly project: Project }) {
   const { pictures } = project;
   const { isAllowed } = useOutside();
   return (
-    <section aria-label="Pictures" className="min-h-0 overflow-auto px-4 py-3">
+    <section data-pane="table" aria-label="Pictures" className="min-h-0 overflow-auto px-4 py-3">
       <div className="flex flex-wrap items-center gap-3">
         <h2 className="font-semibold">{count(pictures.length, 'picture')}</h2>
         <FileButton words="Add pictures" label="Pictures for this project" accept={kinds} />

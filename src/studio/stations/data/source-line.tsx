@@ -1,6 +1,8 @@
+import X from 'lucide-react/icons/x';
 import { count } from '../../../core/base';
 import { edits } from '../../../core/project';
 import type { TableLook } from '../../../engine';
+import { Button } from '../../shared/controls';
 import type { Current } from '../../shared/current';
 import { make } from '../../shared/editing';
 import { useSession } from '../../shared/session';
@@ -20,7 +22,10 @@ export function SourceLine({ current, look, onLook }: SourceLineProps) {
   const itemCount = useSession((session) => session.view?.itemCount ?? 0);
 
   return (
-    <div className="col-span-2 flex min-h-10 flex-wrap items-center gap-x-2 gap-y-1 border-b border-rule px-3 py-1">
+    <div
+      data-pane="table"
+      className="col-span-2 flex min-h-10 flex-wrap items-center gap-x-2 gap-y-1 border-b border-rule px-3 py-1 max-[1000px]:col-span-1"
+    >
       <h1 className="sr-only">{source.name}</h1>
       <Renamed
         key={source.name}
@@ -43,6 +48,12 @@ export function SourceLine({ current, look, onLook }: SourceLineProps) {
         value={look.filter}
         onChange={(event) => onLook({ ...look, filter: event.target.value })}
       />
+      {look.only !== undefined && (
+        <Button label="Show all items again" onPress={() => onLook({ ...look, only: undefined })}>
+          <span className="max-w-40 truncate">only {look.only.words}</span>
+          <X size={12} aria-hidden="true" />
+        </Button>
+      )}
       <span className="ms-auto flex gap-1.5">
         <MakeMenu current={current} />
       </span>

@@ -29,8 +29,8 @@ export default function HandOff() {
   const name = fileNameOf(project);
   const errors = findings.filter((finding) => finding.severity === 'error').length;
   return (
-    <div className="grid h-full grid-cols-[250px_1fr_316px] grid-rows-[40px_1fr]">
-      <div className="col-span-3 flex items-center gap-3 border-b border-rule px-3">
+    <div className="grid h-full grid-cols-[250px_minmax(0,1fr)_316px] grid-rows-[40px_minmax(0,1fr)] max-[1000px]:grid-cols-1">
+      <div className="col-span-3 flex items-center gap-3 overflow-x-auto overflow-y-hidden border-b border-rule px-3 max-[1000px]:col-span-1">
         <h1 className="font-semibold">Hand-off</h1>
         <span
           className={`rounded-full border px-2.5 text-sm ${errors > 0 ? 'border-madder text-madder' : 'border-moss text-moss'}`}
@@ -44,7 +44,7 @@ export default function HandOff() {
           </Button>
         </span>
       </div>
-      <div className="border-r border-rule px-3 py-2">
+      <div data-pane="written" className="border-r border-rule px-3 py-2">
         <Heading>What is written</Heading>
         <p className="-mx-3 flex justify-between gap-2 bg-chosen px-3 py-1">
           <span className="truncate font-semibold">{name}</span>
@@ -58,7 +58,7 @@ export default function HandOff() {
         </p>
       </div>
       <FileText text={file?.text ?? ''} isCut={file !== undefined && file.bytes > mostShownChars} />
-      <aside className="overflow-auto border-l border-rule px-4 py-3">
+      <aside data-pane="use" className="overflow-auto border-l border-rule px-4 py-3">
         <h2 className="font-semibold">In your CI</h2>
         <p className="py-1 text-ash">Every row with its words, an entry a line:</p>
         <Code text={`yarncard resolve "${name}" --json`} />
@@ -76,8 +76,13 @@ export default function HandOff() {
 
 function FileText({ text, isCut }: { readonly text: string; readonly isCut: boolean }) {
   return (
-    // biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region must be reachable by keyboard
-    <section tabIndex={0} aria-label="The file" className="overflow-auto bg-paper py-2">
+    <section
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region must be reachable by keyboard
+      tabIndex={0}
+      data-pane="file"
+      aria-label="The file"
+      className="overflow-auto bg-paper py-2"
+    >
       <ol className="list-inside font-mono text-sm leading-5">
         {text
           .split('\n')

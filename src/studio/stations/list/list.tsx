@@ -19,8 +19,8 @@ export default function List() {
   const set = (next: Arrangement) => make(edits.arrangeAs(list.id, next));
   const entryCount = view?.sequence.entryCount ?? 0;
   return (
-    <div className="grid h-full grid-cols-[250px_1fr] grid-rows-[40px_1fr]">
-      <div className="col-span-2 flex items-center gap-3 border-b border-rule px-3">
+    <div className="grid h-full grid-cols-[250px_minmax(0,1fr)] grid-rows-[40px_minmax(0,1fr)] max-[1000px]:grid-cols-1">
+      <div className="col-span-2 flex items-center gap-3 overflow-x-auto overflow-y-hidden border-b border-rule px-3 max-[1000px]:col-span-1">
         <h1 className="font-semibold">{list.name}</h1>
         <ChoiceChips
           label="Arrangement"
@@ -30,8 +30,10 @@ export default function List() {
         />
         <span className="ms-auto text-ash">source: {list.source}</span>
       </div>
-      <SequenceDrawing arrangement={arrangement} entryCount={entryCount} />
-      <div className="overflow-auto p-4">
+      <div data-pane="sequence" className="min-h-0 overflow-auto">
+        <SequenceDrawing arrangement={arrangement} entryCount={entryCount} />
+      </div>
+      <div data-pane="arrangement" className="overflow-auto p-4">
         {arrangement.kind === 'grid' && (
           <Row words="columns">
             <NumberField

@@ -65,7 +65,7 @@ function Count({ label, value, onChange }: CountProps) {
     <input
       type="number"
       aria-label={label}
-      className={`${optionLook} w-14 tabular-nums`}
+      className={`${optionLook} w-18 tabular-nums`}
       min={0}
       max={20}
       placeholder="auto"

@@ -22,21 +22,23 @@ export default function Templates() {
 function TemplateScreen({ selection }: { readonly selection: Selection }) {
   const room = useRef<HTMLDivElement>(null);
   return (
-    <div className="grid h-full grid-cols-[228px_1fr] grid-rows-[40px_auto_minmax(0,1fr)_32px]">
+    <div className="grid h-full grid-cols-[228px_minmax(0,1fr)] grid-rows-[40px_auto_minmax(0,1fr)_32px] max-[1000px]:grid-cols-[minmax(0,1fr)]">
       <Toolbar selection={selection} />
       <div
         ref={room}
-        className="relative col-span-2 row-span-2 grid min-h-0 grid-cols-subgrid grid-rows-subgrid"
+        className="relative col-span-2 row-span-2 grid min-h-0 grid-cols-subgrid grid-rows-subgrid max-[1000px]:col-span-1 max-[1000px]:block max-[1000px]:overflow-auto"
       >
-        <div className="row-span-2 flex min-h-0 flex-col border-r border-rule">
+        <div data-pane="values" className="row-span-2 flex min-h-0 flex-col border-r border-rule">
           <ValuesList selection={selection} />
           <Outline selection={selection} />
         </div>
-        <div className="min-w-0 border-b border-rule">
+        <div data-pane="bench" className="min-w-0 border-b border-rule">
           <Bench selection={selection} />
           <Extremes selection={selection} />
         </div>
-        <Properties selection={selection} key={`${selection.template.id}/${selection.part.id}`} />
+        <div data-pane="properties" className="contents max-[1000px]:block">
+          <Properties selection={selection} key={`${selection.template.id}/${selection.part.id}`} />
+        </div>
         <Threads room={room} selection={selection} />
       </div>
       <TraceLine selection={selection} />
@@ -48,7 +50,7 @@ function Toolbar({ selection }: { readonly selection: Selection }) {
   const project = useProject();
   const { template, type } = selection;
   return (
-    <div className="col-span-2 flex items-center gap-2 overflow-hidden border-b border-rule px-3">
+    <div className="col-span-2 flex items-center gap-2 overflow-x-auto overflow-y-hidden border-b border-rule px-3 max-[1000px]:col-span-1">
       <h1 className="sr-only">Templates</h1>
       {project?.templates.map((each) => (
         <button

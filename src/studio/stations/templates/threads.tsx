@@ -44,7 +44,7 @@ export function Threads({ room, selection }: ThreadsProps) {
 
   return (
     <svg
-      className="pointer-events-none absolute inset-0 size-full overflow-hidden"
+      className="pointer-events-none absolute inset-0 size-full overflow-hidden max-[1000px]:hidden"
       aria-hidden="true"
       data-testid="threads"
     >

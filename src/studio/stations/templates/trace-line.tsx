@@ -32,7 +32,9 @@ export function TraceLine({ selection }: { readonly selection: Selection }) {
   return (
     <section
       aria-label="Trace"
-      className="col-span-2 flex items-center gap-1.5 overflow-hidden border-t border-rule bg-paper px-3 text-sm whitespace-nowrap"
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard
+      tabIndex={0}
+      className="col-span-2 flex items-center gap-1.5 overflow-x-auto max-[1000px]:col-span-1 overflow-y-hidden border-t border-rule bg-paper px-3 text-sm whitespace-nowrap"
     >
       <span className="shrink-0 text-ash">{part.id} of this item</span>
       {hasLink && (
@@ -68,11 +70,11 @@ interface StepsProps {
 function Steps({ trace, onStep }: StepsProps) {
   return (
     <>
-      <span className="flex min-w-0 items-center gap-1.5 overflow-x-auto overflow-y-hidden">
+      <span className="flex shrink-0 items-center gap-1.5">
         <Step words="item" onPress={() => goWithin({ station: 'data' })} />
         <StepList steps={trace.steps} onStep={onStep} />
         {trace.missing !== undefined && (
-          <span className="truncate text-madder">{trace.missing}</span>
+          <span className="shrink-0 text-madder">{trace.missing}</span>
         )}
         {trace.instead !== undefined && (
           <>
@@ -88,7 +90,9 @@ function Steps({ trace, onStep }: StepsProps) {
           nothing shows
         </b>
       ) : (
-        <b className="max-w-64 shrink-0 truncate rounded-sm bg-chosen px-1.5">{trace.text}</b>
+        <b className="max-w-96 shrink-0 truncate rounded-sm bg-chosen px-1.5" title={trace.text}>
+          {trace.text}
+        </b>
       )}
     </>
   );
