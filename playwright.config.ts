@@ -7,8 +7,8 @@ const port = Number(process.env['TEST_PORT'] ?? 4381);
 export default defineConfig({
   testDir: 'tests/journeys',
   // A busy machine is several times slower; nothing here is about time.
-  timeout: 180_000,
-  expect: { timeout: 30_000 },
+  timeout: 400_000,
+  expect: { timeout: 60_000 },
   workers: 1,
   reporter: [['line'], ['json', { outputFile: '.cache/tests/journeys.json' }]],
   use: {
@@ -26,6 +26,6 @@ export default defineConfig({
     env: { PORT: String(port), HOST: '127.0.0.1' },
     url: `http://127.0.0.1:${port}/`,
     reuseExistingServer: false,
-    timeout: 180_000,
+    timeout: 400_000,
   },
 });

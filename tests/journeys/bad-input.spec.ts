@@ -238,3 +238,23 @@ test('pictures of a project from elsewhere come only after a press, once a proje
   await expect.poll(() => rowsOf(page)).toEqual([['b-1']]);
   await expect(bar).toBeHidden();
 });
+
+test.describe('a part of the page that fails', () => {
+  test.use({ isNoisy: true });
+
+  test('leaves the rest alive, with the way back', async ({ page }) => {
+    await openDemo(page, 'list');
+    await page.getByRole('button', { name: 'grid', exact: true }).click();
+    await saved(page);
+    // What the station needs is gone for a moment: its code cannot be fetched.
+    await page.route(/\/_astro\/choices\..*\.js/, (route) => route.abort());
+    await page.reload();
+    await page.getByRole('link', { name: 'Choices' }).click();
+    const failed = page.getByRole('alert', { name: 'the Choices station failed' });
+    await expect(failed).toContainText('The project is whole');
+    await expect(page.locator('.yc-sizer > .yc-row').first()).toBeVisible();
+    await page.unroute(/\/_astro\/choices\..*\.js/);
+    await failed.getByRole('button', { name: 'Try again' }).click();
+    await expect(page.getByRole('columnheader', { name: 'template' })).toBeVisible();
+  });
+});

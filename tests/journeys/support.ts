@@ -1,16 +1,18 @@
 import { test as base, expect, type Page } from '@playwright/test';
 
 /** Every journey fails on an error that the page itself met, refusals of the security policy among them. */
-export const test = base.extend<{ quiet: undefined }>({
+export const test = base.extend<{ quiet: undefined; isNoisy: boolean }>({
+  /** Where failing is what is tried. */
+  isNoisy: [false, { option: true }],
   quiet: [
-    async ({ page }, use) => {
+    async ({ page, isNoisy }, use) => {
       const errors: string[] = [];
       page.on('pageerror', (error) => errors.push(error.message));
       page.on('console', (message) => {
         if (message.type() === 'error') errors.push(message.text());
       });
       await use(undefined);
-      expect(errors).toEqual([]);
+      if (!isNoisy) expect(errors).toEqual([]);
     },
     { auto: true },
   ],

@@ -1,6 +1,7 @@
 import { Component, type ReactNode } from 'react';
 import { Button } from './controls';
 import { stepBack } from './editing';
+import { Attempt } from './on-demand';
 import { useSession } from './session';
 
 interface BoundaryProps {
@@ -10,28 +11,36 @@ interface BoundaryProps {
 }
 
 interface BoundaryState {
+  readonly attempt: number;
   readonly error: unknown;
   readonly hasFailed: boolean;
 }
 
-const allWell: BoundaryState = { error: undefined, hasFailed: false };
+const allWell = { error: undefined, hasFailed: false };
+let attempts = 0;
+
+/** No attempt has the number of another one, wherever on the page it is. */
+function again(): BoundaryState {
+  attempts += 1;
+  return { ...allWell, attempt: attempts };
+}
 
 /**
  * Whatever fails while a part of the page is drawn, the rest of it lives. It is drawn anew once the
  * project is another one, so that the last step can be taken back from here.
  */
 export class Boundary extends Component<BoundaryProps, BoundaryState> {
-  override state = allWell;
+  override state: BoundaryState = { ...allWell, attempt: 0 };
   private stopListening = () => {};
 
-  static getDerivedStateFromError(error: unknown): BoundaryState {
+  static getDerivedStateFromError(error: unknown): Omit<BoundaryState, 'attempt'> {
     return { error, hasFailed: true };
   }
 
   override componentDidMount(): void {
     this.stopListening = useSession.subscribe((now, before) => {
       if (this.state.hasFailed && now.history?.project !== before.history?.project)
-        this.setState(allWell);
+        this.setState(again());
     });
   }
 
@@ -40,10 +49,10 @@ export class Boundary extends Component<BoundaryProps, BoundaryState> {
   }
 
   override render(): ReactNode {
-    if (!this.state.hasFailed) return this.props.children;
-    const { error } = this.state;
+    const { attempt, error, hasFailed } = this.state;
+    if (!hasFailed) return <Attempt value={attempt}>{this.props.children}</Attempt>;
     const reason = error instanceof Error ? error.message : String(error);
-    return <Failed {...this.props} reason={reason} onAgain={() => this.setState(allWell)} />;
+    return <Failed {...this.props} reason={reason} onAgain={() => this.setState(again())} />;
   }
 }
 

@@ -70,7 +70,7 @@ function tryToMake(edit: Edit): string | undefined {
   const past = whyPastLimits(history.project, made.value.project);
   if (past !== undefined) return past;
   if (made.value !== history) showHistory(made.value);
-  if (!areLimitsHeld()) void holdLimits(takeBackWhatIsPast);
+  if (!areLimitsHeld()) holdLimits(takeBackWhatIsPast).catch(() => {});
   return undefined;
 }
 

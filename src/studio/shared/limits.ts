@@ -9,7 +9,10 @@ export async function holdLimits(then: () => void = () => {}): Promise<void> {
   loading ??= fetched(loadLimits).then((loaded) => {
     limits = loaded;
   });
-  await loading;
+  await loading.catch((error: unknown) => {
+    loading = undefined;
+    throw error;
+  });
   then();
 }
 

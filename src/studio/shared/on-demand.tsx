@@ -1,4 +1,4 @@
-import { type ComponentType, createElement, lazy, useState } from 'react';
+import { type ComponentType, createContext, createElement, lazy, useContext } from 'react';
 
 const pausesMs = [500, 2_000];
 
@@ -18,21 +18,30 @@ export async function fetched<T>(load: () => Promise<T>): Promise<T> {
   }
 }
 
-/** A component whose code comes when it is first drawn; where it could not come, drawing it anew asks again. */
+/** How often what stands around was drawn anew after a failure. */
+export const Attempt = createContext(0);
+
+/** A component whose code comes when it is first drawn; where it could not come, another attempt asks again. */
 export function onDemand<P extends object>(
   load: () => Promise<{ readonly default: ComponentType<P> }>,
 ): ComponentType<P> {
+  let hasFailed = false;
   const make = () =>
     lazy<ComponentType<P>>(() =>
       fetched(load).catch((error: unknown) => {
-        current = make();
+        hasFailed = true;
         throw error;
       }),
     );
-  let current = make();
+  let current = { attempt: 0, Own: make() };
   // biome-ignore lint/correctness/noComponentHookFactories: called once a module, where components stand
   return function OnDemand(props: P) {
-    const [Own] = useState(() => current);
-    return createElement(Own, props);
+    const attempt = useContext(Attempt);
+    // Not on its own: React draws what failed once more at once, and would never come to an end.
+    if (hasFailed && attempt !== current.attempt) {
+      hasFailed = false;
+      current = { attempt, Own: make() };
+    }
+    return createElement(current.Own, props);
   };
 }

@@ -39,10 +39,11 @@ const idleAfterMs = 1_500;
 function fetchAhead(): () => void {
   const waiting = setTimeout(() => {
     engine();
-    void holdLimits();
-    void workOffline().catch(() => {});
+    holdLimits().catch(() => {});
+    workOffline().catch(() => {});
+    // What cannot be had now is asked for again, and said, when it is needed.
     for (const load of [...stations.map((station) => station.load), loadPalette, loadPopups])
-      void load();
+      load().catch(() => {});
   }, idleAfterMs);
   return () => clearTimeout(waiting);
 }
