@@ -60,19 +60,26 @@ async function begin(page, address) {
 }
 
 let version = 0;
+/** What the page had, one state after the other, since it was opened: what is kept must be one of them. */
+let states = [{ item: 0, project: 0 }];
 
-/** The name of an item, then the name of the project, again and again: each two have one number. */
+/** The name of an item, then the name of the project, again and again. */
 async function edit(page, made) {
   for (;;) {
-    const next = version + 1;
-    await page.locator('[data-cell="0:1"]').click();
-    await page.keyboard.type(`v${next}`);
+    version += 1;
+    const own = version;
+    const cell = page.locator('[data-cell="0:1"]');
+    await cell.click();
+    await page.keyboard.type(`v${own}`);
+    states.push({ ...states.at(-1), item: own });
     await page.keyboard.press('Enter');
-    version = next;
-    made.push({ what: 'item', version, at: Date.now() });
-    await page.getByLabel('Project name').fill(`v${next}`);
+    // The worker has it then: the next edit is made on top of it.
+    await page.getByRole('button', { name: /^Undo: Type name/ }).waitFor();
+    made.push({ what: 'item', version: own, at: Date.now() });
+    states.push({ ...states.at(-1), project: own });
+    await page.getByLabel('Project name').fill(`v${own}`);
     await page.getByLabel('Project name').press('Enter');
-    made.push({ what: 'project', version, at: Date.now() });
+    made.push({ what: 'project', version: own, at: Date.now() });
   }
 }
 
@@ -95,13 +102,15 @@ function judge(figures, state, made) {
     figures.broken += 1;
     return;
   }
-  // The item's name comes first: it may be one ahead, never behind, never more.
-  const ahead = state.item - state.project;
-  if (ahead !== 0 && ahead !== 1) figures.mixed += 1;
+  const isOne = states.some((each) => each.item === state.item && each.project === state.project);
+  if (!isOne) {
+    figures.mixed += 1;
+    console.error('mixed', state, states.slice(-6));
+  }
   for (const { what, version: number, ageMs } of made) {
     if (state[what] >= number) continue;
     figures.oldestLostMs = Math.max(figures.oldestLostMs, ageMs);
     if (ageMs > keptWithinMs) figures.lateLosses += 1;
   }
-  version = Math.max(version, state.item, state.project);
+  states = [state];
 }
