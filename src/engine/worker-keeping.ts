@@ -27,7 +27,7 @@ export function keepingProtocol(
   function showFirst(project: Project, source: string, items: readonly Item[], wanted: Range) {
     if (source !== project.sources[0]?.id) return;
     engine.hold(source, items, undefined, project.sources[0].revision);
-    const view = engine.update(withoutLaterChanges(project, source), wanted);
+    const view = shown(engine.update(withoutLaterChanges(project, source), wanted));
     const brought = { project, findings: [], itemCount: items.length, isFile: false };
     tell({ kind: 'first', brought, view });
   }

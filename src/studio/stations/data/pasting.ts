@@ -1,4 +1,3 @@
-import type { Json } from '../../../core/base';
 import { clipboardCells, type Item, keyFields, valueAt } from '../../../core/items';
 import {
   edits,
@@ -158,11 +157,4 @@ function baseOf(source: Source, types: readonly ItemType[]): Item {
   const name = history === undefined ? null : rawDiscriminator(history.project, source);
   const value = types[0]?.value;
   return name === null || value == null ? {} : { [name]: value };
-}
-
-/** The words of a cell, as they are copied. */
-export function copied(item: Item, path: readonly string[]): string {
-  const value: Json | undefined = valueAt(item, path);
-  if (value === undefined || value === null) return '';
-  return typeof value === 'object' ? JSON.stringify(value) : String(value);
 }

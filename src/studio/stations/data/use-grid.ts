@@ -8,8 +8,7 @@ import {
   useRef,
   useState,
 } from 'react';
-import type { Item } from '../../../core/items';
-import { valueAt } from '../../../core/items';
+import { type Item, valueAt } from '../../../core/items';
 import type { ItemType, Source } from '../../../core/project';
 import { longestCrossing, type TableLook } from '../../../engine';
 import { handItem } from '../../shared/at-hand';
@@ -18,7 +17,7 @@ import { asText, cellId, type Next } from './cell';
 import type { Column } from './columns';
 import { type CellAt, cellAfter } from './grid-keys';
 import { typeOf } from './item-row';
-import { copied, isPlain, type Paste, paste, pasteAt } from './pasting';
+import { isPlain, type Paste, paste, pasteAt } from './pasting';
 import { typeInto } from './typing';
 
 export interface GridTable {
@@ -145,7 +144,7 @@ export function useGrid(table: GridTable) {
     const hasSelection = document.getSelection()?.isCollapsed === false;
     if (event.target instanceof HTMLInputElement || hasSelection || item === undefined) return;
     event.preventDefault();
-    event.clipboardData.setData('text/plain', copied(item, column?.path ?? []));
+    event.clipboardData.setData('text/plain', asText(valueAt(item, column?.path ?? [])));
   };
 
   const putAway = () => setQuestion(undefined);
