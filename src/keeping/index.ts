@@ -1,11 +1,10 @@
 /**
- * Keeping: what stays in this browser. Projects as small records, their items as chunks, one
- * writer a project. The worker reads and writes both, the studio lists and locks projects; neither
+ * Keeping: what stays in this browser. Projects as small records, their items as chunks.
+ * The worker reads and writes both, the studio lists projects and follows one; neither
  * knows Dexie.
  */
 export type { KeptProject, Preview } from './database';
 export { type KeptState, type Opened, openProject } from './items';
-export { lockProject, type ProjectLock } from './lock';
 export {
   bringBack,
   dropLongRemoved,

@@ -59,13 +59,18 @@ function together(measures: Float64Array) {
   }
   const all = { smallest, largest, beyond: nothingBeyond };
   if (measures.length < fewest) return all;
-  const step = Math.max(1, Math.floor(measures.length / sampleSize));
-  const sample = measures.filter((_, at) => at % step === 0).sort();
+  const sample = everySo(measures, Math.max(1, Math.floor(measures.length / sampleSize))).sort();
   const low = sample[Math.floor(sample.length * 0.1)] ?? smallest;
   const high = sample[Math.ceil(sample.length * 0.9) - 1] ?? largest;
   const [least, most] = [low - reach * (high - low), high + reach * (high - low)];
   if (high === low || (smallest >= least && largest <= most)) return all;
   return within(measures, least, most) ?? all;
+}
+
+function everySo(measures: Float64Array, step: number): Float64Array {
+  const sample = new Float64Array(Math.ceil(measures.length / step));
+  for (let at = 0; at < sample.length; at += 1) sample[at] = measures[at * step] ?? 0;
+  return sample;
 }
 
 function within(measures: Float64Array, least: number, most: number) {

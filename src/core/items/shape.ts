@@ -75,11 +75,11 @@ export class ValueStat {
 
 const isNumeric = (kind: Kind): boolean => kind === 'integer' || kind === 'number';
 
-/** The fields of many records, in the order in which they were first met. */
 /** Fields of one record that are told apart, and how long their names may be: more is no shape. */
 const mostFields = 2_000;
 const longestName = 1_000;
 
+/** The fields of many records, in the order in which they were first met. */
 export class ShapeStat {
   itemCount = 0;
   /** The first field that was one too many. */

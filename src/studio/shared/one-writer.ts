@@ -1,10 +1,10 @@
 import { startHistory } from '../../core/project';
-import type { ProjectLock } from '../../keeping';
 import { handAgain } from './at-hand';
 import { currentNow } from './current';
 import { followNothing } from './following';
 import { inTurn } from './in-turn';
 import { isUnkept, keepNow, keptHere, onTakenOver, pageId } from './keep';
+import { lockProject, type ProjectLock } from './lock';
 import { engine, useSession, wantedRange } from './session';
 
 let lock: ProjectLock | undefined;
@@ -16,7 +16,6 @@ let stopWatching: () => void = () => {};
  */
 export async function takeLock(id: string, keptAt?: number): Promise<void> {
   giveLockBack();
-  const { lockProject } = await keptHere();
   lock = await lockProject(id, {
     gained: () => void inTurn(() => writeOn(id)),
     lost: () => lookOn(id),
