@@ -10,6 +10,7 @@ export default defineConfig({
       'tests/conformance/**/*.test.ts',
       'tests/fuzz/**/*.test.ts',
       'tests/by-example/**/*.test.ts',
+      'tests/architecture/**/*.test.ts',
       'tests/*.test.ts',
     ],
   },

@@ -14,8 +14,8 @@ import {
 } from '../core/project';
 import { partIds, partKinds } from '../core/templates';
 import { pathText } from '../core/values';
+import { trace } from './answers';
 import { Engine } from './engine';
-import { trace } from './tracing';
 
 const everything = { from: 0, to: 1_000_000 };
 const engineWith = (project: Project, items: readonly Item[]): Engine => {

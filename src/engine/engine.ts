@@ -23,15 +23,10 @@ import {
 } from '../core/project';
 import type { CompiledTemplate } from '../core/templates';
 import { plainText, type RowContext } from '../core/values';
-import { HeldSource } from './held-source';
-import { ListSequence } from './list-sequence';
-import { missingPictures } from './missing-pictures';
-import { oddBindings } from './odd-bindings';
-import { Once } from './once';
-import type { ItemAtHand, Range, Survey, View } from './protocol';
-import type { Scene } from './scene';
-import { surveyTemplates } from './survey';
-import { holdsWords } from './table';
+import { holdsWords, SourceStore } from './items';
+import type { ItemAtHand, Scene } from './scene';
+import type { EntryRange, Survey, View } from './views';
+import { ListSequence, missingPictures, Once, oddBindings, surveyTemplates } from './views';
 
 export interface EnginePorts {
   /** Lets others have their turn. */
@@ -50,7 +45,7 @@ const noKeys = itemKeys([], null, '');
  */
 export class Engine implements Scene {
   project: Project | undefined;
-  private readonly sources = new Map<string, HeldSource>();
+  private readonly sources = new Map<string, SourceStore>();
   private templates: readonly CompiledTemplate[] = [];
   private planIds: readonly string[] = [];
   private plans: readonly RowPlan[] = [];
@@ -71,7 +66,7 @@ export class Engine implements Scene {
   /** Replaces all items of a source; `revision`: the change that they are after. */
   hold(source: string, items: readonly Item[], unique?: UniqueKey, revision = 0): void {
     const before = this.sources.get(source);
-    const held = new HeldSource(items, unique, revision, (gone) =>
+    const held = new SourceStore(items, unique, revision, (gone) =>
       this.ports.forgot?.(source, gone),
     );
     if (before !== undefined) held.show(before.shownSetId);
@@ -88,7 +83,7 @@ export class Engine implements Scene {
   }
 
   /** What is held of a source; an empty one for a source that has no items yet. */
-  held(source: string): HeldSource {
+  held(source: string): SourceStore {
     const known = this.sources.get(source);
     if (known !== undefined) return known;
     this.hold(source, []);
@@ -136,7 +131,7 @@ export class Engine implements Scene {
   }
 
   /** Takes up a project, shows one of its lists, and answers with the wanted entries. */
-  update(project: Project, wanted: Range, listId?: string): View {
+  update(project: Project, wanted: EntryRange, listId?: string): View {
     this.changed();
     this.project = project;
     for (const source of project.sources) this.held(source.id).goTo(source.revision ?? 0);
@@ -148,7 +143,7 @@ export class Engine implements Scene {
     return this.view(wanted);
   }
 
-  entries(range: Range): Entry[] {
+  entries(range: EntryRange): Entry[] {
     const { items, plans } = this.sequence.arranged;
     const source = this.source();
     const held = source === undefined ? [] : this.heldIn(source.id);
@@ -292,7 +287,7 @@ export class Engine implements Scene {
     this.itemsChanged();
   }
 
-  view(wanted: Range): View {
+  view(wanted: EntryRange): View {
     const arrangement = this.list()?.arrangement ?? {
       kind: 'list',
       gap: 0,

@@ -3,45 +3,44 @@
  * In the browser it runs in a worker behind the protocol, reached through `client.ts` (which only
  * pages may load); the command line calls it directly.
  */
-export { type BlockColumn, type ItemChange, valueTyped } from './changes';
-export { longestCrossing } from './cut';
 export {
   type DecodingTrial,
   EngineData,
-  type FieldAsked,
+  type ExampleAnswer,
+  type ExampleTask,
+  type FieldTask,
+  type FormatTrial,
+  type FormattedValue,
   type Misfit,
+  type Only,
+  plainLook,
+  type SpreadTask,
+  type TableLook,
   type TableRows,
-} from './data';
-export { strictDecoder } from './document';
+  type Trace,
+  trace,
+} from './answers';
+export { longestCrossing } from './cut';
 export { Engine } from './engine';
-export { EngineImport, type ImportSummary } from './import';
+export { type ArrivalSummary, EngineImport, type FollowNews, type ImportSummary } from './imports';
+export { type BlockColumn, type ItemChange, rawPathOf, valueTyped } from './items';
 export type {
-  Brought,
-  BroughtSource,
-  Came,
   DataProtocol,
-  Document,
   EngineEvent,
   EngineProtocol,
-  ExampleAnswer,
-  ExampleTask,
-  FollowNews,
-  FormatTrial,
-  ItemAtHand,
   KeepAnswer,
   KeepingProtocol,
   MakeTask,
-  Range,
+  ProjectRead,
+  SourceRead,
+} from './protocol';
+export { type SourceDocument, sqliteFrom, strictDecoder } from './reading';
+export type { ItemAtHand } from './scene';
+export type {
+  EntryRange,
   SlotSurvey,
-  SpreadAsked,
   Survey,
   TemplateSurvey,
-  Trace,
   UnknownPicture,
   View,
-  Written,
-} from './protocol';
-export { rawPathOf } from './raw-names';
-export { sqliteFrom } from './sqlite';
-export { type Only, plainLook, type TableLook } from './table';
-export { trace } from './tracing';
+} from './views';

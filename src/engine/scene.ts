@@ -3,6 +3,16 @@ import type { FindItem, Project } from '../core/project';
 import type { CompiledTemplate } from '../core/templates';
 import type { RowContext } from '../core/values';
 
+/** One item as the screens show it. */
+export interface ItemAtHand {
+  readonly item: number;
+  /** Where it stands in the list; -1: it is left out. */
+  readonly entry: number;
+  readonly value: Item;
+  readonly type: string | undefined;
+  readonly title: string;
+}
+
 /** What is shown, as those see it who look at single items: traces, trials, examples. */
 export interface Scene {
   readonly project: Project | undefined;

@@ -1,20 +1,13 @@
 import { type Finding, failed, ok, type Result } from '../core/base';
 import { pathSteps } from '../core/items';
 import { draftSource, type Source, type UsedIds, withId } from '../core/project';
-import { EngineData } from './data';
+import { EngineData } from './answers';
 import type { Engine } from './engine';
-import { following } from './following';
-import { EngineImport } from './import';
-import type {
-  BroughtSource,
-  DataProtocol,
-  Document,
-  FollowNews,
-  ReadElsewhere,
-  View,
-} from './protocol';
-import { goesOn, type ItemsKnown, type Reading } from './reading';
+import { EngineImport, type FollowNews, following } from './imports';
+import type { DataProtocol, ReadElsewhere, SourceRead } from './protocol';
+import { goesOn, type ItemsKnown, type Reading, type SourceDocument } from './reading';
 import { turns } from './turns';
+import type { View } from './views';
 
 /** The worker's answers to what the Data station asks. */
 export function dataProtocol(
@@ -35,14 +28,14 @@ export function dataProtocol(
   };
 
   async function bringSource(
-    document: Document,
+    document: SourceDocument,
     used: UsedIds,
-  ): Promise<Result<BroughtSource, Finding>> {
+  ): Promise<Result<SourceRead, Finding>> {
     const all = await reading.items(document, () => {});
     return all.ok ? ok(brought(document, all.value, used)) : all;
   }
 
-  function brought(document: Document, known: ItemsKnown, used: UsedIds): BroughtSource {
+  function brought(document: SourceDocument, known: ItemsKnown, used: UsedIds): SourceRead {
     const { read, name, inference } = known;
     const draft = draftSource(used, name, read, inference, goesOn(document, known));
     engine.hold(draft.source.id, read.items, inference.unique);
@@ -56,7 +49,7 @@ export function dataProtocol(
 
   async function readElsewhere(
     source: Source,
-    document: Document,
+    document: SourceDocument,
     used: UsedIds,
   ): Promise<Result<ReadElsewhere, Finding>> {
     const all = await reading.items(document, () => {});

@@ -3,8 +3,9 @@ import type { Item } from '../core/items';
 import { itemsIdOf, type Project } from '../core/project';
 import type { KeptProject, KeptState } from '../keeping';
 import type { Engine } from './engine';
-import type { EngineEvent, KeepingProtocol, OpenedHere, Range, View } from './protocol';
+import type { EngineEvent, KeepingProtocol, OpenedHere } from './protocol';
 import { turns } from './turns';
+import type { EntryRange, View } from './views';
 
 /** Rows of a document that was dropped do not wait for the database. */
 const keeping = () => import('../keeping');
@@ -24,7 +25,7 @@ export function keepingProtocol(
   let here = nothingKept;
 
   /** The first items of the source that is shown first, while the rest is read. */
-  function showFirst(project: Project, source: string, items: readonly Item[], wanted: Range) {
+  function showFirst(project: Project, source: string, items: readonly Item[], wanted: EntryRange) {
     if (source !== project.sources[0]?.id) return;
     engine.hold(source, items, undefined, project.sources[0].revision);
     const view = shown(engine.update(withoutLaterChanges(project, source), wanted));

@@ -8,25 +8,20 @@ import {
   readProject,
   writeProject,
 } from '../core/project';
-import type { AllItems } from './all-items';
-import type { ByExample } from './by-example';
+import { type AllItems, type ByExample, trace, tryFormats } from './answers';
 import { crossing, entryCrossing, withAnswersCut } from './cut';
 import { dataLater } from './data-later';
 import { Engine } from './engine';
-import { newest } from './newest';
 import type {
-  Brought,
   DataProtocol,
-  Document,
   EngineEvent,
   EngineProtocol,
   KeepingProtocol,
-  Range,
-  View,
+  ProjectRead,
 } from './protocol';
-import { goesOn, Reading } from './reading';
-import { trace, tryFormats } from './tracing';
-import { turns } from './turns';
+import { goesOn, Reading, type SourceDocument } from './reading';
+import { newest, turns } from './turns';
+import type { EntryRange, View } from './views';
 import { keepingProtocol } from './worker-keeping';
 
 let tell: (event: EngineEvent) => void = () => {};
@@ -41,12 +36,12 @@ let exampleMaker: Promise<ByExample> | undefined;
 
 /** Loaded when it is first asked for. */
 const byExample = (): Promise<ByExample> => {
-  exampleMaker ??= import('./by-example').then((loaded) => new loaded.ByExample(engine));
+  exampleMaker ??= import('./answers/by-example').then((loaded) => new loaded.ByExample(engine));
   return exampleMaker;
 };
 let everyItem: Promise<AllItems> | undefined;
 const allItems = (): Promise<AllItems> => {
-  everyItem ??= import('./all-items').then((loaded) => new loaded.AllItems(engine));
+  everyItem ??= import('./answers/all-items').then((loaded) => new loaded.AllItems(engine));
   return everyItem;
 };
 
@@ -179,9 +174,9 @@ function tellProgress(share: number): void {
   tell({ kind: 'progress', share });
 }
 
-type Answer = Result<{ brought: Brought; view: View }, Finding>;
+type Answer = Result<{ brought: ProjectRead; view: View }, Finding>;
 
-async function bringItems(document: Document, wanted: Range): Promise<Answer> {
+async function bringItems(document: SourceDocument, wanted: EntryRange): Promise<Answer> {
   const all = await reading.items(document, (first, name) => {
     const inference = atOnce(infer(first.items, name));
     const project = makeProject(name, first, inference);
@@ -210,13 +205,18 @@ async function bringItems(document: Document, wanted: Range): Promise<Answer> {
   });
 }
 
-function take(project: Project, items: readonly Item[], inference: Inference, wanted: Range): View {
+function take(
+  project: Project,
+  items: readonly Item[],
+  inference: Inference,
+  wanted: EntryRange,
+): View {
   engine.clear();
   for (const source of project.sources) engine.hold(source.id, items, inference.unique);
   return engine.update(project, wanted);
 }
 
-async function bringProject(blob: Blob, name: string, wanted: Range): Promise<Answer> {
+async function bringProject(blob: Blob, name: string, wanted: EntryRange): Promise<Answer> {
   const file = await readProject(await blob.text(), name);
   if (!file.ok) return file;
   const { project, items, findings } = file.value;

@@ -1,7 +1,7 @@
 import { type Finding, isRecord, type Result } from '../../core/base';
 import { looksLikeSchema, readSchema } from '../../core/items';
 import { draftFromSchema, edits, goesWith, looksLikeProject } from '../../core/project';
-import type { BroughtSource, Document, ImportSummary } from '../../engine';
+import type { ImportSummary, SourceDocument, SourceRead } from '../../engine';
 import { handItem } from './at-hand';
 import { currentNow } from './current';
 import { make, refused } from './editing';
@@ -27,14 +27,14 @@ const isInProject = (): boolean =>
 export const isAddress = (text: string): boolean => /^https?:\/\/\S+$/.test(text.trim());
 
 /** Words that were pasted or typed: items, or the address to fetch them from. */
-export const documentOf = (text: string, name: 'pasted' | 'typed'): Document =>
+export const documentOf = (text: string, name: 'pasted' | 'typed'): SourceDocument =>
   isAddress(text) ? { address: text.trim() } : { file: new Blob([text]), name };
 
 /**
  * Something was dropped, chosen or pasted. On the start page it is opened; with a project open,
  * a person says what becomes of it, and a project file is opened all the same.
  */
-export async function arrive(document: Document): Promise<void> {
+export async function arrive(document: SourceDocument): Promise<void> {
   const isOpen = isInProject();
   const isProject =
     'file' in document && looksLikeProject(await document.file.slice(0, 200).text());
@@ -43,24 +43,24 @@ export async function arrive(document: Document): Promise<void> {
 }
 
 /** The document becomes a source of the project that is open; a schema becomes types to type items for. */
-export async function addAsSource(document: Document): Promise<void> {
+export async function addAsSource(document: SourceDocument): Promise<void> {
   useSession.setState({ arrived: undefined });
   if (refused(`Add ${documentName(document)}`) || (await addFromSchema(document))) return;
   const brought = await reading(document, () => engine().bringSource(document, usedIds()));
   if (brought !== undefined) addBrought(brought);
 }
 
-function addBrought(brought: BroughtSource): void {
+function addBrought(brought: SourceRead): void {
   if (make(edits.addSource(brought.draft)) === undefined) sourceTaken(brought);
 }
 
-function sourceTaken({ draft, findings }: BroughtSource): void {
+function sourceTaken({ draft, findings }: SourceRead): void {
   useSession.setState({ readFindings: findings });
   if (draft.source.from.follow !== undefined) followSource(draft.source.id);
   goWithin({ station: 'data', source: draft.source.id, field: undefined, item: 0 });
 }
 
-async function addFromSchema(document: Document): Promise<boolean> {
+async function addFromSchema(document: SourceDocument): Promise<boolean> {
   const { history } = useSession.getState();
   if (history === undefined || !('file' in document) || document.file.size > 5_000_000)
     return false;
@@ -87,7 +87,7 @@ async function schemaIn(file: Blob, name: string) {
 }
 
 /** The items of the document take the place of a source's, matched by its key. */
-export async function importInto(source: string, document: Document): Promise<void> {
+export async function importInto(source: string, document: SourceDocument): Promise<void> {
   useSession.setState({ arrived: undefined });
   if (refused(`Import ${documentName(document)} again`)) return;
   const summary = await reading(document, () => engine().importAgain(source, document));
@@ -129,7 +129,7 @@ export async function showSet(source: string, set: string): Promise<void> {
 
 /** Runs a reading that says how far it is; what went wrong is said on the page. */
 async function reading<T>(
-  document: Document | undefined,
+  document: SourceDocument | undefined,
   work: () => Promise<Result<T, Finding>>,
 ): Promise<T | undefined> {
   const file = document === undefined ? 'the document' : documentName(document);

@@ -1,6 +1,7 @@
 import ChevronDown from 'lucide-react/icons/chevron-down';
 import type { ReactNode } from 'react';
 import { Later } from './later';
+import type { MenuEntry } from './popup';
 
 const buttonLook =
   'inline-flex h-7 items-center gap-1.5 rounded-md border border-rule bg-paper px-2.5 text-sm text-ink ' +
@@ -71,15 +72,6 @@ export function ChoiceChips<T extends string>({
       ))}
     </fieldset>
   );
-}
-
-export interface MenuEntry {
-  readonly words: string;
-  readonly hint?: string | undefined;
-  /** Why it can't be chosen now. */
-  readonly whyNot?: string | undefined;
-  readonly isChosen?: boolean;
-  readonly onChoose: () => void;
 }
 
 interface MenuButtonProps {

@@ -1,6 +1,6 @@
 import { ownValue } from '../../core/base';
 import { edits } from '../../core/project';
-import type { Came, FollowNews } from '../../engine';
+import type { ArrivalSummary, FollowNews } from '../../engine';
 import { handAgain } from './at-hand';
 import { make } from './editing';
 import { keepInTime } from './keep';
@@ -51,7 +51,7 @@ function heard({ source, came }: FollowNews): void {
   if (came.ok && came.value.isChanged) void take(source, came.value);
 }
 
-const summed = (before: Followed, came: Came): Followed => ({
+const summed = (before: Followed, came: ArrivalSummary): Followed => ({
   ...before,
   addedCount: before.addedCount + came.addedCount,
   changedCount: before.changedCount + came.changedCount,
@@ -59,7 +59,7 @@ const summed = (before: Followed, came: Came): Followed => ({
 });
 
 /** New fields are an edit like any other; new items are shown and kept. */
-async function take(source: string, { found }: Came): Promise<void> {
+async function take(source: string, { found }: ArrivalSummary): Promise<void> {
   const { history, reading } = useSession.getState();
   if (reading === undefined) make(edits.typesGrow(source, found));
   keepInTime();

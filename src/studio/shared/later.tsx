@@ -1,6 +1,7 @@
 import { type ReactNode, useRef, useState } from 'react';
 import { create } from 'zustand';
 import { fetched } from './on-demand';
+import type { Met, Trigger } from './popup';
 import type * as Popups from './popups';
 
 const usePopups = create<{ readonly loaded: typeof Popups | undefined }>(() => ({
@@ -10,19 +11,6 @@ const usePopups = create<{ readonly loaded: typeof Popups | undefined }>(() => (
 /** Menus and panels are a third of the page's script: they come after the first rows. */
 export async function loadPopups(): Promise<void> {
   usePopups.setState({ loaded: await fetched(() => import('./popups')) });
-}
-
-/** What the button of a popup is, before the popup's code is there and after. */
-export interface Trigger {
-  readonly className: string;
-  readonly 'aria-label'?: string | undefined;
-  readonly children: ReactNode;
-}
-
-/** How the button was met before the popup's code was there. */
-export interface Met {
-  readonly isPressed: boolean;
-  readonly isFocused: boolean;
 }
 
 interface LaterProps {

@@ -1,6 +1,6 @@
 import { freeId, slug } from '../../core/base';
 import { type Project, startHistory } from '../../core/project';
-import type { Document, View } from '../../engine';
+import type { SourceDocument, View } from '../../engine';
 import { handItem } from './at-hand';
 import { showHistory } from './editing';
 import { followAll, followNothing } from './following';
@@ -11,17 +11,17 @@ import { go, useRoute } from './route';
 import { endEngine, engine, noSession, onFirstRows, useSession, wantedRange } from './session';
 
 /** What a document is called in messages. */
-export const documentName = (document: Document): string =>
+export const documentName = (document: SourceDocument): string =>
   'file' in document ? document.name : document.address;
 
 export const demoId = 'thrumwick';
 const demoFile = '/demo/thrumwick.yarncard.json';
 /** Brings a document: items become a new project, a project file is opened. Either way it is shown and kept. */
-export function bring(document: Document): Promise<void> {
+export function bring(document: SourceDocument): Promise<void> {
   return inTurn(() => bringNow(document));
 }
 
-async function bringNow(document: Document): Promise<void> {
+async function bringNow(document: SourceDocument): Promise<void> {
   await keepWaiting();
   const file = documentName(document);
   useSession.setState({ reading: { file, share: 0 }, notice: undefined });

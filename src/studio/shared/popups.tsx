@@ -1,8 +1,7 @@
 import { Menu } from '@base-ui/react/menu';
 import { Popover } from '@base-ui/react/popover';
 import { type ReactNode, type RefObject, useLayoutEffect, useRef } from 'react';
-import type { MenuEntry } from './controls';
-import type { Met, Trigger } from './later';
+import type { MenuEntry, Met, Trigger } from './popup';
 
 /** The button took the place of another one, which perhaps had the focus. */
 function useFocusOf({ isFocused }: Met): RefObject<HTMLButtonElement | null> {

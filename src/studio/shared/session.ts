@@ -8,12 +8,12 @@ import {
   type UsedIds,
 } from '../../core/project';
 import type {
-  Document,
   EngineEvent,
+  EntryRange,
   FollowNews,
   ImportSummary,
   ItemAtHand,
-  Range,
+  SourceDocument,
   Survey,
   TemplateSurvey,
   View,
@@ -59,7 +59,7 @@ export interface Session {
   /** By source, the set that is shown in the place of its own items. */
   readonly sets: Readonly<Record<string, string>>;
   /** A document that came while a project was open: what becomes of it is asked. */
-  readonly arrived: Document | undefined;
+  readonly arrived: SourceDocument | undefined;
   /** What the last import of a source changed. */
   readonly imported: { readonly source: string; readonly summary: ImportSummary } | undefined;
   /** An edit that would make something wrong: whether it is made is asked. */
@@ -174,11 +174,11 @@ export function onNews(listener: (news: FollowNews) => void): void {
   newsListener = listener;
 }
 
-let wanted: () => Range = () => ({ from: 0, to: 40 });
+let wanted: () => EntryRange = () => ({ from: 0, to: 40 });
 
 /** The entries that the window shows now: every answer of the engine begins with them. */
-export const wantedRange = (): Range => wanted();
+export const wantedRange = (): EntryRange => wanted();
 
-export function setWantedRange(range: () => Range): void {
+export function setWantedRange(range: () => EntryRange): void {
   wanted = range;
 }

@@ -4,7 +4,7 @@ import type { Item } from '../../../src/core/items';
  * Five typical expressions as a good engineer would write them by hand, with the same meaning: a
  * missing value is undefined, and in a text it is empty.
  */
-export interface Written {
+export interface FormattedValue {
   readonly expression: string;
   /** The same in CEL. */
   readonly cel: string;
@@ -20,7 +20,7 @@ const record = (value: unknown): Item | undefined =>
     ? (value as Item)
     : undefined;
 
-export const handWritten: readonly Written[] = [
+export const handWritten: readonly FormattedValue[] = [
   {
     expression: 'price * stock',
     cel: 'price * double(stock)',

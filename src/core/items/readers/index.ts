@@ -18,4 +18,4 @@ export type {
   ReadPorts,
   ReadTask,
 } from './reader';
-export type { SqliteDatabase, SqlitePort } from './sqlite';
+export type { SqliteDatabase, SqlitePort } from './sqlite-port';

@@ -1,7 +1,7 @@
 import type { Finding, Result } from '../../base';
 import type { Format, Item } from '../item';
 import type { Shapes } from '../shape';
-import type { SqlitePort } from './sqlite';
+import type { SqlitePort } from './sqlite-port';
 
 /** A document as bytes, wherever it stands: a dropped file, a file on disk, a pasted text. */
 export interface DocumentPort {

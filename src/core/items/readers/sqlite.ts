@@ -2,22 +2,7 @@ import { type Finding, failed, type Json, ok, type Result } from '../../base';
 import { itemFindings } from '../findings';
 import type { Item } from '../item';
 import type { ItemsRead, ReadPorts, ReadTask } from './reader';
-
-/** An SQLite database that was opened; `query` throws with SQLite's own words. */
-export interface SqliteDatabase {
-  query(select: string): SqliteTable | Promise<SqliteTable>;
-  close(): void;
-}
-
-interface SqliteTable {
-  readonly columns: readonly string[];
-  readonly rows: SqliteRows;
-}
-
-type SqliteRows = readonly (readonly (number | string | bigint | Uint8Array | null)[])[];
-
-/** Opens the bytes of a database; throws where they are none. */
-export type SqlitePort = (bytes: Uint8Array) => Promise<SqliteDatabase>;
+import type { SqliteDatabase, SqliteRows } from './sqlite-port';
 
 /** The first 16 bytes of every SQLite 3 file. Source: SQLite file format, 1.3. */
 const magic = 'SQLite format 3\0';

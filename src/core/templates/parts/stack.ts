@@ -1,4 +1,3 @@
-import type { Part } from './index';
 import type { Size } from './size';
 
 /** Space inside the edges, in px; start and end follow the reading direction. */
@@ -9,8 +8,8 @@ export interface Padding {
   readonly bottom: number;
 }
 
-/** Parts beside (across) or under each other (down). */
-export interface StackPart {
+/** Parts beside (across) or under each other (down); what parts there are, the list of them knows. */
+export interface StackOf<Child> {
   readonly part: 'stack';
   readonly id: string;
   readonly direction: 'across' | 'down';
@@ -18,12 +17,16 @@ export interface StackPart {
   readonly padding?: Padding;
   readonly align: 'start' | 'centre' | 'end' | 'stretch';
   readonly width: Size;
-  readonly children: readonly Part[];
+  readonly children: readonly Child[];
 }
 
 export const stack = {
   part: 'stack',
-  draft: (id: string, direction: StackPart['direction'], children: readonly Part[]): StackPart => ({
+  draft: <Child>(
+    id: string,
+    direction: StackOf<Child>['direction'],
+    children: readonly Child[],
+  ): StackOf<Child> => ({
     part: 'stack',
     id,
     direction,

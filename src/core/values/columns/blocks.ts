@@ -10,6 +10,9 @@ import type { Columns } from './columns';
 export type Numbers = (from: number) => Float64Array;
 export type Conditions = (from: number) => Uint8Array;
 
+/** How conditions inside numbers and texts are passed over; these come in so that no file needs itself. */
+export type ConditionsOver = (checked: Checked, columns: Columns) => Conditions;
+
 export interface Texts {
   readonly table: readonly string[];
   /** Positions in the table; -1: there is none. */

@@ -37,11 +37,11 @@ export function conditions(checked: Checked, columns: Columns): Conditions {
       if (checked.as === 'number')
         return comparedNumbers(
           compareNumbers[checked.operator],
-          numbers(checked.left, columns),
-          numbers(checked.right, columns),
+          numbers(checked.left, columns, conditions),
+          numbers(checked.right, columns, conditions),
         );
       if (checked.as === 'text' && checked.right.kind === 'literal') {
-        const of = texts(checked.left, columns);
+        const of = texts(checked.left, columns, conditions);
         const { value } = checked.right;
         if (of === undefined || typeof value !== 'string') break;
         return comparedTexts(of, value, checked.operator);
@@ -109,7 +109,7 @@ function comparedTexts(of: Texts, fixed: string, operator: CompareOperator): Con
 function missingOf(checked: Checked, columns: Columns): Conditions | undefined {
   switch (kindOf(checked.type)) {
     case 'number': {
-      const of = numbers(checked, columns);
+      const of = numbers(checked, columns, conditions);
       return filled((out, from) => missingNumbers(of(from), out));
     }
     case 'boolean': {
@@ -117,7 +117,7 @@ function missingOf(checked: Checked, columns: Columns): Conditions | undefined {
       return filled((out, from) => missingConditions(of(from), out));
     }
     case 'text': {
-      const of = texts(checked, columns);
+      const of = texts(checked, columns, conditions);
       if (of === undefined) return undefined;
       return filled((out, from) => missingTexts(of.codes(from), out));
     }

@@ -22,9 +22,9 @@ export type Pass =
 export function passOver(checked: Checked, columns: Columns): Pass {
   if (isLight(checked)) {
     const kind = kindOf(checked.type);
-    if (kind === 'number') return { by: 'numbers', blocks: numbers(checked, columns) };
+    if (kind === 'number') return { by: 'numbers', blocks: numbers(checked, columns, conditions) };
     if (kind === 'boolean') return { by: 'conditions', blocks: conditions(checked, columns) };
-    const own = texts(checked, columns);
+    const own = texts(checked, columns, conditions);
     if (own !== undefined) return { by: 'texts', texts: own };
   }
   return { by: 'items', valueAt: rowReader(checked, columns) };

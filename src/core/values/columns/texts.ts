@@ -1,11 +1,14 @@
 import type { Checked } from '../check/checked';
 import { kindOf } from '../result-type';
-import type { Texts } from './blocks';
+import type { ConditionsOver, Texts } from './blocks';
 import { blockLength, type Columns, isTrue } from './columns';
-import { conditions } from './conditions';
 
 /** Texts that repeat, as positions in a table; undefined where each item has one of its own. */
-export function texts(checked: Checked, columns: Columns): Texts | undefined {
+export function texts(
+  checked: Checked,
+  columns: Columns,
+  conditions: ConditionsOver,
+): Texts | undefined {
   if (kindOf(checked.type) !== 'text') return undefined;
   switch (checked.kind) {
     case 'literal': {
@@ -21,8 +24,8 @@ export function texts(checked: Checked, columns: Columns): Texts | undefined {
       return { table, codes: (from) => codes.subarray(from, from + blockLength) };
     }
     case 'conditional': {
-      const whenTrue = texts(checked.whenTrue, columns);
-      const otherwise = texts(checked.otherwise, columns);
+      const whenTrue = texts(checked.whenTrue, columns, conditions);
+      const otherwise = texts(checked.otherwise, columns, conditions);
       if (whenTrue === undefined || otherwise === undefined) return undefined;
       const test = conditions(checked.test, columns);
       return joined(whenTrue, otherwise, (out, from, other) => {
@@ -35,8 +38,8 @@ export function texts(checked: Checked, columns: Columns): Texts | undefined {
     }
     case 'logical': {
       if (checked.operator !== '??') return undefined;
-      const left = texts(checked.left, columns);
-      const right = texts(checked.right, columns);
+      const left = texts(checked.left, columns, conditions);
+      const right = texts(checked.right, columns, conditions);
       if (left === undefined || right === undefined) return undefined;
       return joined(left, right, (out, from, other) => {
         const a = left.codes(from);

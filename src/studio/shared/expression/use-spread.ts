@@ -1,8 +1,8 @@
 import type { Spread } from '../../../core/items';
-import type { SpreadAsked } from '../../../engine';
+import type { SpreadTask } from '../../../engine';
 import { engine } from '../session';
 import { useAnswer } from '../use-answer';
 
 /** What an expression gives over all items of a type. */
-export const useSpread = (asked: SpreadAsked | undefined): Spread | undefined =>
+export const useSpread = (asked: SpreadTask | undefined): Spread | undefined =>
   useAnswer(asked, (own) => engine().spread(own));

@@ -1,7 +1,7 @@
 import { isRecord, type Json } from '../../../core/base';
 import { type Item, valueAt } from '../../../core/items';
 import { type Field, typeInWords } from '../../../core/values';
-import type { Range } from '../../../engine';
+import type { EntryRange } from '../../../engine';
 
 /** A column of the table: a field, or one inside a record that was opened in place. */
 export interface Column {
@@ -27,7 +27,7 @@ export function columnsFor(
 }
 
 /** The columns that touch the stretch from `left` to `right`. */
-export function rangeAcross(widths: readonly number[], left: number, right: number): Range {
+export function rangeAcross(widths: readonly number[], left: number, right: number): EntryRange {
   let x = 0;
   let from = 0;
   let to = 0;

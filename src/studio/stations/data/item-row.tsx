@@ -3,7 +3,7 @@ import { ownValue } from '../../../core/base';
 import { type Item, valueAt } from '../../../core/items';
 import type { ItemType, Source } from '../../../core/project';
 import { fieldAtPath } from '../../../core/values';
-import type { Range } from '../../../engine';
+import type { EntryRange } from '../../../engine';
 import { Cell, type Next } from './cell';
 import type { Column } from './columns';
 import type { CellAt } from './grid-keys';
@@ -13,7 +13,7 @@ interface ItemRowProps {
   readonly row: number;
   readonly columns: readonly Column[];
   /** The columns in sight; the others are one empty cell on either side. */
-  readonly across: Range;
+  readonly across: EntryRange;
   readonly type: ItemType | undefined;
   readonly isAtHand: boolean;
   /** The column of the cell that has the keys, in its row only. */

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { ownValue } from '../../../core/base';
 import type { ItemType, Source } from '../../../core/project';
 import { fieldsOfAll } from '../../../core/values';
-import type { Range, TableLook } from '../../../engine';
+import type { EntryRange, TableLook } from '../../../engine';
 import { useRoute } from '../../shared/route';
 import { useSession } from '../../shared/session';
 import { columnsFor, rangeAcross, widthOf } from './columns';
@@ -38,7 +38,7 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
   );
   const atHand = useSession((session) => session.atHand);
   const host = useRef<HTMLElement>(null);
-  const [range, setRange] = useState<Range>({ from: 0, to: 24 });
+  const [range, setRange] = useState<EntryRange>({ from: 0, to: 24 });
   const shown = useRows(source.id, look, range);
   const { count } = shown;
   const hasRows = shown.rows.length > 0;
@@ -47,7 +47,7 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
     const sample = shown.rows.slice(0, 30).map((row) => row.item);
     return columns.map((column) => ownValue(own, column.id) ?? widthOf(column, sample));
   }, [columns, hasRows, own]);
-  const [across, setAcross] = useState<Range>({ from: 0, to: 8 });
+  const [across, setAcross] = useState<EntryRange>({ from: 0, to: 8 });
   // Past what an element can be high, a px of the scroll bar stands for more than one.
   const scale = Math.max(1, (count * rowPx) / highestPx);
   const see = () => {

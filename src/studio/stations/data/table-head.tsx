@@ -1,6 +1,6 @@
 import { type Dispatch, memo, type SetStateAction } from 'react';
 import type { Source } from '../../../core/project';
-import type { Range, TableLook } from '../../../engine';
+import type { EntryRange, TableLook } from '../../../engine';
 import { ColumnHead } from './column-head';
 import type { Column } from './columns';
 
@@ -8,7 +8,7 @@ interface TableHeadProps {
   readonly columns: readonly Column[];
   readonly widths: readonly number[];
   /** The columns in sight: a head has menus and charts, and there may be thousands. */
-  readonly across: Range;
+  readonly across: EntryRange;
   readonly source: Source;
   readonly look: TableLook;
   readonly onLook: (look: TableLook) => void;

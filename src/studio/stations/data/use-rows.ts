@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { Range, TableLook, TableRows, View } from '../../../engine';
+import type { EntryRange, TableLook, TableRows, View } from '../../../engine';
 import { engine, useSession } from '../../shared/session';
 
 interface RowsShown extends TableRows {
@@ -11,7 +11,7 @@ interface RowsShown extends TableRows {
 const noRows: RowsShown = { count: 0, rows: [], from: 0, of: ['', undefined, undefined] };
 
 /** The items of a range as they are looked at; those before stay until the next have come. */
-export function useRows(source: string, look: TableLook, range: Range): RowsShown {
+export function useRows(source: string, look: TableLook, range: EntryRange): RowsShown {
   const view = useSession((session) => session.view);
   const [rows, setRows] = useState<RowsShown>(noRows);
   useEffect(() => {
@@ -32,7 +32,7 @@ export function useRows(source: string, look: TableLook, range: Range): RowsShow
 function withKnown(
   before: RowsShown,
   came: TableRows,
-  range: Range,
+  range: EntryRange,
   of: RowsShown['of'],
 ): RowsShown {
   const isSame = before.of.every((each, at) => each === of[at]);

@@ -1,5 +1,5 @@
 import type { Format } from '../../../core/formats';
-import type { Written } from '../../../engine';
+import type { FormattedValue } from '../../../engine';
 import { engine } from '../../shared/session';
 import { useAnswer } from '../../shared/use-answer';
 
@@ -12,8 +12,8 @@ interface Asked {
 }
 
 /** An expression's values in formats, by format, locale and item. */
-export const useWritten = (asked: Asked): readonly (readonly (readonly Written[])[])[] =>
+export const useWritten = (asked: Asked): readonly (readonly (readonly FormattedValue[])[])[] =>
   useAnswer(asked, (own) => engine().tryFormats(own)) ?? [];
 
-export const writtenText = (written: Written | undefined): string =>
+export const writtenText = (written: FormattedValue | undefined): string =>
   written === undefined ? '' : 'text' in written ? written.text : written.why;

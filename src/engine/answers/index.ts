@@ -1,0 +1,15 @@
+/**
+ * Answers to what screens and command line ask about items and values: tables, evidence, traces,
+ * trials, proposals. They read the engine and change nothing of the project.
+ */
+export type { AllItems, MissingTask, SpreadTask } from './all-items';
+export type { ByExample, ExampleAnswer, ExampleTask } from './by-example';
+export {
+  type DecodingTrial,
+  EngineData,
+  type FieldTask,
+  type Misfit,
+  type TableRows,
+} from './data';
+export { type Only, plainLook, type TableLook } from './table';
+export { type FormatTrial, type FormattedValue, type Trace, trace, tryFormats } from './tracing';

@@ -1,0 +1,197 @@
+import { ownValue } from '../../core/base';
+import { type Format, NoText } from '../../core/formats';
+import { decodingInWords, type Item, whyNotDecoded } from '../../core/items';
+import { bindersFor, withId } from '../../core/project';
+import { type Binders, type BoundSlot, bindText } from '../../core/templates';
+import type { NearestValue } from '../../core/values';
+import {
+  explain,
+  type Field,
+  fieldNamed,
+  nearestValue,
+  pathText,
+  type RowContext,
+  type Span,
+  shown,
+  type TraceStep,
+} from '../../core/values';
+import type { Scene } from '../scene';
+
+/** How a value came about for one item. */
+export interface Trace {
+  readonly steps: readonly TraceStep[];
+  readonly text: string | undefined;
+  /** How what stands in came about, if anything does; fixed words have no steps. */
+  readonly instead: readonly TraceStep[] | undefined;
+  readonly missing: string | undefined;
+  /** The nearest path that does have a value. */
+  readonly nearest: NearestValue | undefined;
+}
+
+/** A value as a format writes it, or why it does not. */
+export type FormattedValue = { readonly text: string } | { readonly why: string };
+
+/** Formats to try on the values of an expression, without touching the project. */
+export interface FormatTrial {
+  readonly template: string;
+  readonly expr: string;
+  /** Undefined: as the value is. */
+  readonly formats: readonly (Format | undefined)[];
+  readonly locales: readonly string[];
+  readonly items: readonly number[];
+}
+
+/** How the words of a part's property came about for an item: each step, its format, its stand-in. */
+export function trace(
+  scene: Scene,
+  template: string,
+  part: string,
+  property: string,
+  item: number,
+): Trace | undefined {
+  const slot = scene
+    .compiled(template)
+    ?.slots.find((each) => each.part === part && each.property === property);
+  const value = scene.shownItems()[item];
+  if (slot === undefined || value === undefined) return undefined;
+  const { missingStep, ...found } = traceSlot(
+    slot,
+    value,
+    scene.contextOf(item),
+    scene.localeNow(),
+  );
+  const missing = found.missing && (undecoded(scene, missingStep?.label, item) ?? found.missing);
+  const type = withId(scene.project?.types ?? [], scene.compiled(template)?.template.type ?? '');
+  const nearest =
+    missingStep &&
+    nearestValue(slot.expression?.text ?? '', missingStep, type?.fields ?? [], value);
+  const steps = withDecoding(
+    found.steps,
+    slot.expression?.text ?? '',
+    type?.fields ?? [],
+    scene.rawAt(item) ?? {},
+  );
+  return { ...found, steps, missing, nearest };
+}
+
+/** A field that is decoded was another value as it came. */
+function withDecoding(
+  steps: readonly TraceStep[],
+  text: string,
+  fields: readonly Field[],
+  raw: Item,
+): readonly TraceStep[] {
+  return steps.flatMap((step): TraceStep[] => {
+    const read = text.slice(step.from, step.to);
+    const field = fields.find(({ name }) => name === step.label && pathText([name]) === read);
+    if (field?.decode === undefined) return [step];
+    const { from, to } = step;
+    const came = shown(ownValue(raw, field.from ?? field.name) ?? undefined);
+    const label = `${step.label}, read as ${decodingInWords(field.decode)}`;
+    return [
+      { from, to, label: 'as it came', shown: came },
+      { ...step, label },
+    ];
+  });
+}
+
+/** Why a value that is missing after decoding was not one before it. */
+function undecoded(scene: Scene, step: string | undefined, item: number): string | undefined {
+  const raw = scene.rawAt(item);
+  const type = withId(scene.project?.types ?? [], scene.typesShown()(item) ?? '');
+  const field = step === undefined ? undefined : fieldNamed(type?.fields ?? [], step);
+  return field === undefined || raw === undefined ? undefined : whyNotDecoded(field, raw);
+}
+
+/** Formats on the values of an expression, by format, locale and item. */
+export function tryFormats(
+  scene: Scene,
+  { template: id, expr, formats, locales, items }: FormatTrial,
+): FormattedValue[][][] {
+  const { project } = scene;
+  const template = project === undefined ? undefined : withId(project.templates, id);
+  if (project === undefined || template === undefined) return [];
+  const held = scene.shownItems();
+  return formats.map((format) =>
+    locales.map((locale) => {
+      const binders = bindersFor(project, template.type, scene.lookUp, locale);
+      const write = writtenAs(expr, format, binders);
+      return items.map((item) => write(held[item] ?? {}, scene.contextOf(item)));
+    }),
+  );
+}
+
+/** How a slot's words came about for an item: each step of its value, its format, its stand-in. */
+function traceSlot(
+  slot: BoundSlot,
+  item: Item,
+  context: RowContext,
+  locale: string,
+): Omit<Trace, 'nearest'> & { readonly missingStep: TraceStep | undefined } {
+  const text = slot.text(item, context);
+  const checked = slot.expression?.checked;
+  if (checked === undefined) {
+    const missing = slot.expression?.findings[0]?.message ?? whyFixed(slot, item);
+    return { steps: [], text, instead: undefined, missing, missingStep: undefined };
+  }
+  const { value, steps, missing } = explain(checked, item, context);
+  const written = missing === undefined ? slot.write(value, item, context) : '';
+  const why = missing ?? (written instanceof NoText ? written.reason : undefined);
+  const formatted =
+    missing === undefined && slot.format !== undefined
+      ? [formatStep(slot.format.name, locale, checked, written)]
+      : [];
+  const standIn = slot.standIn?.checked;
+  return {
+    steps: [...steps, ...formatted],
+    text,
+    instead:
+      why === undefined || text === undefined
+        ? undefined
+        : standIn === undefined
+          ? []
+          : explain(standIn, item, context).steps,
+    missing: why,
+    missingStep:
+      missing === undefined ? undefined : steps.find((step) => step.missing !== undefined),
+  };
+}
+
+/** Fixed words of a link may be no address. */
+function whyFixed(slot: BoundSlot, item: Item): string | undefined {
+  const written = typeof slot.binding === 'string' ? slot.write(undefined, item) : undefined;
+  return written instanceof NoText ? written.reason : undefined;
+}
+
+const formatStep = (
+  name: string,
+  locale: string,
+  { from, to }: Span,
+  written: string | NoText,
+): TraceStep => ({
+  from,
+  to,
+  label: `${name} (${locale})`,
+  ...(written instanceof NoText
+    ? { shown: 'no text', missing: written.reason }
+    : { shown: JSON.stringify(written) }),
+});
+
+/** An expression's value of an item in a format that its binding need not have. */
+function writtenAs(
+  expr: string,
+  format: Format | undefined,
+  binders: Binders,
+): (item: Item, context: RowContext) => FormattedValue {
+  const id = 'tried';
+  const bound =
+    format === undefined
+      ? bindText({ expr }, binders)
+      : bindText({ expr, format: id }, { ...binders, formats: [{ ...format, id, name: id }] });
+  return (item, context) => {
+    const value = bound.expression?.evaluate?.(item, context);
+    if (value === undefined) return { why: bound.findings[0]?.message ?? 'missing' };
+    const text = bound.write(value, item, context);
+    return text instanceof NoText ? { why: text.reason } : { text };
+  };
+}

@@ -1,0 +1,5 @@
+/**
+ * Items that come again for a source: once, asked for at a pace, or as events.
+ */
+export { following } from './following';
+export { type ArrivalSummary, EngineImport, type FollowNews, type ImportSummary } from './import';

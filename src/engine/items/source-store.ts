@@ -1,0 +1,116 @@
+import type { Item, UniqueKey } from '../../core/items';
+import { ownSet } from '../../core/project';
+import { ItemStore } from './item-store';
+
+/** The items of every set, as they were after one change. Items that did not change are shared. */
+type Sets = ReadonlyMap<string, readonly Item[]>;
+
+/** So many items may stand in earlier changes, all together: what undo can go back to. */
+const mostRemembered = 20_000_000;
+
+/** A source's items: its sets, and how they were before each change, for undo. */
+export class SourceStore {
+  private readonly revisions = new Map<number, Sets>();
+  private readonly held = new Map<string, ItemStore>();
+  private revision: number;
+  /** The number of the last change, undone or not. */
+  private newest: number;
+  private shownSet = ownSet;
+
+  /** `forgot`: told of changes that cannot be gone back to any more. */
+  constructor(
+    items: readonly Item[],
+    unique?: UniqueKey,
+    revision = 0,
+    private readonly forgot: (revision: number) => void = () => {},
+  ) {
+    this.revision = revision;
+    this.newest = revision;
+    this.revisions.set(revision, new Map([[ownSet, items]]));
+    this.held.set(ownSet, new ItemStore(items, unique));
+  }
+
+  /** The set that is shown. */
+  shown(): ItemStore {
+    return this.set(this.shownSet);
+  }
+
+  set(set: string): ItemStore {
+    const items = this.sets().get(set) ?? this.sets().get(ownSet) ?? [];
+    const known = this.held.get(set);
+    if (known?.raw === items) return known;
+    const held = new ItemStore(items, undefined);
+    this.held.set(set, held);
+    return held;
+  }
+
+  sets(): Sets {
+    return this.setsAt(this.revision);
+  }
+
+  /** All sets as they were after a change. */
+  setsAt(revision: number): Sets {
+    const sets = this.revisions.get(revision);
+    if (sets === undefined) throw new Error(`The items as of change ${revision} are not held.`);
+    return sets;
+  }
+
+  get shownSetId(): string {
+    return this.shownSet;
+  }
+
+  show(set: string): void {
+    this.shownSet = set;
+  }
+
+  /** Adds the items of a set that were kept beside the source's own; no change of its own. */
+  addKept(set: string, items: readonly Item[]): void {
+    this.revisions.set(this.revision, new Map([...this.sets(), [set, items]]));
+  }
+
+  /** Other items for a set; `unique`: a field that tells them apart. Gives the number of the change, by which it is found again. */
+  change(set: string, items: readonly Item[], unique?: UniqueKey): number {
+    this.newest += 1;
+    const next = this.newest;
+    this.revisions.set(next, new Map([...this.sets(), [set, items]]));
+    this.revision = next;
+    if (unique !== undefined) this.held.set(set, new ItemStore(items, unique));
+    this.forgetOldest();
+    return next;
+  }
+
+  /** Goes to a change, one that was undone or one that is made again. */
+  goTo(revision: number): void {
+    this.setsAt(revision);
+    this.revision = revision;
+  }
+
+  /** Live items: they join what is there, and undo does not take them back. */
+  insert(at: number, added: readonly Item[]): void {
+    const own = this.set(ownSet);
+    own.insert(at, added);
+    this.replace(own.raw);
+  }
+
+  /** Live items take the place of the source's own; no change of its own either. */
+  replace(items: readonly Item[]): void {
+    this.revisions.set(this.revision, new Map([...this.sets(), [ownSet, items]]));
+  }
+
+  private forgetOldest(): void {
+    for (const revision of this.revisions.keys()) {
+      if (this.heldCount() <= mostRemembered || this.revisions.size <= 2) return;
+      if (revision === this.revision) continue;
+      this.revisions.delete(revision);
+      this.forgot(revision);
+    }
+  }
+
+  /** Items in all lists; a set that did not change from one to the next counts once. */
+  private heldCount(): number {
+    const lists = new Set([...this.revisions.values()].flatMap((sets) => [...sets.values()]));
+    let count = 0;
+    for (const list of lists) count += list.length;
+    return count;
+  }
+}

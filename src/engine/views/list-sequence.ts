@@ -1,0 +1,60 @@
+import { type Arranged, type Arrangement, arrange, type Sequence } from '../../core/lists';
+
+const nothing: Arranged = {
+  items: new Int32Array(),
+  plans: new Uint16Array(),
+  lineHeights: new Float32Array(),
+};
+
+/** The entries of the list that is shown. Most edits change words alone: then they stay as they are. */
+export class ListSequence {
+  arranged = nothing;
+  private id = 0;
+  /** What they were made of. */
+  private of: readonly unknown[] = [];
+
+  get count(): number {
+    return this.arranged.items.length;
+  }
+
+  clear(): void {
+    this.take(nothing, []);
+  }
+
+  arrange(
+    types: Uint16Array,
+    planOfType: Int16Array,
+    planHeights: Float32Array,
+    arrangement: Arrangement,
+  ): void {
+    // A project that crossed from the page is another object each time.
+    const of = [types, JSON.stringify(arrangement), planOfType.join(), planHeights.join()];
+    if (of.every((each, at) => each === this.of[at])) return;
+    this.take(arrange(types, planOfType, planHeights, arrangement), of);
+  }
+
+  /** As it is drawn; `known`: the sequence whose heights were sent before. */
+  toDraw(arrangement: Arrangement, known: number | undefined): Sequence {
+    const lineHeights = known === this.id ? undefined : this.arranged.lineHeights.slice();
+    return { id: this.id, arrangement, entryCount: this.count, lineHeights };
+  }
+
+  /** Where an item stands; -1: it is left out. */
+  entryOf(item: number): number {
+    return this.arranged.items.indexOf(item);
+  }
+
+  /** The same for many of them. */
+  entriesOf(itemCount: number): Int32Array {
+    const entries = new Int32Array(itemCount).fill(-1);
+    const { items } = this.arranged;
+    for (let entry = 0; entry < items.length; entry += 1) entries[items[entry] ?? 0] = entry;
+    return entries;
+  }
+
+  private take(arranged: Arranged, of: readonly unknown[]): void {
+    this.arranged = arranged;
+    this.of = of;
+    this.id += 1;
+  }
+}

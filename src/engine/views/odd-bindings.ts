@@ -1,0 +1,65 @@
+import { count, type Finding, isRecord, type Json } from '../../core/base';
+import type { Item } from '../../core/items';
+import type { CompiledTemplate } from '../../core/templates';
+import type { TemplateSurvey } from './survey';
+
+/** Of fewer items, the same words say nothing. */
+const fewest = 3;
+
+/** Bindings that are probably not meant: the same words for all items, or none for any of them. */
+export function oddBindings(
+  surveys: readonly TemplateSurvey[],
+  templates: readonly CompiledTemplate[],
+  [first, second]: readonly Item[],
+): Finding[] {
+  return surveys.flatMap(({ template, itemCount, slots }) => {
+    const compiled = templates.find((each) => each.template.id === template);
+    return slots.flatMap(({ part, property, missingCount, same: words }, at): Finding[] => {
+      const slot = compiled?.slots[at];
+      const isBound = slot !== undefined && typeof slot.binding !== 'string';
+      // What does not read anything is meant to be the same; what is faulty is said already.
+      if (!isBound || itemCount < fewest || slot.findings.length > 0) return [];
+      if ((slot.expression?.paths.length ?? 0) === 0) return [];
+      const place = { in: 'part', template, part, property, from: 0, to: 0 } as const;
+      if (missingCount === itemCount) return [nothing(place, itemCount)];
+      if (words === undefined || missingCount > 0) return [];
+      return [isOfFirst(words, first, second) ? ofFirst(place, itemCount) : same(place, itemCount)];
+    });
+  });
+}
+
+/** Whether the words are a value of the first item and not of the next: a binding that always looks there. */
+const isOfFirst = (words: string, first: Item = {}, second: Item = {}): boolean =>
+  holdsValue(first, words) && !holdsValue(second, words);
+
+const holdsValue = (value: Json | undefined, words: string): boolean => {
+  if (value === undefined) return false;
+  if (isRecord(value)) return Object.values(value).some((each) => holdsValue(each, words));
+  return value !== null && !Array.isArray(value) && String(value) === words;
+};
+
+type Place = Finding['place'];
+
+const nothing = (place: Place, itemCount: number): Finding => ({
+  code: 'binding-empty',
+  severity: 'warning',
+  place,
+  message: `No value for any of the ${count(itemCount, 'item')}: nothing shows there.`,
+  hint: 'The trace says at which step it is missing.',
+});
+
+const ofFirst = (place: Place, itemCount: number): Finding => ({
+  code: 'binding-first',
+  severity: 'warning',
+  place,
+  message: `All ${count(itemCount, 'item')} show the value of the first one.`,
+  hint: 'Bind it to a field of the item itself.',
+});
+
+const same = (place: Place, itemCount: number): Finding => ({
+  code: 'binding-same',
+  severity: 'note',
+  place,
+  message: `The same words for all ${count(itemCount, 'item')}.`,
+  hint: 'Is that meant? If so, fixed words would do.',
+});

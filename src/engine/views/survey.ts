@@ -1,0 +1,170 @@
+import type { Finding, Turns } from '../../core/base';
+import type { Item } from '../../core/items';
+import type { Arranged } from '../../core/lists';
+import type { CompiledTemplate } from '../../core/templates';
+import type { RowContext } from '../../core/values';
+
+/** How the bound properties of a template fare over all items that it shows. */
+export interface SlotSurvey {
+  readonly part: string;
+  readonly property: string;
+  readonly missingCount: number;
+  /** Position of the first item without a value, or -1. */
+  readonly firstMissing: number;
+  /** The words of all items that have words there, if those are the same. */
+  readonly same: string | undefined;
+  /** For a picture: the names that the project has no picture for, the most frequent first. */
+  readonly unknown: readonly UnknownPicture[];
+}
+
+export interface UnknownPicture {
+  readonly name: string;
+  readonly itemCount: number;
+  /** Position of the first item that names it. */
+  readonly first: number;
+}
+
+export interface TemplateSurvey {
+  readonly template: string;
+  readonly itemCount: number;
+  readonly slots: readonly SlotSurvey[];
+  /** Items with the longest and shortest words in the first label; -1: no item. */
+  readonly longest: number;
+  readonly shortest: number;
+}
+
+/** What was counted over all items of a version. */
+export interface Survey {
+  readonly templates: readonly TemplateSurvey[];
+  /** Where items are not what their types say. */
+  readonly findings: readonly Finding[];
+}
+
+/** About a millisecond: so long an edit may have to wait. */
+const entriesATurn = 500;
+/** Names of missing pictures that are told apart; the rest would be read by nobody. */
+const mostUnknown = 1_000;
+
+interface Count {
+  itemCount: number;
+  longest: number;
+  longestChars: number;
+  shortest: number;
+  shortestChars: number;
+  readonly missing: { count: number; first: number }[];
+  /** By slot: the words of the first item that has any, and whether all that have any have the same. */
+  readonly same: { text: string | undefined; isSame: boolean }[];
+  /** By slot; undefined for what is no picture. */
+  readonly unknown: (Map<string, Unknown> | undefined)[];
+}
+
+interface Unknown {
+  itemCount: number;
+  readonly first: number;
+}
+
+/** For each template: what is missing in how many items, and the items at its extremes. */
+export function* surveyTemplates(
+  templates: readonly CompiledTemplate[],
+  arranged: Arranged,
+  items: readonly Item[],
+  contextAt: (entry: number) => RowContext,
+  hasPicture: (name: string) => boolean,
+): Turns<readonly TemplateSurvey[]> {
+  const counts = templates.map(emptyCount);
+  const titleSlots = templates.map(({ slots }) =>
+    slots.findIndex((slot) => slot.property === 'text'),
+  );
+  for (let entry = 0; entry < arranged.items.length; entry += 1) {
+    const item = arranged.items[entry] ?? 0;
+    const plan = arranged.plans[entry] ?? 0;
+    const count = counts[plan];
+    const template = templates[plan];
+    if (count === undefined || template === undefined) continue;
+    const texts = template.texts(items[item] ?? {}, contextAt(entry));
+    add(count, item, texts, titleSlots[plan] ?? -1);
+    addUnknown(count, item, texts, hasPicture);
+    if (entry % entriesATurn === entriesATurn - 1) yield entry / arranged.items.length;
+  }
+  return templates.map(({ template, slots }, index) => {
+    const count = counts[index];
+    return {
+      template: template.id,
+      itemCount: count?.itemCount ?? 0,
+      longest: count?.longest ?? -1,
+      shortest: count?.shortest ?? -1,
+      slots: slots.map(({ part, property }, slot) => ({
+        part,
+        property,
+        missingCount: count?.missing[slot]?.count ?? 0,
+        firstMissing: count?.missing[slot]?.first ?? -1,
+        same: count?.same[slot]?.isSame ? count.same[slot]?.text : undefined,
+        unknown: mostFrequent(count?.unknown[slot]),
+      })),
+    };
+  });
+}
+
+const emptyCount = (template: CompiledTemplate): Count => ({
+  itemCount: 0,
+  longest: -1,
+  longestChars: -1,
+  shortest: -1,
+  shortestChars: Number.POSITIVE_INFINITY,
+  missing: template.slots.map(() => ({ count: 0, first: -1 })),
+  same: template.slots.map(() => ({ text: undefined, isSame: true })),
+  unknown: template.slots.map((slot) => (slot.property === 'picture' ? new Map() : undefined)),
+});
+
+function add(
+  count: Count,
+  item: number,
+  texts: readonly (string | undefined)[],
+  titleSlot: number,
+): void {
+  count.itemCount += 1;
+  for (let slot = 0; slot < texts.length; slot += 1) {
+    const missing = count.missing[slot];
+    const same = count.same[slot];
+    const text = texts[slot];
+    if (same !== undefined && text !== undefined) {
+      if (same.text === undefined) same.text = text;
+      else if (same.isSame && same.text !== text) same.isSame = false;
+    }
+    if (text !== undefined || missing === undefined) continue;
+    missing.count += 1;
+    if (missing.first < 0) missing.first = item;
+  }
+  const chars = texts[titleSlot]?.length;
+  if (chars === undefined) return;
+  if (chars > count.longestChars) {
+    count.longest = item;
+    count.longestChars = chars;
+  }
+  if (chars < count.shortestChars) {
+    count.shortest = item;
+    count.shortestChars = chars;
+  }
+}
+
+/** Pictures at addresses are not asked for: nobody wanted that request. */
+function addUnknown(
+  count: Count,
+  item: number,
+  texts: readonly (string | undefined)[],
+  hasPicture: (name: string) => boolean,
+): void {
+  for (let slot = 0; slot < texts.length; slot += 1) {
+    const unknown = count.unknown[slot];
+    const name = texts[slot];
+    if (unknown === undefined || name === undefined || name === '' || hasPicture(name)) continue;
+    const known = unknown.get(name);
+    if (known !== undefined) known.itemCount += 1;
+    else if (unknown.size < mostUnknown) unknown.set(name, { itemCount: 1, first: item });
+  }
+}
+
+const mostFrequent = (unknown: ReadonlyMap<string, Unknown> = new Map()): UnknownPicture[] =>
+  [...unknown]
+    .map(([name, { itemCount, first }]) => ({ name, itemCount, first }))
+    .sort((a, b) => b.itemCount - a.itemCount);
