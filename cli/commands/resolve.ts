@@ -51,7 +51,7 @@ function asJson(engine: Engine, list: List, view: View, entry: Entry) {
     list: list.id,
     entry: entry.kind,
     key: entry.key,
-    type: engine.itemAtHand(entry.item)?.type ?? null,
+    type: engine.typesShown()(entry.item) ?? null,
     template: plan?.template ?? null,
     parts: (plan?.slots ?? []).map(({ part, property }, index) => {
       const text = entry.texts[index];

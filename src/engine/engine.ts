@@ -1,5 +1,5 @@
 import { atOnce, type Finding, inTurns, type Turns } from '../core/base';
-import { type Item, type ItemKeys, itemKeys, type UniqueKey } from '../core/items';
+import { followsTime, type Item, type ItemKeys, itemKeys, type Succession } from '../core/items';
 import { partHeight } from '../core/layout';
 import {
   chooser,
@@ -57,14 +57,14 @@ export class Engine implements Scene {
   private locale: string | undefined;
   private readonly once = new Once();
   /** One time for all rows. */
-  private nowAtVersion = '';
+  now = '';
   /** By source, made once for a version: lookups run over all items. */
   private readonly finders = new Map<string, Finder>();
 
   constructor(private readonly ports: EnginePorts) {}
 
   /** Replaces all items of a source; `revision`: the change that they are after. */
-  hold(source: string, items: readonly Item[], unique?: UniqueKey, revision = 0): void {
+  hold(source: string, items: readonly Item[], unique?: string, revision = 0): void {
     const before = this.sources.get(source);
     const held = new SourceStore(items, unique, revision, (gone) =>
       this.ports.forgot?.(source, gone),
@@ -104,7 +104,7 @@ export class Engine implements Scene {
     if (held === undefined) return [];
     return own === undefined || this.project === undefined
       ? held.raw
-      : held.items(this.project, own);
+      : held.items(this.project, own, this.now);
   }
 
   /** All items as they were read, by source and set, as a project has them that is or was shown. */
@@ -118,15 +118,9 @@ export class Engine implements Scene {
     );
   }
 
-  /** Puts items into a source and arranges anew. */
-  insertInto(source: string, at: number, added: readonly Item[]): void {
-    this.held(source).insert(at, added);
-    this.itemsChanged();
-  }
-
   /** Live items take the place of a source's own. */
-  replaceLive(source: string, items: readonly Item[]): void {
-    this.held(source).replace(items);
+  replaceLive(source: string, next: Succession): void {
+    this.held(source).replace(next);
     this.itemsChanged();
   }
 
@@ -212,9 +206,16 @@ export class Engine implements Scene {
 
   /** Takes the time anew; false: no row follows it. */
   tick(): boolean {
-    if (!this.templates.some((template) => template.followsTime)) return false;
-    this.changed();
+    const areItemsLater = this.itemsFollowTime();
+    if (!areItemsLater && !this.templates.some((template) => template.followsTime)) return false;
+    this.now = '';
+    if (areItemsLater) this.itemsChanged();
+    else this.changed();
     return true;
+  }
+
+  private itemsFollowTime(): boolean {
+    return this.project?.types.some(({ fields }) => followsTime(fields)) ?? false;
   }
 
   /** Shows all rows in a locale. */
@@ -270,7 +271,7 @@ export class Engine implements Scene {
     const misfits =
       source === undefined || this.project === undefined
         ? []
-        : yield* this.held(source.id).shown().misfits(this.project, source);
+        : yield* this.held(source.id).shown().misfits(this.project, source, this.now);
     return {
       templates,
       findings: [
@@ -324,7 +325,7 @@ export class Engine implements Scene {
     const source = this.source();
     return source === undefined || this.project === undefined
       ? noKeys
-      : this.held(source.id).shown().keys(this.project, source);
+      : this.held(source.id).shown().keys(this.project, source, this.now);
   }
 
   /** For `lookup`: the item of a source's set that is shown, by its key. */
@@ -342,36 +343,37 @@ export class Engine implements Scene {
     const source = project === undefined ? undefined : withId(project.sources, id);
     return project === undefined || source === undefined
       ? () => undefined
-      : this.held(id).shown().finder(project, source);
+      : this.held(id).shown().finder(project, source, this.now);
   }
 
   /** What stands around the item of an entry. */
   private contextAt(index: number): RowContext {
-    return { index, count: this.sequence.count, now: this.nowAtVersion };
+    return { index, count: this.sequence.count, now: this.now };
   }
 
   contextOf(item: number): RowContext {
     const entry = this.sequence.entryOf(item);
-    return entry < 0 ? { now: this.nowAtVersion } : this.contextAt(entry);
+    return entry < 0 ? { now: this.now } : this.contextAt(entry);
   }
 
-  /** The same for many items of a source: where each stands is found once for all of them. */
+  /** The same for an item of any source: only those of the list that is shown stand somewhere. */
   contextsOf(source: string): (item: number) => RowContext {
-    const around: RowContext = { now: this.nowAtVersion };
-    if (source !== this.source()?.id) return () => around;
-    let entries: Int32Array | undefined;
-    return (item) => {
-      entries ??= this.sequence.entriesOf(this.shownItems().length);
-      const entry = entries[item] ?? -1;
-      return entry < 0 ? around : this.contextAt(entry);
-    };
+    const around: RowContext = { now: this.now };
+    return source === this.source()?.id ? (item) => this.contextOf(item) : () => around;
   }
 
   /** Items or project are others now. */
   private changed(): void {
     this.version += 1;
-    this.nowAtVersion = this.ports.now();
+    this.takeTime();
     this.finders.clear();
+  }
+
+  /** Where items follow the time, all of them would be made anew at each edit: a minute is as fine as they say it. */
+  private takeTime(): void {
+    const now = this.ports.now();
+    const isRecent = Date.parse(now) - Date.parse(this.now) < 60_000;
+    if (!isRecent || !this.itemsFollowTime()) this.now = now;
   }
 
   private itemsChanged(): void {

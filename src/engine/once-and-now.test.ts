@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import { edited } from '../../tests/support/edited';
 import { everything, openShop } from '../../tests/support/shop';
+import { successionOf } from '../core/items';
 import { edits } from '../core/project';
 import { Engine } from './engine';
 
@@ -21,11 +22,14 @@ test('what is shown once stays as it was first, by item; what is live follows', 
     );
   show(true);
   expect(texts()).toEqual(['4', '9']);
-  shop.engine.replaceLive('stock', [...dearer, { id: 'c', name: 'Slub', price: 3 }]);
+  shop.engine.replaceLive(
+    'stock',
+    successionOf([], [...dearer, { id: 'c', name: 'Slub', price: 3 }]),
+  );
   expect(texts()).toEqual(['4', '9', '3']);
-  shop.engine.replaceLive('stock', [...goods].reverse());
+  shop.engine.replaceLive('stock', successionOf([], [...goods].reverse()));
   expect(texts()).toEqual(['9', '4']);
-  shop.engine.replaceLive('stock', dearer);
+  shop.engine.replaceLive('stock', successionOf([], dearer));
   show(true, 'price * 10');
   expect(texts()).toEqual(['80', '180']);
   show(false);
@@ -44,4 +48,18 @@ test('rows that say how far something is from now take the time anew; others sta
   now = '2026-03-02T10:01:00Z';
   expect(engine.tick()).toBe(true);
   expect(engine.entries(everything)[0]?.texts[0]).toBe('Lace, 2026-03-02T10:01:00Z');
+});
+
+test('a computed property that reads the time has a value, and is another one later', () => {
+  let now = '2026-03-02T10:00:00Z';
+  const { project, type } = openShop([{ id: 'a', name: 'Lace' }]);
+  const engine = new Engine({ pause: async () => {}, now: () => now });
+  engine.hold('stock', [{ id: 'a', name: 'Lace' }]);
+  const computed = edited(project(), edits.addComputed(type(), 'seen', '`${name} at ${now}`'));
+  engine.update(edited(computed, edits.bind(place, { expr: 'seen' })), everything);
+  const words = () => engine.entries(everything)[0]?.texts[0];
+  expect(words()).toBe('Lace at 2026-03-02T10:00:00Z');
+  now = '2026-03-02T10:02:00Z';
+  expect(engine.tick()).toBe(true);
+  expect(words()).toBe('Lace at 2026-03-02T10:02:00Z');
 });

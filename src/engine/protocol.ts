@@ -92,8 +92,6 @@ export interface EngineProtocol {
   showLocale(locale: string, wanted: EntryRange): Promise<View>;
   /** The project as its file, items and all. */
   file(project: Project): Promise<Blob>;
-  /** Puts the items of a JSON list into a source: a text crosses to the worker at no cost. */
-  insertInto(source: string, at: number, list: string, wanted: EntryRange): Promise<View>;
 }
 
 /** A project that this browser keeps, as it was read. */

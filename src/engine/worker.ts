@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
-import { atOnce, type Finding, type Json, ok, type Result } from '../core/base';
-import { asItem, type Inference, type Item, infer, type Spread } from '../core/items';
+import { atOnce, type Finding, ok, type Result } from '../core/base';
+import { type Inference, type Item, infer, type Spread } from '../core/items';
 import {
   looksLikeProject,
   makeProject,
@@ -156,12 +156,6 @@ const protocol: EngineProtocol &
   async file(project) {
     const pieces = writeProject(project, engine.itemsOf(project));
     return new Blob([...pieces], { type: 'application/json' });
-  },
-
-  async insertInto(source, at, list, wanted) {
-    const values: Json = JSON.parse(list);
-    engine.insertInto(source, at, Array.isArray(values) ? values.map(asItem) : []);
-    return shown(engine.view(wanted));
   },
 };
 

@@ -1,7 +1,7 @@
 import { proxy, type Remote, wrap } from 'comlink';
 import { atOnce } from '../../src/core/base';
 import { gatherEvidence, type Item, infer } from '../../src/core/items';
-import type { Project } from '../../src/core/project';
+import { edits, ownSet, type Project } from '../../src/core/project';
 import { fieldsOfAll } from '../../src/core/values';
 import type { DataProtocol, EngineEvent, EngineProtocol, View } from '../../src/engine';
 import { openProject, writeProjectHere } from '../../src/keeping';
@@ -152,8 +152,13 @@ const bench = {
 
   async insertOurs(run: number): Promise<number> {
     const from = performance.now();
-    const view = await start().insertInto('stock', 1, insertion, wanted);
-    ours?.show(view);
+    if (project === undefined) throw new Error('no project is open');
+    const items: Item[] = JSON.parse(insertion);
+    const revision = await start().change('stock', ownSet, { kind: 'add', at: 1, items });
+    const made = edits.itemsChanged('stock', revision, 'items added').apply(project);
+    if (!made.ok) throw new Error(made.error);
+    project = made.value;
+    ours?.show(await start().update(project, wanted));
     return there(run, from);
   },
 

@@ -1,5 +1,7 @@
+import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { datePattern } from '../../src/core/formats/date-pattern';
+import { datePattern as readingPattern } from '../../src/core/items/decoding/pattern';
 
 function written(pattern: string, iso: string, zone = 'UTC', locale = 'en'): string {
   const made = datePattern(pattern, locale);
@@ -110,4 +112,19 @@ describe('the fields of UTS 35', () => {
       expect(datePattern(pattern, 'en').ok).toBe(false);
     },
   );
+});
+
+test('both readers of patterns take every pattern apart alike', () => {
+  const names = { months: [], halves: [[], []] } as const;
+  const pieces = fc.array(fc.constantFrom("'", "''", "'T'", 'HH', 'mm', ':', ' ', "'o''clock'"));
+  fc.assert(
+    fc.property(pieces, (all) => {
+      const pattern = `yyyy-MM-dd${all.join('')}.`;
+      const iso = '2017-09-02T03:07:00Z';
+      const reader = readingPattern(pattern, names);
+      if (!reader.ok) return expect(written(pattern, iso)).toMatch('no field that can be');
+      expect(reader.value.read(written(pattern, iso)).ok).toBe(true);
+    }),
+  );
+  expect(written("HH''''mm", '2017-09-02T03:07:00Z')).toBe("03''07");
 });

@@ -1,7 +1,9 @@
+import { type BinaryExpression, parseExpressionAt } from 'acorn';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { isRecord, type Json, type JsonRecord } from '../../src/core/base';
 import { explain, makeExpression, plainText, type Value } from '../../src/core/values';
+import { power } from '../../src/core/values/power';
 import { printExpression } from '../../src/core/values/syntax/print';
 import { readExpression } from '../../src/core/values/syntax/read';
 import { anyExpression, holedItem, yarnFields, yarnItem } from '../support/expressions';
@@ -11,6 +13,7 @@ const runs = Number(process.env['EXPRESSIONS'] ?? 20_000);
 
 /** Our own functions, as anyone would write them in a line. */
 const own = {
+  power,
   sum: (list: unknown[], make = (x: unknown) => x) =>
     list.map((each) => make(each)).reduce((a: number, b) => a + Number(b), 0),
   average: (list: number[]) => list.reduce((a, b) => a + b, 0) / list.length,
@@ -22,9 +25,34 @@ const own = {
     list.filter((each, at) => list.findIndex((other) => make(other) === make(each)) === at),
 };
 
+/** Powers are our own: engines differ in their last bits. */
+function withOwnPowers(text: string): string {
+  const node = deepestPower(parseExpressionAt(text, 0, { ecmaVersion: 2022 }));
+  if (node === undefined) return text;
+  const { start, end, left, right } = node;
+  const [a, b] = [text.slice(left.start, left.end), text.slice(right.start, right.end)];
+  return withOwnPowers(`${text.slice(0, start)}power(${a}, ${b})${text.slice(end)}`);
+}
+
+function deepestPower(node: unknown): BinaryExpression | undefined {
+  if (typeof node !== 'object' || node === null) return undefined;
+  for (const child of Object.values(node)) {
+    const inner = deepestPower(child);
+    if (inner !== undefined) return inner;
+  }
+  return isPower(node) ? node : undefined;
+}
+
+const isPower = (node: object): node is BinaryExpression =>
+  'operator' in node && node.operator === '**';
+
 /** The engine itself is the reference; only tests may generate code. */
 function byEngine(text: string, item: JsonRecord): unknown {
-  const engine = new Function('item', 'own', `with (own) with (item) { return (${text}) }`);
+  const engine = new Function(
+    'item',
+    'own',
+    `with (own) with (item) { return (${withOwnPowers(text)}) }`,
+  );
   return engine(structuredClone(item), own);
 }
 

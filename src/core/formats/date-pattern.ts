@@ -1,4 +1,4 @@
-import { failed, ok, type Result } from '../base';
+import { failed, ok, piecesOf, type Result, wordsOf } from '../base';
 import { dateFormat, numberFormat } from './intl';
 
 /** Writes moments by Unicode date fields. Standard: UTS 35, part 4, date field symbols. */
@@ -24,10 +24,10 @@ interface Parts {
 
 export function datePattern(pattern: string, locale: string): Result<DatePattern, string> {
   const fields: Field[] = [];
-  for (const { letter, length, literal } of tokensOf(pattern)) {
-    const field = literal === undefined ? fieldOf(letter, length, locale) : () => literal;
-    if (field === undefined)
-      return failed(`“${letter.repeat(length)}” is no field that can be written`);
+  for (const piece of piecesOf(pattern)) {
+    const field =
+      'literal' in piece ? () => piece.literal : fieldOf(piece.letter, piece.length, locale);
+    if (field === undefined) return failed(`“${wordsOf(piece)}” is no field that can be written`);
     fields.push(field);
   }
   return ok({
@@ -36,25 +36,6 @@ export function datePattern(pattern: string, locale: string): Result<DatePattern
       return fields.map((field) => field(parts)).join('');
     },
   });
-}
-
-interface Token {
-  readonly letter: string;
-  readonly length: number;
-  readonly literal?: string;
-}
-
-/** Letters are fields; what stands between quotes is as it is, two quotes are one. */
-function* tokensOf(pattern: string): Generator<Token, void> {
-  for (const [text, quoted] of pattern.matchAll(
-    /''|'((?:[^']|'')*)'|([A-Za-z])\2*|[^A-Za-z']+|'/g,
-  )) {
-    if (text === "''") yield { letter: '', length: 0, literal: "'" };
-    else if (quoted !== undefined)
-      yield { letter: '', length: 0, literal: quoted.replaceAll("''", "'") };
-    else if (/^[A-Za-z]/.test(text)) yield { letter: text[0] ?? '', length: text.length };
-    else yield { letter: '', length: 0, literal: text };
-  }
 }
 
 function fieldOf(letter: string, length: number, locale: string): Field | undefined {

@@ -1,9 +1,11 @@
 import { isRecord, type Json, ownValue } from '../base';
 import type { Item } from './item';
 import type { ItemKeys } from './key';
+import { runsOf, type Succession } from './succession';
 
-/** What importing again would change. Positions count in the old items or the new ones, as named. */
+/** What importing again would change; in what comes next, an item that did not change is the old one itself. Positions count in the old items or the new ones, as named. */
 export interface ImportDifference {
+  readonly next: Succession;
   /** Positions in the new items. */
   readonly added: readonly number[];
   readonly changed: readonly {
@@ -16,8 +18,6 @@ export interface ImportDifference {
   readonly unchangedCount: number;
   /** Whether unchanged items stand in another order now. */
   readonly isReordered: boolean;
-  /** The new items in their order; one that did not change is the old one itself. */
-  readonly items: readonly Item[];
 }
 
 interface Imported {
@@ -60,6 +60,7 @@ function compare(
   const added: number[] = [];
   const changed: { before: number; after: number; fields: readonly string[] }[] = [];
   const isMatched = new Uint8Array(before.length);
+  const from = new Int32Array(after.length).fill(-1);
   let unchangedCount = 0;
   let isReordered = false;
   let last = -1;
@@ -75,6 +76,7 @@ function compare(
     last = position;
     if (isSame(old, item)) {
       unchangedCount += 1;
+      from[at] = position;
       return old;
     }
     changed.push({ before: position, after: at, fields: fieldsThatDiffer(old, item) });
@@ -82,7 +84,14 @@ function compare(
   });
   const removed: number[] = [];
   for (let at = 0; at < isMatched.length; at += 1) if (isMatched[at] === 0) removed.push(at);
-  return { added, changed, removed, unchangedCount, isReordered, items };
+  return {
+    next: { before, items, runs: runsOf(from) },
+    added,
+    changed,
+    removed,
+    unchangedCount,
+    isReordered,
+  };
 }
 
 function fieldsThatDiffer(before: Item, after: Item): string[] {

@@ -11,7 +11,7 @@ const fitOf = (raw: readonly Item[], fields: readonly Field[]) => {
     misfits({
       source: 'stock',
       raw,
-      items: reshape === undefined ? raw : raw.map(reshape),
+      items: reshape === undefined ? raw : raw.map((item) => reshape(item)),
       typeIndexes: new Uint16Array(raw.length),
       types: [{ name: 'skein', fields }],
       discriminator: null,

@@ -7,6 +7,7 @@ export type { Beyond, Bin } from './bins';
 export {
   decoder,
   decodingInWords,
+  followsTime,
   isThere,
   type Proposal,
   proposeDecodings,
@@ -35,7 +36,8 @@ export {
 } from './generate';
 export { type FieldFound, type Inference, infer, type TypeFound } from './infer';
 export { asItem, type Format, type Item, type Key, keyFields } from './item';
-export { type ItemKeys, itemKeys, type UniqueKey, uniqueKeys } from './key';
+export { type ItemKeys, itemKeys } from './key';
+export { KeyTable } from './key-table';
 export {
   clipboardCells,
   type DocumentPort,
@@ -67,4 +69,13 @@ export {
   type TypeShape,
 } from './schema';
 export { type Ends, type Spread, spreadOf } from './spread';
+export {
+  freshPositions,
+  gonePositions,
+  isInPlace,
+  type Run,
+  type Succession,
+  successionOf,
+} from './succession';
+export { Successor } from './successor';
 export { likelyTitle } from './title';

@@ -3,7 +3,7 @@ import type { Field } from '../values';
 import { likelyDiscriminator } from './discriminator';
 import { itemFindings } from './findings';
 import type { Item } from './item';
-import { findKey, type UniqueKey } from './key';
+import { findKey } from './key';
 import { kindsInWords, type ShapeStat, type Shapes, shapesOf, wholeOf } from './shape';
 
 export interface TypeFound {
@@ -21,8 +21,8 @@ export interface Inference {
   /** The field that tells the types apart. */
   readonly discriminator: string | undefined;
   readonly key: string | undefined;
-  /** Set if the key was seen to tell all items apart. */
-  readonly unique: UniqueKey | undefined;
+  /** The key, if it was seen to tell all items apart. */
+  readonly unique: string | undefined;
   readonly findings: readonly Finding[];
 }
 
@@ -46,12 +46,13 @@ export function* infer(
     fields: fieldsFound(shape),
   }));
   const whole = wholeOf([...byValue.values()]);
-  const { key, unique, findings } = findKey(items, whole, source);
+  const { key, isUnique, findings } = findKey(items, whole, source);
   const limit = [...byValue.values()].map((shape) => shape.limit()).find((each) => each);
   const tooMany = limit === undefined ? [] : [itemFindings.fieldsTooMany(source, limit)];
   const mixed = whole.fields
     .filter((field) => field.stat.isMixed())
     .map((field) => itemFindings.fieldMixed(source, field.name, kindsInWords(field.stat, count)));
+  const unique = isUnique ? key : undefined;
   return { types, discriminator, key, unique, findings: [...tooMany, ...findings, ...mixed] };
 }
 

@@ -5,15 +5,10 @@ import type { ShapeStat } from './shape';
 
 const likelyNames = /^(?:_?id|key|uuid|guid|sku|code|ref|isbn|.*[ _-]id|.*[a-z]I[dD])$/;
 
-/** A field that tells all items apart, with all of its values. */
-export interface UniqueKey {
-  readonly field: string;
-  readonly values: Set<Json | undefined>;
-}
-
 export interface KeyFound {
   readonly key: string | undefined;
-  readonly unique: UniqueKey | undefined;
+  /** Whether it does tell all items apart. */
+  readonly isUnique: boolean;
   readonly findings: readonly Finding[];
 }
 
@@ -26,13 +21,12 @@ export function findKey(items: readonly Item[], whole: ShapeStat, source: string
     (a, b) => Number(likelyNames.test(b)) - Number(likelyNames.test(a)),
   );
   for (const field of byName) {
-    const values = distinctValues(items, field);
-    if (values !== undefined) return { key: field, unique: { field, values }, findings: [] };
+    if (isDistinct(items, field)) return { key: field, isUnique: true, findings: [] };
   }
   const meant = byName.find((name) => likelyNames.test(name));
   return {
     key: meant,
-    unique: undefined,
+    isUnique: false,
     findings: itemKeys(items, meant ?? null, source).findings,
   };
 }
@@ -45,15 +39,6 @@ export interface ItemKeys {
   /** Keys that several items have; not more of them than anybody reads. */
   readonly repeated: readonly string[];
   readonly findings: readonly Finding[];
-}
-
-/** Keys by a field that is known to tell all items apart: looked up when they are asked for. */
-export function uniqueKeys(items: readonly Item[], field: string): ItemKeys {
-  return {
-    at: (item) => keyOf(items[item], field) ?? positionKey(item),
-    repeated: [],
-    findings: [],
-  };
 }
 
 /**
@@ -112,7 +97,7 @@ export function keyReader(key: Key): (item: Item) => string | undefined {
   return fields.length === 1 ? (item) => keyOf(item, first) : (item) => keyOfSeveral(item, fields);
 }
 
-const positionKey = (item: number): string => `#${item + 1}`;
+export const positionKey = (item: number): string => `#${item + 1}`;
 
 const keyOf = (item: Item | undefined, field: string): string | undefined =>
   item === undefined ? undefined : keyText(ownValue(item, field));
@@ -126,15 +111,16 @@ function keyOfSeveral(item: Item, fields: readonly string[]): string | undefined
 const isKeyKind = (kinds: readonly string[]): boolean =>
   kinds.length === 1 && (kinds[0] === 'text' || kinds[0] === 'integer');
 
-/** The values of a field if no two items share one. */
-function distinctValues(items: readonly Item[], field: string): Set<Json | undefined> | undefined {
+/** Whether no two items share a value of a field. */
+function isDistinct(items: readonly Item[], field: string): boolean {
   const values = new Set<Json | undefined>();
   const read = ownReader(field);
   for (let index = 0; index < items.length; index += 1) {
-    values.add(read(items[index] ?? {}));
-    if (values.size <= index) return undefined;
+    const value = read(items[index] ?? {});
+    values.add(value);
+    if (values.size <= index || value === '') return false;
   }
-  return values;
+  return true;
 }
 
 function keyText(value: Json | undefined): string | undefined {

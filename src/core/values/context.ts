@@ -6,8 +6,6 @@ export interface RowContext {
   readonly count?: number;
   /** The time, as ISO 8601 with a zone. */
   readonly now?: string;
-  readonly look?: string;
-  readonly section?: string;
 }
 
 export const nowhere: RowContext = {};

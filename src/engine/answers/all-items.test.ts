@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import { openShop } from '../../../tests/support/shop';
 import { atOnce, inTurns } from '../../core/base';
+import { successionOf } from '../../core/items';
 import { edits } from '../../core/project';
 import { AllItems } from './all-items';
 
@@ -61,7 +62,16 @@ test('columns are made anew when items or the type change', () => {
     return ends?.measure === 'number' ? ends.largest.value : undefined;
   };
   expect(largest('price')).toBe(1);
-  engine.insertInto('stock', 0, [{ id: 'b', price: 7 }]);
+  engine.replaceLive(
+    'stock',
+    successionOf(
+      [],
+      [
+        { id: 'b', price: 7 },
+        { id: 'a', price: 1 },
+      ],
+    ),
+  );
   expect(largest('price')).toBe(7);
   make(edits.addComputed(type(), 'double', 'price * 2'));
   expect(largest('double')).toBe(14);

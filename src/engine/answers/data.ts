@@ -16,6 +16,7 @@ import {
   proposeDecodings,
   type Slip,
   slipsIn,
+  successionOf,
   type TypeFound,
   typeDecoded,
   valueAt,
@@ -143,9 +144,9 @@ export class EngineData {
   misfits(source: Source): readonly Misfit[] {
     const project = this.projectNow();
     const held = this.engine.held(source.id).shown();
-    const items = held.items(project, source);
+    const items = held.items(project, source, this.engine.now);
     const { types, indexes } = held.types(project, source);
-    const keys = held.keys(project, source);
+    const keys = held.keys(project, source, this.engine.now);
     return types.flatMap((type, at) =>
       fieldsWithin(withId(project.types, type)?.fields ?? []).flatMap(
         ({ path, field }): Misfit[] => {
@@ -191,7 +192,7 @@ export class EngineData {
       items.push(next());
       if (items.length % 2_000 === 0) await pause(items.length / count);
     }
-    return ok(held.change(set, items));
+    return ok(held.change(set, successionOf([], items)));
   }
 
   /** The nasty set: for each type a few items that are hard to show. */
@@ -204,11 +205,11 @@ export class EngineData {
       typesOf(project, source.id),
       (type) => {
         const at = types.findIndex((id) => withId(project.types, id)?.value === type.value);
-        return fullest(own.raw, own.items(project, source), indexes, at);
+        return fullest(own.raw, own.items(project, source, this.engine.now), indexes, at);
       },
       { key: keyFields(source.key), discriminator: source.discriminator },
     );
-    return held.change(set, items);
+    return held.change(set, successionOf([], items));
   }
 
   /** Values of a field as they were read, with the item that each is of; nothing for missing and empty ones. */

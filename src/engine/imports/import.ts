@@ -5,6 +5,7 @@ import {
   compareContent,
   compareImport,
   type FeedEvent,
+  freshPositions,
   type ImportDifference,
   type Inference,
   type Item,
@@ -21,7 +22,7 @@ import {
   type Source,
 } from '../../core/project';
 import type { Engine } from '../engine';
-import { ItemStore, rawKey } from '../items';
+import { ItemStore } from '../items';
 
 /** What came of asking or listening once more. */
 export interface FollowNews {
@@ -70,7 +71,7 @@ export class EngineImport {
     const after = new ItemStore(read.items, inference.unique);
     const { difference, keys, isSame } = this.compared(source, after);
     return {
-      revision: isSame ? undefined : held.change(ownSet, difference.items, inference.unique),
+      revision: isSame ? undefined : held.change(ownSet, difference.next),
       from: { file, format: read.format, at: read.at },
       found: this.typesIn(source, read.items, inference),
       ...summed(difference, keys),
@@ -98,7 +99,7 @@ export class EngineImport {
     { items, inference }: { items: readonly Item[]; inference: Inference },
   ): ArrivalSummary {
     const { difference, isSame } = this.compared(source, new ItemStore(items, inference.unique));
-    if (!isSame) this.engine.replaceLive(source.id, difference.items);
+    if (!isSame) this.engine.replaceLive(source.id, difference.next);
     const { addedCount, changedCount, removedCount } = counted(difference);
     const found = isSame ? [] : this.typesIn(source, items, inference);
     return { addedCount, changedCount, removedCount, isChanged: !isSame, found };
@@ -109,13 +110,13 @@ export class EngineImport {
     source: Source,
     events: readonly FeedEvent[],
   ): ArrivalSummary & { ignoredCount: number } {
-    const before = this.engine.held(source.id).set(ownSet).raw;
-    const { items, ...counts } = applyFeed(before, rawKey(this.projectNow(), source), events);
+    const before = this.engine.held(source.id).set(ownSet);
+    const keys = before.rawKeys(this.projectNow(), source);
+    const { next, ...counts } = applyFeed(before.raw, keys, events);
     const { addedCount, changedCount, removedCount, movedCount } = counts;
     const isChanged = addedCount + changedCount + removedCount + movedCount > 0;
-    if (isChanged) this.engine.replaceLive(source.id, items);
-    const known = new Set(before);
-    const fresh = items.filter((item) => !known.has(item));
+    if (isChanged) this.engine.replaceLive(source.id, next);
+    const fresh = freshPositions(next).map((at) => next.items[at] ?? {});
     const found = fresh.length === 0 ? [] : this.typesIn(source, fresh, undefined);
     return { ...counts, isChanged, found };
   }
@@ -123,7 +124,11 @@ export class EngineImport {
   private compared(source: Source, after: ItemStore) {
     const project = this.projectNow();
     const before = this.engine.held(source.id).set(ownSet);
-    const keys = { before: before.keys(project, source), after: after.keys(project, source) };
+    const { now } = this.engine;
+    const keys = {
+      before: before.keys(project, source, now),
+      after: after.keys(project, source, now),
+    };
     const difference =
       source.key === null
         ? compareContent(before.raw, after.raw)

@@ -1,5 +1,5 @@
 import { isRecord, type Json, type JsonRecord, keepsDigits, ownValue } from '../../core/base';
-import type { Item } from '../../core/items';
+import { type Item, type Succession, Successor } from '../../core/items';
 import type { Field } from '../../core/values';
 
 /** A change by hand to the items of a set, in the names that the items have as they are read. */
@@ -28,41 +28,51 @@ export type ItemChange =
 /** Where the cells of a column go; undefined: nowhere. */
 export type BlockColumn = { readonly path: readonly string[]; readonly field: Field } | undefined;
 
-export function changedItems(items: readonly Item[], change: ItemChange): readonly Item[] {
+export function changedItems(items: readonly Item[], change: ItemChange): Succession {
+  const next = new Successor(items);
+  applyTo(next, change);
+  return next.finish();
+}
+
+function applyTo(next: Successor, change: ItemChange): void {
   switch (change.kind) {
-    case 'value':
-      return replaced(items, change.position, (item) => withValue(item, change.path, change.value));
-    case 'add':
-      return [...items.slice(0, change.at), ...change.items, ...items.slice(change.at)];
-    case 'empty':
-      return [];
-    case 'several':
-      return change.changes.reduce(changedItems, items);
-    case 'remove': {
-      const gone = new Set(change.positions);
-      return items.filter((_, position) => !gone.has(position));
+    case 'value': {
+      const item = next.items[change.position];
+      if (item !== undefined)
+        next.replace(change.position, withValue(item, change.path, change.value));
+      break;
     }
+    case 'add':
+      next.insert(change.at, change.items);
+      break;
+    case 'empty':
+      next.clear();
+      break;
+    case 'several':
+      for (const each of change.changes) applyTo(next, each);
+      break;
+    case 'remove':
+      next.remove(new Set(change.positions));
+      break;
     case 'block':
-      return withBlock(items, change);
+      putBlock(next, change);
+      break;
   }
 }
 
-function withBlock(
-  items: readonly Item[],
+function putBlock(
+  next: Successor,
   { positions, columns, cells, base }: Extract<ItemChange, { kind: 'block' }>,
-): readonly Item[] {
-  const next = items.slice();
+): void {
   for (const [index, row] of cells.entries()) {
     const position = positions[index];
-    let item = (position === undefined ? undefined : next[position]) ?? base;
+    let item = (position === undefined ? undefined : next.items[position]) ?? base;
     for (const [at, cell] of row.entries()) {
       const column = columns[at];
       if (column !== undefined) item = withValue(item, column.path, valueTyped(cell, column.field));
     }
-    if (position === undefined) next.push(item);
-    else next[position] = item;
+    next.replace(position ?? next.items.length, item);
   }
-  return next;
 }
 
 /** What a person typed into a cell, as a value of the field; undefined: nothing. */
@@ -94,18 +104,6 @@ function parsed(text: string): Json {
   } catch {
     return text;
   }
-}
-
-function replaced(
-  items: readonly Item[],
-  position: number,
-  change: (item: Item) => Item,
-): readonly Item[] {
-  const item = items[position];
-  if (item === undefined) return items;
-  const next = items.slice();
-  next[position] = change(item);
-  return next;
 }
 
 function withValue(

@@ -1,43 +1,32 @@
-import { type Finding, ownReader, type Turns } from '../../core/base';
+import type { Finding, Turns } from '../../core/base';
 import {
+  followsTime,
+  freshPositions,
   type Item,
   type ItemKeys,
-  itemKeys,
+  isInPlace,
+  type Key,
+  KeyTable,
   keyFields,
   misfits,
   reshaper,
-  type UniqueKey,
-  uniqueKeys,
+  type Succession,
+  successionOf,
 } from '../../core/items';
-import {
-  type Project,
-  rawDiscriminator,
-  type Source,
-  typeFinder,
-  typesOf,
-} from '../../core/project';
-
-interface ItemTypes {
-  /** What this was made from; another discriminator or type makes it anew. */
-  readonly of: string;
-  /** Ids of the source's item types. */
-  readonly types: readonly string[];
-  /** For each item the position of its type; one past the last where it has none. */
-  readonly indexes: Uint16Array;
-  /** How many items each type has. */
-  readonly counts: readonly number[];
-  indexesOf(items: readonly Item[]): Uint16Array;
-}
+import { type Project, rawDiscriminator, type Source, typesOf } from '../../core/project';
+import { type ItemTypes, itemTypes, itemTypesAfter } from './item-types';
+import { rawKey } from './raw-names';
 
 interface Shaped {
   readonly of: string;
   readonly items: readonly Item[];
+  readonly reshape: (item: Item, type: number) => Item;
 }
 
 interface KeysKnown {
   readonly items: readonly Item[];
   readonly of: string;
-  readonly keys: ItemKeys;
+  readonly keys: KeyTable;
 }
 
 interface MisfitsKnown {
@@ -48,80 +37,99 @@ interface MisfitsKnown {
 
 /**
  * The items of a set as they were read, with what follows from the project for each: its type, its
- * values under the type's names and decoded, its key. All is made when it is first asked for.
+ * values under the type's names and decoded, its key. All is made when it is first asked for; what
+ * comes `after` takes over what is known, and looks at new items only.
  */
 export class ItemStore {
-  private known: ItemTypes | undefined;
+  private typesKnown: ItemTypes | undefined;
   private shaped: Shaped | undefined;
   private keysKnown: KeysKnown | undefined;
+  private rawKeysKnown: KeysKnown | undefined;
   private misfitsKnown: MisfitsKnown | undefined;
-  private positions:
-    | { readonly keys: ItemKeys; readonly byKey: ReadonlyMap<string, number> }
-    | undefined;
 
-  /** `unique`: a field that was seen to tell all items apart, with its values; it is kept up to date. */
+  /** `unique`: a field that was seen to tell all items apart. */
   constructor(
-    public raw: readonly Item[],
-    private unique: UniqueKey | undefined,
+    readonly raw: readonly Item[],
+    private readonly unique?: string,
   ) {}
 
+  /** The store of the items that came of these. */
+  after(next: Succession): ItemStore {
+    return next.before === this.raw
+      ? this.taken(next)
+      : this.after(successionOf(this.raw, next.items));
+  }
+
+  private taken(next: Succession): ItemStore {
+    const store = new ItemStore(next.items);
+    const { typesKnown, shaped, keysKnown, rawKeysKnown } = this;
+    if (typesKnown === undefined) return store;
+    store.typesKnown = itemTypesAfter(typesKnown, next);
+    store.shaped = shaped && { ...shaped, items: shapedAfter(shaped, next, store.typesKnown) };
+    const keysAfter = (known: KeysKnown | undefined): KeysKnown | undefined => {
+      const items = known?.items === this.raw ? next.items : store.shaped?.items;
+      if (known === undefined || items === undefined) return undefined;
+      return { ...known, items, keys: known.keys.after({ ...next, before: known.items, items }) };
+    };
+    store.keysKnown = keysAfter(keysKnown);
+    const areSame = rawKeysKnown?.keys === keysKnown?.keys;
+    store.rawKeysKnown = areSame ? store.keysKnown : keysAfter(rawKeysKnown);
+    return store;
+  }
+
   /** The items under the names that their types give, decoded; those as they were read where nothing changes. */
-  items(project: Project, source: Source): readonly Item[] {
+  items(project: Project, source: Source, now: string): readonly Item[] {
     const types = typesOf(project, source.id);
     const reshapers = types.map((type) => reshaper(type.fields));
     if (reshapers.every((reshape) => reshape === undefined)) return this.raw;
-    const of = JSON.stringify(types.map((type) => type.fields));
-    const { indexes, of: typesKnown } = this.types(project, source);
-    const id = of + typesKnown;
-    if (this.shaped?.of !== id) {
-      const items = this.raw.map((item, at) => reshapers[indexes[at] ?? -1]?.(item) ?? item);
-      this.shaped = { of: id, items };
+    const { indexes, of: typesOfItems } = this.types(project, source);
+    const of = JSON.stringify([
+      types.map((type) => type.fields),
+      typesOfItems,
+      types.some((type) => followsTime(type.fields)) && now,
+    ]);
+    if (this.shaped?.of !== of) {
+      const around = { now };
+      const reshape = (item: Item, type: number) => reshapers[type]?.(item, around) ?? item;
+      const items = this.raw.map((item, at) => reshape(item, indexes[at] ?? -1));
+      this.shaped = { of, items, reshape };
     }
     return this.shaped.items;
   }
 
-  keys(project: Project, source: Source): ItemKeys {
-    const items = this.items(project, source);
-    const of = JSON.stringify(source.key);
-    if (this.keysKnown?.items !== items || this.keysKnown.of !== of) {
-      const [field = '', ...others] = keyFields(source.key);
-      const isUnique =
-        items === this.raw && others.length === 0 && field !== '' && field === this.unique?.field;
-      const keys = isUnique ? uniqueKeys(items, field) : itemKeys(items, source.key, source.name);
-      this.keysKnown = { items, of, keys };
-    }
-    return this.keysKnown.keys;
+  keys(project: Project, source: Source, now: string): ItemKeys {
+    return this.keyTable(project, source, now);
   }
 
   /** Finds the item that has a key; undefined: none has. For as long as items and project stay. */
-  finder(project: Project, source: Source): (key: string) => Item | undefined {
-    const items = this.items(project, source);
-    const keys = this.keys(project, source);
-    if (this.positions?.keys !== keys) {
-      const byKey = new Map<string, number>();
-      for (let at = 0; at < items.length; at += 1) byKey.set(keys.at(at), at);
-      this.positions = { keys, byKey };
-    }
-    const { byKey } = this.positions;
-    return (key) => items[byKey.get(key) ?? -1];
+  finder(project: Project, source: Source, now: string): (key: string) => Item | undefined {
+    const items = this.items(project, source, now);
+    const keys = this.keyTable(project, source, now);
+    return (key) => items[keys.positionOf(key)];
+  }
+
+  /** Where the items stand by their keys as they are read. */
+  rawKeys(
+    project: Project,
+    source: Source,
+  ): { readonly key: Key; positionOf(key: string): number } {
+    const key = rawKey(project, source);
+    if (this.keysKnown?.items === this.raw && this.keysKnown.of === JSON.stringify(source.key))
+      this.rawKeysKnown = this.keysKnown;
+    this.rawKeysKnown = this.keysOf(this.rawKeysKnown, this.raw, key, source.name);
+    const { keys } = this.rawKeysKnown;
+    return { key, positionOf: (own) => keys.positionOf(own) };
   }
 
   types(project: Project, source: Source): ItemTypes {
-    const own = typesOf(project, source.id);
-    const discriminator = rawDiscriminator(project, source);
-    const of = JSON.stringify([discriminator, own.map((type) => [type.id, type.value])]);
-    if (this.known?.of === of) return this.known;
-    const types = own.map((type) => type.id);
-    const indexesOf = typeIndexer(discriminator, typeFinder(project, source), types);
-    const indexes = indexesOf(this.raw);
-    this.known = { of, types, indexes, counts: counted(indexes, types.length), indexesOf };
-    return this.known;
+    this.typesKnown = itemTypes(this.typesKnown, this.raw, project, source);
+    return this.typesKnown;
   }
 
   /** Where the items are not what their types say; looked for once for the same items and types. */
-  *misfits(project: Project, source: Source): Turns<readonly Finding[]> {
+  *misfits(project: Project, source: Source, now: string): Turns<readonly Finding[]> {
     const types = typesOf(project, source.id);
-    const items = this.items(project, source);
+    const items = this.items(project, source, now);
     const of = JSON.stringify([source.name, types.map((type) => [type.value, type.fields])]);
     if (this.misfitsKnown?.items !== items || this.misfitsKnown.of !== of) {
       const findings = yield* misfits({
@@ -137,60 +145,44 @@ export class ItemStore {
     return this.misfitsKnown.findings;
   }
 
-  insert(at: number, added: readonly Item[]): void {
-    this.followKeys(added);
-    this.raw = this.raw.slice(0, at).concat(added, this.raw.slice(at));
-    this.shaped = undefined;
-    this.positions = undefined;
-    if (this.known === undefined) return;
-    const indexes = new Uint16Array(this.raw.length);
-    indexes.set(this.known.indexes.subarray(0, at));
-    indexes.set(this.known.indexesOf(added), at);
-    indexes.set(this.known.indexes.subarray(at), at + added.length);
-    this.known = { ...this.known, indexes, counts: counted(indexes, this.known.types.length) };
+  private keyTable(project: Project, source: Source, now: string): KeyTable {
+    const items = this.items(project, source, now);
+    this.keysKnown = this.keysOf(this.keysKnown, items, source.key, source.name);
+    return this.keysKnown.keys;
   }
 
-  /** Keys that still all differ need not be looked through again. */
-  private followKeys(added: readonly Item[]): void {
-    if (this.unique === undefined) return;
-    const { field, values } = this.unique;
-    const before = values.size;
-    const read = ownReader(field);
-    for (const item of added) values.add(read(item));
-    if (values.size !== before + added.length) this.unique = undefined;
+  private keysOf(
+    known: KeysKnown | undefined,
+    items: readonly Item[],
+    key: Key,
+    name: string,
+  ): KeysKnown {
+    const of = JSON.stringify(key);
+    if (known?.items === items && known.of === of) return known;
+    const [field, ...others] = keyFields(key);
+    const isUnique =
+      items === this.raw && others.length === 0 && field !== undefined && field === this.unique;
+    return { items, of, keys: KeyTable.of(items, key, name, isUnique) };
   }
 }
 
-function counted(indexes: Uint16Array, typeCount: number): number[] {
-  const counts = new Uint32Array(typeCount + 1);
-  for (let i = 0; i < indexes.length; i += 1) {
-    const index = indexes[i] ?? 0;
-    counts[index] = (counts[index] ?? 0) + 1;
+function shapedAfter(
+  { items, reshape }: Shaped,
+  next: Succession,
+  { indexes }: ItemTypes,
+): readonly Item[] {
+  const fresh = (at: number) => reshape(next.items[at] ?? {}, indexes[at] ?? -1);
+  if (isInPlace(next)) {
+    const after = items.slice();
+    for (const at of freshPositions(next)) after[at] = fresh(at);
+    return after;
   }
-  return [...counts];
-}
-
-function typeIndexer(
-  discriminator: string | null,
-  typeOf: (value: unknown) => string | undefined,
-  types: readonly string[],
-) {
-  const indexOf = (type: string | undefined) =>
-    type === undefined ? types.length : types.indexOf(type);
-  if (discriminator === null) {
-    return (items: readonly Item[]) =>
-      new Uint16Array(items.length).fill(types.length === 0 ? 0 : indexOf(types[0]));
+  const pieces: Item[][] = [];
+  let end = 0;
+  for (const { at, old, count } of [...next.runs, { at: next.items.length, old: 0, count: 0 }]) {
+    if (at > end) pieces.push(Array.from({ length: at - end }, (_, each) => fresh(end + each)));
+    pieces.push(items.slice(old, old + count));
+    end = at + count;
   }
-  const byValue = new Map<unknown, number>();
-  const read = ownReader(discriminator);
-  return (items: readonly Item[]) =>
-    Uint16Array.from(items, (item) => {
-      const value = read(item);
-      let index = byValue.get(value);
-      if (index === undefined) {
-        index = indexOf(typeOf(value));
-        byValue.set(value, index);
-      }
-      return index;
-    });
+  return pieces.flat();
 }

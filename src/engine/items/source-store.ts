@@ -1,4 +1,4 @@
-import type { Item, UniqueKey } from '../../core/items';
+import { type Item, type Succession, successionOf } from '../../core/items';
 import { ownSet } from '../../core/project';
 import { ItemStore } from './item-store';
 
@@ -20,7 +20,7 @@ export class SourceStore {
   /** `forgot`: told of changes that cannot be gone back to any more. */
   constructor(
     items: readonly Item[],
-    unique?: UniqueKey,
+    unique?: string,
     revision = 0,
     private readonly forgot: (revision: number) => void = () => {},
   ) {
@@ -39,7 +39,8 @@ export class SourceStore {
     const items = this.sets().get(set) ?? this.sets().get(ownSet) ?? [];
     const known = this.held.get(set);
     if (known?.raw === items) return known;
-    const held = new ItemStore(items, undefined);
+    const held =
+      known === undefined ? new ItemStore(items) : known.after(successionOf(known.raw, items));
     this.held.set(set, held);
     return held;
   }
@@ -68,15 +69,13 @@ export class SourceStore {
     this.revisions.set(this.revision, new Map([...this.sets(), [set, items]]));
   }
 
-  /** Other items for a set; `unique`: a field that tells them apart. Gives the number of the change, by which it is found again. */
-  change(set: string, items: readonly Item[], unique?: UniqueKey): number {
+  /** Other items for a set. Gives the number of the change, by which it is found again. */
+  change(set: string, next: Succession): number {
     this.newest += 1;
-    const next = this.newest;
-    this.revisions.set(next, new Map([...this.sets(), [set, items]]));
-    this.revision = next;
-    if (unique !== undefined) this.held.set(set, new ItemStore(items, unique));
+    this.advance(set, next, this.newest);
+    this.revision = this.newest;
     this.forgetOldest();
-    return next;
+    return this.revision;
   }
 
   /** Goes to a change, one that was undone or one that is made again. */
@@ -85,16 +84,15 @@ export class SourceStore {
     this.revision = revision;
   }
 
-  /** Live items: they join what is there, and undo does not take them back. */
-  insert(at: number, added: readonly Item[]): void {
-    const own = this.set(ownSet);
-    own.insert(at, added);
-    this.replace(own.raw);
+  /** Live items take the place of the source's own; no change of its own, and undo does not take them back. */
+  replace(next: Succession): void {
+    this.advance(ownSet, next, this.revision);
   }
 
-  /** Live items take the place of the source's own; no change of its own either. */
-  replace(items: readonly Item[]): void {
-    this.revisions.set(this.revision, new Map([...this.sets(), [ownSet, items]]));
+  private advance(set: string, next: Succession, revision: number): void {
+    const known = this.set(set);
+    this.revisions.set(revision, new Map([...this.sets(), [set, next.items]]));
+    this.held.set(set, known.after(next));
   }
 
   private forgetOldest(): void {

@@ -59,7 +59,7 @@ async function firstOfStream(
   const events = [];
   const until = Date.now() + firstEventsMs;
   for await (const batch of eventsIn(response, alive, until)) events.push(...batch.events);
-  const { items } = applyFeed([], null, events);
+  const { items } = applyFeed([], { key: null, positionOf: () => -1 }, events).next;
   if (items.length === 0) return failed(streamSilent(address));
   return ok({
     file: new Blob([JSON.stringify(items)], { type: 'application/json' }),

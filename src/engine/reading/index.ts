@@ -2,7 +2,6 @@
  * Reading documents: files, pasted words, addresses with their pages, databases. Items come out;
  * what becomes of them is decided elsewhere.
  */
-export { addressFinding, askAddress } from './ask-address';
 export { type SourceDocument, strictDecoder } from './document';
 export { type EventBatch, listenTo } from './fetch-events';
 export { goesOn, type ItemsKnown, Reading } from './reading';

@@ -26,3 +26,13 @@ describe('an address whose list is empty', () => {
     expect(await countAt(pages, false, '$.next')).toBe(2);
   });
 });
+
+test('what is cancelled is no answer, and says so', async () => {
+  const reading = new Reading(quiet);
+  const answer = reading.cancellable('Making items', async () => {
+    reading.cancel();
+    await reading.turnWith(0.5);
+    throw new Error('never reached');
+  });
+  expect(await answer).toMatchObject({ ok: false, error: { code: 'reading-cancelled' } });
+});

@@ -10,6 +10,7 @@ const nothing: Arranged = {
 export class ListSequence {
   arranged = nothing;
   private id = 0;
+  private entries: Int32Array | undefined;
   /** What they were made of. */
   private of: readonly unknown[] = [];
 
@@ -39,22 +40,23 @@ export class ListSequence {
     return { id: this.id, arrangement, entryCount: this.count, lineHeights };
   }
 
-  /** Where an item stands; -1: it is left out. */
+  /** Where an item stands; -1: it is left out. Where all stand is found once for a sequence. */
   entryOf(item: number): number {
-    return this.arranged.items.indexOf(item);
-  }
-
-  /** The same for many of them. */
-  entriesOf(itemCount: number): Int32Array {
-    const entries = new Int32Array(itemCount).fill(-1);
-    const { items } = this.arranged;
-    for (let entry = 0; entry < items.length; entry += 1) entries[items[entry] ?? 0] = entry;
-    return entries;
+    this.entries ??= inverse(this.arranged.items);
+    return this.entries[item] ?? -1;
   }
 
   private take(arranged: Arranged, of: readonly unknown[]): void {
     this.arranged = arranged;
+    this.entries = undefined;
     this.of = of;
     this.id += 1;
   }
+}
+
+/** Where each number stands; -1: nowhere. The numbers ascend. */
+function inverse(numbers: Int32Array): Int32Array {
+  const places = new Int32Array((numbers.at(-1) ?? -1) + 1).fill(-1);
+  for (let at = 0; at < numbers.length; at += 1) places[numbers[at] ?? 0] = at;
+  return places;
 }

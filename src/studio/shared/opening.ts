@@ -1,7 +1,7 @@
 import { freeId, slug } from '../../core/base';
 import { type Project, startHistory } from '../../core/project';
 import type { SourceDocument, View } from '../../engine';
-import { handItem } from './at-hand';
+import { handAgain, handItem } from './at-hand';
 import { showHistory } from './editing';
 import { followAll, followNothing } from './following';
 import { freeTurn, inTurn } from './in-turn';
@@ -155,10 +155,10 @@ async function demoBlob(): Promise<Blob> {
 
 /** The first rows open the project; the whole takes their place and leaves the rest as it is. */
 function show(id: string, project: Project, view: View, isFile: boolean): void {
-  const { id: shown, reading, atHand } = useSession.getState();
+  const { id: shown, reading } = useSession.getState();
   if (shown === id) {
     useSession.setState({ history: startHistory(project), view });
-    void handItem(atHand?.item ?? 0);
+    void handAgain();
     return;
   }
   const history = startHistory(project);

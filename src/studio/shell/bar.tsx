@@ -127,6 +127,7 @@ function Findings() {
               key={finding.message}
               type="button"
               className="block w-full border-b border-rule px-3 py-2 text-start last:border-0 hover:bg-chosen"
+              data-finding={finding.code}
               onClick={() => goToFinding(finding)}
             >
               <span className={finding.severity === 'error' ? 'text-madder' : 'text-weld'}>

@@ -26,6 +26,7 @@ export function Notice() {
       {notice !== undefined && (
         <div
           role="alert"
+          data-finding={notice.code}
           className="flex max-w-2xl items-start gap-3 rounded-md border border-madder bg-paper px-3 py-2"
         >
           <div>

@@ -4,5 +4,5 @@
  */
 export { type Decode, decoder, decodingInWords, isThere, typeDecoded } from './decode';
 export { type Proposal, proposeDecodings, settledDecoding } from './propose';
-export { reshaper, whyNotDecoded } from './reshape';
+export { followsTime, reshaper, whyNotDecoded } from './reshape';
 export { type Slip, slipsIn } from './slips';

@@ -1,4 +1,4 @@
-import { failed, ok, type Result } from '../../base';
+import { failed, ok, piecesOf, type Result, wordsOf } from '../../base';
 
 /**
  * Unicode date patterns (UTS 35, part 4, date field symbols) read into texts: `d MMM yyyy`,
@@ -39,16 +39,14 @@ export interface DateNames {
 export function datePattern(pattern: string, names: DateNames): Result<DatePattern, string> {
   const steps: Step[] = [];
   const fields = new Set<string>();
-  for (const token of tokensOf(pattern)) {
-    if (token.literal !== undefined) {
-      steps.push(literal(token.literal));
+  for (const piece of piecesOf(pattern)) {
+    if ('literal' in piece) {
+      steps.push(literal(piece.literal));
       continue;
     }
-    const step = fieldStep(token.letter, token.length, names);
-    if (step === undefined) {
-      return failed(`“${token.letter.repeat(token.length)}” is no field that can be read`);
-    }
-    fields.add(token.letter);
+    const step = fieldStep(piece.letter, piece.length, names);
+    if (step === undefined) return failed(`“${wordsOf(piece)}” is no field that can be read`);
+    fields.add(piece.letter);
     steps.push(step);
   }
   const hasDate = fields.has('y') || fields.has('u');
@@ -58,20 +56,6 @@ export function datePattern(pattern: string, names: DateNames): Result<DatePatte
     return failed('The pattern names no month (M)');
   const gives = hasDate ? (hasTime ? 'datetime' : 'date') : 'time';
   return ok({ gives, read: (text) => readWith(steps, gives, text) });
-}
-
-type Token =
-  | { readonly literal: string }
-  | { readonly literal?: undefined; readonly letter: string; readonly length: number };
-
-/** Letters are fields, `'…'` is text as it stands, `''` an apostrophe. */
-export function* tokensOf(pattern: string): Generator<Token, void> {
-  const token = /'((?:[^']|'')*)'|([A-Za-z])\2*|[^A-Za-z']+|'/g;
-  for (const [text, quoted, letter] of pattern.matchAll(token)) {
-    if (letter !== undefined) yield { letter, length: text.length };
-    else if (quoted === '') yield { literal: "'" };
-    else yield { literal: quoted === undefined ? text : quoted.replaceAll("''", "'") };
-  }
 }
 
 function readWith(

@@ -6,38 +6,57 @@ import {
   fieldsBeside,
   heldFields,
   makeExpression,
+  type RowContext,
+  readsNow,
   type ValueType,
 } from '../../values';
 import type { Item } from '../item';
 import { type Decode, decoder, isThere } from './decode';
 
+/** What a computed property may know beside its item. */
+type Around = Pick<RowContext, 'now'>;
+
 /** An item as it was read, as its type wants it: fields under their own names, values decoded. */
-export type Reshape = (item: Item) => Item;
+export type Reshape = (item: Item, around?: Around) => Item;
 
-const made = new WeakMap<readonly Field[], { readonly reshape: Reshape | undefined }>();
-
-/** Undefined where items of the type stay as they were read. Asked for with every answer, made once for its fields. */
-export function reshaper(fields: readonly Field[]): Reshape | undefined {
-  const known = made.get(fields) ?? { reshape: reshaperOf(fields) };
-  made.set(fields, known);
-  return known.reshape;
+interface Made {
+  readonly reshape: Reshape | undefined;
+  readonly followsTime: boolean;
 }
 
-function reshaperOf(fields: readonly Field[]): Reshape | undefined {
+const made = new WeakMap<readonly Field[], Made>();
+
+/** Undefined where items of the type stay as they were read. Asked for with every answer, made once for its fields. */
+export const reshaper = (fields: readonly Field[]): Reshape | undefined => madeFor(fields).reshape;
+
+/** Whether a computed property reads the time: the items are others later. */
+export const followsTime = (fields: readonly Field[]): boolean => madeFor(fields).followsTime;
+
+function madeFor(fields: readonly Field[]): Made {
+  const known = made.get(fields) ?? reshaperOf(fields);
+  made.set(fields, known);
+  return known;
+}
+
+function reshaperOf(fields: readonly Field[]): Made {
   const decoded = decodedReshaper(heldFields(fields));
   const order = computedOrder(fields);
   const computed = [...order.names, ...order.circles.flat()].map((name, at) => {
     const expr = fieldNamed(fields, name)?.expr ?? '';
     const isSound = at < order.names.length;
     const beside = fieldsBeside(fields, name);
-    return { name, evaluate: isSound ? makeExpression(expr, beside).evaluate : undefined };
+    const { checked, evaluate } = makeExpression(expr, beside);
+    return { name, evaluate: isSound ? evaluate : undefined, checked };
   });
-  if (computed.length === 0) return decoded;
-  return (item) => {
-    let made = decoded?.(item) ?? item;
-    for (const { name, evaluate } of computed)
-      made = withOwn(made, name, evaluate?.(made) as Json | undefined);
-    return made;
+  if (computed.length === 0) return { reshape: decoded, followsTime: false };
+  return {
+    followsTime: computed.some(({ checked }) => checked !== undefined && readsNow(checked)),
+    reshape(item, around) {
+      let made = decoded?.(item) ?? item;
+      for (const { name, evaluate } of computed)
+        made = withOwn(made, name, evaluate?.(made, around) as Json | undefined);
+      return made;
+    },
   };
 }
 

@@ -1,4 +1,4 @@
-import { tokensOf } from './pattern';
+import { piecesOf } from '../../base';
 
 /** A letter that means something else than its writer thinks, in words, with what to write. */
 export interface Slip {
@@ -8,10 +8,8 @@ export interface Slip {
 
 /** The slips that every date pattern invites (UTS 35): minutes for months, week-years, lost halves of the day. */
 export function slipsIn(pattern: string): Slip[] {
-  const tokens = [...tokensOf(pattern)].flatMap((token) =>
-    token.literal === undefined ? [token] : [],
-  );
-  const has = (letter: string) => tokens.some((token) => token.letter === letter);
+  const fields = [...piecesOf(pattern)].flatMap((piece) => ('literal' in piece ? [] : [piece]));
+  const has = (letter: string) => fields.some((field) => field.letter === letter);
   const hasHour = has('H') || has('h') || has('K') || has('k');
   const hasMonth = has('M') || has('L');
   const slips: Slip[] = [];

@@ -13,8 +13,6 @@ const contextTypes: Readonly<Record<ContextName, ResultType>> = {
   index: { type: 'integer' },
   count: { type: 'integer' },
   now: { type: 'datetime' },
-  look: { type: 'text' },
-  section: { type: 'text' },
 };
 
 const isContextName = (name: string): name is ContextName => Object.hasOwn(contextTypes, name);

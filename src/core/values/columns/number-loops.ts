@@ -1,3 +1,4 @@
+import { power } from '../power';
 import type { ArithmeticOperator, CompareOperator } from '../syntax/tree';
 import { isTrue } from './columns';
 
@@ -48,7 +49,7 @@ export const arithmetic: Readonly<Record<ArithmeticOperator, NumberLoop>> = {
     for (let i = 0; i < out.length; i += 1) {
       const base = a[i] ?? 0;
       // ECMA-262 gives 1 for anything to the power of 0, also where there is no base.
-      out[i] = Number.isNaN(base) ? base : finite(base ** (b[i] ?? 0));
+      out[i] = Number.isNaN(base) ? base : finite(power(base, b[i] ?? 0));
     }
   },
 };

@@ -1,5 +1,6 @@
 import { isRecord } from '../../base';
 import type { Checked } from '../check/checked';
+import { power } from '../power';
 import type { ArithmeticOperator } from '../syntax/tree';
 import { loadNumber } from './load';
 import type { Closures, RunNumber } from './scope';
@@ -67,9 +68,9 @@ function arithmetic(
     case '**':
       return (item, scope) => {
         const base = left(item, scope);
-        const power = right(item, scope);
+        const exponent = right(item, scope);
         // ECMA-262 gives 1 for anything to the power of 0, also where there is no base.
-        return Number.isNaN(base) ? base : finite(base ** power);
+        return Number.isNaN(base) ? base : finite(power(base, exponent));
       };
   }
 }
@@ -89,7 +90,7 @@ function withFixed(operator: ArithmeticOperator, left: RunNumber, fixed: number)
     case '**':
       return (item, scope) => {
         const base = left(item, scope);
-        return Number.isNaN(base) ? base : finite(base ** fixed);
+        return Number.isNaN(base) ? base : finite(power(base, fixed));
       };
   }
 }

@@ -6,6 +6,7 @@ import { compareValues } from '../compile/tests';
 import { nowhere, type RowContext } from '../context';
 import type { Span } from '../findings';
 import { Missing } from '../functions';
+import { power } from '../power';
 import { typeOfResult } from '../result-type';
 import { plainText, type Value } from '../value';
 import { shown } from './shown';
@@ -272,7 +273,7 @@ function calculated(operator: string, a: number, b: number): number {
     case '%':
       return a % b;
     default:
-      return a ** b;
+      return power(a, b);
   }
 }
 
