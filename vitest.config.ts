@@ -4,6 +4,10 @@ export default defineConfig({
   test: {
     // A busy machine is several times slower; nothing here is about time.
     testTimeout: 600_000,
+    // No test leaves anything behind for another one, so modules are loaded once for a thread.
+    pool: 'threads',
+    isolate: false,
+    maxWorkers: 2,
     include: [
       'src/**/*.test.ts',
       'cli/**/*.test.ts',

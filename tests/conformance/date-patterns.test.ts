@@ -116,14 +116,15 @@ describe('the fields of UTS 35', () => {
 
 test('both readers of patterns take every pattern apart alike', () => {
   const names = { months: [], halves: [[], []] } as const;
-  const pieces = fc.array(fc.constantFrom("'", "''", "'T'", 'HH', 'mm', ':', ' ', "'o''clock'"));
+  const pieces = fc.array(fc.constantFrom("'", "''", "'T'", ':', ' ', '/', "'1''2'"));
   fc.assert(
     fc.property(pieces, (all) => {
       const pattern = `yyyy-MM-dd${all.join('')}.`;
       const iso = '2017-09-02T03:07:00Z';
       const reader = readingPattern(pattern, names);
-      if (!reader.ok) return expect(written(pattern, iso)).toMatch('no field that can be');
-      expect(reader.value.read(written(pattern, iso)).ok).toBe(true);
+      // A quote that is not closed leaves the T of the next outside, where it is no field.
+      if (reader.ok) expect(reader.value.read(written(pattern, iso)).ok).toBe(true);
+      else expect(written(pattern, iso)).toContain('no field that can be');
     }),
   );
   expect(written("HH''''mm", '2017-09-02T03:07:00Z')).toBe("03''07");

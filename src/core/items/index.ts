@@ -71,7 +71,6 @@ export {
 export { type Ends, type Spread, spreadOf } from './spread';
 export {
   freshPositions,
-  gonePositions,
   isInPlace,
   type Run,
   type Succession,

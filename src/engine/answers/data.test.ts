@@ -120,6 +120,13 @@ describe('another source', () => {
 });
 
 describe('sets', () => {
+  test('nothing is made where there is no item to make others like', async () => {
+    const { data, source, engine } = open();
+    engine.hold('stock', []);
+    const made = await data.make(source(), 'many', 5, { seed: 7, rules: {} }, quiet);
+    expect(made).toMatchObject({ ok: false, error: { code: 'nothing-made' } });
+  });
+
   test('made up items stand beside the source’s own and are switched to', async () => {
     const { data, engine, source, make, names } = open();
     const made = await data.make(source(), 'many', 5_000, { seed: 7, rules: {} }, quiet);
