@@ -286,3 +286,31 @@ test('any project gives the same entries after it was saved and opened, for any 
     { numRuns: 100 },
   );
 });
+
+describe('an edit of an expression', () => {
+  const place = { template: 'skein-plain', part: 'title', property: 'text' } as const;
+
+  test('leaves the structure of rows as it is, so that rows in the page stay', () => {
+    const project = projectOf(shop);
+    const engine = engineWith(project, shop);
+    const { plans } = engine.update(project, everything);
+    const next = edited(project, edits.bind(place, { expr: 'name + id' }));
+    expect(engine.update(next, everything).plans).toEqual(plans);
+    const linked = edited(next, edits.bind({ ...place, property: 'link' }, { expr: 'id' }));
+    expect(engine.update(linked, everything).plans).not.toEqual(plans);
+  });
+
+  test('makes no other template ready again, though the whole project crossed anew', () => {
+    const project = projectOf(shop);
+    const engine = engineWith(project, shop);
+    engine.update(project, everything);
+    const ids = project.templates.map(({ id }) => id);
+    const before = new Map(ids.map((id) => [id, engine.compiled(id)]));
+    const next = edited(project, edits.bind(place, { expr: 'name + id' }));
+    engine.update(structuredClone(next), everything);
+    const others = ids.filter((id) => id !== place.template);
+    expect(others.length).toBeGreaterThan(0);
+    for (const id of others) expect(engine.compiled(id)).toBe(before.get(id));
+    expect(engine.compiled(place.template)).not.toBe(before.get(place.template));
+  });
+});

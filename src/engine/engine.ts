@@ -1,18 +1,9 @@
 import { atOnce, type Finding, inTurns, type Turns } from '../core/base';
 import { followsTime, type Item, type ItemKeys, itemKeys, type Succession } from '../core/items';
 import { partHeight } from '../core/layout';
-import {
-  chooser,
-  columnsOf,
-  type Entry,
-  type List,
-  planSlotsOf,
-  type RowPlan,
-} from '../core/lists';
+import { chooser, columnsOf, type Entry, type List, type RowPlan, rowPlanOf } from '../core/lists';
 import { isAddress, pictureFinder } from '../core/pictures';
 import {
-  brokenReferences,
-  compileFor,
   type FindItem,
   itemsIdOf,
   localeOf,
@@ -24,6 +15,7 @@ import {
 import type { CompiledTemplate } from '../core/templates';
 import { plainText, type RowContext } from '../core/values';
 import { holdsWords, SourceStore } from './items';
+import { CompiledTemplates } from './project';
 import type { ItemAtHand, Scene } from './scene';
 import type { EntryRange, Survey, View } from './views';
 import { ListSequence, missingPictures, Once, oddBindings, surveyTemplates } from './views';
@@ -46,6 +38,9 @@ const noKeys = itemKeys([], null, '');
 export class Engine implements Scene {
   project: Project | undefined;
   private readonly sources = new Map<string, SourceStore>();
+  private readonly compiledTemplates = new CompiledTemplates((source, key) =>
+    this.lookUp(source, key),
+  );
   private templates: readonly CompiledTemplate[] = [];
   private planIds: readonly string[] = [];
   private plans: readonly RowPlan[] = [];
@@ -312,13 +307,7 @@ export class Engine implements Scene {
 
   /** What is wrong with the project as it stands; keys are checked over all items. */
   private findings(): readonly Finding[] {
-    const project = this.project;
-    if (project === undefined) return [];
-    return [
-      ...brokenReferences(project),
-      ...project.templates.flatMap((template) => this.compiled(template.id)?.findings ?? []),
-      ...this.keys().findings,
-    ];
+    return [...this.compiledTemplates.findings(), ...this.keys().findings];
   }
 
   private keys(): ItemKeys {
@@ -382,21 +371,13 @@ export class Engine implements Scene {
   }
 
   private compileTemplates(project: Project, list: List | undefined): void {
+    this.compiledTemplates.take(project, this.localeNow());
     const ids =
       list === undefined ? [] : [...list.choices.map((choice) => choice.template), list.otherwise];
-    this.planIds = [...new Set(ids)].filter((id): id is string => id !== null);
-    const compiled = this.planIds.flatMap((id) => {
-      const template = withId(project.templates, id);
-      return template === undefined
-        ? []
-        : [compileFor(project, template, this.lookUp, this.localeNow())];
-    });
-    this.templates = compiled;
-    this.planIds = compiled.map((each) => each.template.id);
-    this.plans = compiled.map(({ template }) => ({
-      template: template.id,
-      row: template.row,
-      slots: planSlotsOf(template.row),
+    this.templates = [...new Set(ids)].flatMap((id) => (id && this.compiled(id)) || []);
+    this.planIds = this.templates.map((each) => each.template.id);
+    this.plans = this.templates.map(({ template }) => ({
+      ...rowPlanOf(template),
       heightPx: partHeight(template.row),
     }));
   }
@@ -453,14 +434,8 @@ export class Engine implements Scene {
       : this.held(source.id).shown().types(this.project, source);
   }
 
-  /** A template that the list may not show: compiled on demand. */
   compiled(id: string): CompiledTemplate | undefined {
-    const shown = this.templates.find((each) => each.template.id === id);
-    if (shown !== undefined || this.project === undefined) return shown;
-    const template = withId(this.project.templates, id);
-    return template === undefined
-      ? undefined
-      : compileFor(this.project, template, this.lookUp, this.localeNow());
+    return this.compiledTemplates.compiled(id);
   }
 }
 

@@ -1,7 +1,17 @@
-import { leaves, type Slot, type StackPart, slotsOf } from '../templates';
+import {
+  leaves,
+  mapBindings,
+  type Slot,
+  type StackPart,
+  slotsOf,
+  type Template,
+} from '../templates';
 import type { Arrangement } from './list';
 
-/** A template as the renderer needs it: its parts, and which property each text of an entry goes to. */
+/**
+ * A template as the renderer needs it: its parts without what feeds them, and which property each
+ * text of an entry goes to. The same for templates that differ in their expressions alone.
+ */
 export interface RowPlan {
   readonly template: string;
   readonly row: StackPart;
@@ -14,9 +24,15 @@ export interface PlanSlot extends Pick<Slot, 'part' | 'property'> {
   readonly leaves: boolean;
 }
 
-/** The slots of a row, as the renderer needs them. */
-export const planSlotsOf = (row: StackPart): readonly PlanSlot[] =>
-  slotsOf(row).map(({ part, property, binding }) => ({ part, property, leaves: leaves(binding) }));
+export const rowPlanOf = ({ id, row }: Template): Omit<RowPlan, 'heightPx'> => ({
+  template: id,
+  row: { ...row, children: row.children.map((child) => mapBindings(child, () => '')) },
+  slots: slotsOf(row).map(({ part, property, binding }) => ({
+    part,
+    property,
+    leaves: leaves(binding),
+  })),
+});
 
 /** One thing in the arranged sequence, finished: nothing is left to compute. */
 export interface Entry {

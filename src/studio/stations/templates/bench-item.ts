@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { partHeight } from '../../../core/layout';
-import { type Entry, planSlotsOf, type RowPlan } from '../../../core/lists';
+import { type Entry, type RowPlan, rowPlanOf } from '../../../core/lists';
 import type { Template } from '../../../core/templates';
 import { engine, useSession } from '../../shared/session';
 
@@ -29,9 +29,7 @@ export function useTried(template: Template, items: readonly number[]): Tried | 
   useEffect(() => {
     let isLatest = true;
     const plan: RowPlan = {
-      template: template.id,
-      row: template.row,
-      slots: planSlotsOf(template.row),
+      ...rowPlanOf(template),
       heightPx: partHeight(template.row),
     };
     void engine()
