@@ -1,6 +1,6 @@
 import type { Entry, List } from '../../src/core/lists';
 import { type Project, withId } from '../../src/core/project';
-import { type Engine, trace, type View } from '../../src/engine';
+import { type Engine, trace, type Frame } from '../../src/engine';
 import { flush, json, line, report, WrongUse } from '../output';
 import { openProject, showLocale } from '../project';
 
@@ -35,7 +35,7 @@ function listNamed(project: Project, id: string): List {
   );
 }
 
-function resolveList(engine: Engine, list: List, view: View, options: ResolveOptions): void {
+function resolveList(engine: Engine, list: List, view: Frame, options: ResolveOptions): void {
   if (!options.json) line(`${list.name} (${view.sequence.entryCount})`);
   for (let from = 0; from < view.sequence.entryCount; from += entriesAtOnce) {
     for (const entry of engine.entries({ from, to: from + entriesAtOnce })) {
@@ -45,7 +45,7 @@ function resolveList(engine: Engine, list: List, view: View, options: ResolveOpt
   }
 }
 
-function asJson(engine: Engine, list: List, view: View, entry: Entry) {
+function asJson(engine: Engine, list: List, view: Frame, entry: Entry) {
   const plan = view.plans[entry.plan];
   return {
     list: list.id,
@@ -66,7 +66,7 @@ function asJson(engine: Engine, list: List, view: View, entry: Entry) {
 }
 
 /** A row as a line: its words, a part without any as `–`. Pictures are named in brackets. */
-function asText(view: View, entry: Entry): string {
+function asText(view: Frame, entry: Entry): string {
   const slots = view.plans[entry.plan]?.slots ?? [];
   const words = slots.map(({ property }, index) => {
     const text = entry.texts[index];

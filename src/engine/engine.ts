@@ -1,24 +1,21 @@
-import { atOnce, type Finding, inTurns, type Turns } from '../core/base';
-import { followsTime, type Item, type ItemKeys, itemKeys, type Succession } from '../core/items';
-import { partHeight } from '../core/layout';
-import { chooser, columnsOf, type Entry, type List, type RowPlan, rowPlanOf } from '../core/lists';
-import { isAddress, pictureFinder } from '../core/pictures';
-import {
-  type FindItem,
-  itemsIdOf,
-  localeOf,
-  ownSet,
-  type Project,
-  type Source,
-  withId,
-} from '../core/project';
+import { atOnce, inTurns } from '../core/base';
+import { followsTime, type Item, type Succession } from '../core/items';
+import type { Entry } from '../core/lists';
+import { type FindItem, itemsIdOf, ownSet, type Project, withId } from '../core/project';
 import type { CompiledTemplate } from '../core/templates';
 import { plainText, type RowContext } from '../core/values';
-import { holdsWords, SourceStore } from './items';
+import { holdsWords, type ItemStore, SourceStore } from './items';
 import { CompiledTemplates } from './project';
 import type { ItemAtHand, Scene } from './scene';
-import type { EntryRange, Survey, View } from './views';
-import { ListSequence, missingPictures, Once, oddBindings, surveyTemplates } from './views';
+import {
+  type EntryRange,
+  type Frame,
+  type Survey,
+  type Tried,
+  View,
+  type ViewSettings,
+  type World,
+} from './views';
 
 export interface EnginePorts {
   /** Lets others have their turn. */
@@ -29,30 +26,18 @@ export interface EnginePorts {
   forgot?(source: string, revision: number): void;
 }
 
-const noKeys = itemKeys([], null, '');
-
 /**
- * Project and items in, finished entries out. One engine serves one project; the worker, the
- * server and the command line each have their own.
+ * Project and items in, frames out: of the view that screens and command line ask about, and of any
+ * beside it. One engine serves one project; the worker and the command line each have their own.
  */
-export class Engine implements Scene {
+export class Engine implements Scene, World {
   project: Project | undefined;
-  private readonly sources = new Map<string, SourceStore>();
-  private readonly compiledTemplates = new CompiledTemplates((source, key) =>
-    this.lookUp(source, key),
-  );
-  private templates: readonly CompiledTemplate[] = [];
-  private planIds: readonly string[] = [];
-  private plans: readonly RowPlan[] = [];
-  private readonly sequence = new ListSequence();
-  private choiceCounts: readonly number[] = [];
-  private listId: string | undefined;
-  /** Another one for each change of items or project. */
-  version = 0;
-  private locale: string | undefined;
-  private readonly once = new Once();
-  /** One time for all rows. */
   now = '';
+  version = 0;
+  private readonly sources = new Map<string, SourceStore>();
+  private readonly templates = new Map<string, CompiledTemplates>();
+  private readonly main = new View(this);
+  private readonly beside = new Map<string, View>();
   /** By source, made once for a version: lookups run over all items. */
   private readonly finders = new Map<string, Finder>();
 
@@ -87,9 +72,10 @@ export class Engine implements Scene {
 
   clear(): void {
     this.sources.clear();
-    this.once.clear();
+    this.templates.clear();
+    this.beside.clear();
+    this.main.clear();
     this.project = undefined;
-    this.locale = undefined;
   }
 
   /** The items of a source's set that is shown, as the project's types want them. */
@@ -120,52 +106,42 @@ export class Engine implements Scene {
   }
 
   /** Takes up a project, shows one of its lists, and answers with the wanted entries. */
-  update(project: Project, wanted: EntryRange, listId?: string): View {
+  update(project: Project, wanted: EntryRange, list?: string): Frame {
     this.changed();
     this.project = project;
     for (const source of project.sources) this.held(source.id).goTo(source.revision ?? 0);
-    const list =
-      (listId === undefined ? undefined : withId(project.lists, listId)) ?? project.lists[0];
-    this.listId = list?.id;
-    this.compileTemplates(project, list);
-    this.arrangeList(project, list);
+    this.main.show({ list });
+    this.arrangeBeside();
     return this.view(wanted);
   }
 
-  entries(range: EntryRange): Entry[] {
-    const { items, plans } = this.sequence.arranged;
-    const source = this.source();
-    const held = source === undefined ? [] : this.heldIn(source.id);
-    const keys = this.keys();
-    const entries: Entry[] = [];
-    for (
-      let entry = Math.max(0, range.from);
-      entry < Math.min(range.to, items.length);
-      entry += 1
-    ) {
-      const item = items[entry] ?? 0;
-      const plan = plans[entry] ?? 0;
-      const template = this.templates[plan];
-      const texts = template?.texts(held[item] ?? {}, this.contextAt(entry)) ?? [];
-      const key = keys.at(item);
-      if (template?.hasOnce) this.once.keep(template, key, texts, this.localeNow());
-      entries.push({ kind: 'row', key, item, plan, texts });
-    }
-    return entries;
+  view(wanted: EntryRange): Frame {
+    return this.main.frame(wanted);
   }
 
-  /** Entries of items with one template; `plan` 0 stands for that template. */
-  tryTemplate(template: string, items: readonly number[]): Entry[] {
-    const compiled = this.compiled(template);
-    const held = this.shownItems();
-    if (compiled === undefined) return [];
-    return items.map((item) => ({
-      kind: 'row',
-      key: this.keys().at(item),
-      item,
-      plan: 0,
-      texts: compiled.texts(held[item] ?? {}, this.contextOf(item)),
-    }));
+  /** A view beside the first, with settings of its own. */
+  openBeside(id: string, settings: ViewSettings, wanted: EntryRange): Frame {
+    const view = this.beside.get(id) ?? new View(this);
+    this.beside.set(id, view);
+    view.show(settings);
+    return view.frame(wanted);
+  }
+
+  closeBeside(id: string): void {
+    this.beside.delete(id);
+  }
+
+  /** Views beside the first, as they are now. */
+  framesBeside(wanted: (id: string) => EntryRange): readonly { id: string; frame: Frame }[] {
+    return [...this.beside].map(([id, view]) => ({ id, frame: view.frame(wanted(id)) }));
+  }
+
+  entries(range: EntryRange, view?: string): Entry[] {
+    return (view === undefined ? this.main : this.beside.get(view))?.entries(range) ?? [];
+  }
+
+  tryTemplate(template: string, items: readonly number[]): Tried | undefined {
+    return this.main.tryTemplate(template, items);
   }
 
   /** Past the ends: the item at that end; undefined: there are none. */
@@ -175,13 +151,12 @@ export class Engine implements Scene {
     const value = items[item];
     if (value === undefined) return undefined;
     const type = this.typesShown()(item);
-    const titled = this.templates.find(({ template }) => template.type === type);
+    const titled = this.main.templates.find(({ template }) => template.type === type);
     const label = titled?.slots.findIndex((slot) => slot.property === 'text') ?? -1;
     const title =
       (label < 0 ? undefined : titled?.slots[label]?.text(value, this.contextOf(item))) ??
-      this.keys().at(item);
-    const entry = this.sequence.entryOf(item);
-    return { item, entry, value, type, title };
+      this.main.keys().at(item);
+    return { item, entry: this.main.entryOf(item), value, type, title };
   }
 
   find(words: string, after: number): number {
@@ -195,86 +170,28 @@ export class Engine implements Scene {
   }
 
   firstOfType(type: string): number {
-    const known = this.shownTypes();
-    return known === undefined ? -1 : known.indexes.indexOf(known.types.indexOf(type));
+    return this.main.firstOfType(type);
   }
 
   /** Takes the time anew; false: no row follows it. */
   tick(): boolean {
     const areItemsLater = this.itemsFollowTime();
-    if (!areItemsLater && !this.templates.some((template) => template.followsTime)) return false;
+    if (!areItemsLater && !this.main.templates.some((template) => template.followsTime))
+      return false;
     this.now = '';
     if (areItemsLater) this.itemsChanged();
     else this.changed();
     return true;
   }
 
-  private itemsFollowTime(): boolean {
-    return this.project?.types.some(({ fields }) => followsTime(fields)) ?? false;
-  }
-
   /** Shows all rows in a locale. */
   showLocale(locale: string): void {
-    this.locale = locale;
     this.changed();
-    if (this.project !== undefined) this.compileTemplates(this.project, this.list());
+    this.main.show({ locale });
   }
 
   localeNow(): string {
-    return this.locale ?? (this.project === undefined ? 'en' : localeOf(this.project));
-  }
-
-  /** The item as it was read, before its type named and decoded it. */
-  rawAt(position: number): Item | undefined {
-    const source = this.source();
-    return source && this.sources.get(source.id)?.shown().raw[position];
-  }
-
-  /** Counts over all items, with turns for others; undefined if a newer version came meanwhile. */
-  async survey(): Promise<(Survey & { readonly version: number }) | undefined> {
-    const { version } = this;
-    const isStale = () => this.version !== version;
-    const pause = async () => {
-      await this.ports.pause();
-      if (isStale()) throw new Stale();
-    };
-    try {
-      return { version, ...(await inTurns(this.surveying(), pause)) };
-    } catch (error) {
-      if (error instanceof Stale) return undefined;
-      throw error;
-    }
-  }
-
-  /** The same at once, where nobody waits. */
-  surveyNow(): Survey {
-    return atOnce(this.surveying());
-  }
-
-  private *surveying(): Turns<Survey> {
-    const pictures = pictureFinder(this.project?.pictures ?? []);
-    const isAtHand = (name: string) => isAddress(name) || pictures.has(name);
-    const items = this.shownItems();
-    const templates = yield* surveyTemplates(
-      this.templates,
-      this.sequence.arranged,
-      items,
-      (entry) => this.contextAt(entry),
-      isAtHand,
-    );
-    const source = this.source();
-    const misfits =
-      source === undefined || this.project === undefined
-        ? []
-        : yield* this.held(source.id).shown().misfits(this.project, source, this.now);
-    return {
-      templates,
-      findings: [
-        ...oddBindings(templates, this.templates, items),
-        ...missingPictures(templates),
-        ...misfits,
-      ],
-    };
+    return this.main.locale();
   }
 
   /** Shows another set of a source's items, without touching the project. */
@@ -283,38 +200,24 @@ export class Engine implements Scene {
     this.itemsChanged();
   }
 
-  view(wanted: EntryRange): View {
-    const arrangement = this.list()?.arrangement ?? {
-      kind: 'list',
-      gap: 0,
-      edge: 0,
-      separators: true,
+  /** Counts over all items, with turns for others; undefined if another project or list came meanwhile. */
+  async survey(): Promise<(Survey & { readonly version: number }) | undefined> {
+    const { version } = this;
+    const pause = async () => {
+      await this.ports.pause();
+      if (this.version !== version) throw new Stale();
     };
-    const columns = columnsOf(arrangement);
-    const from = Math.max(0, Math.min(wanted.from, this.sequence.count - columns));
-    return {
-      version: this.version,
-      list: this.listId,
-      sequence: this.sequence.toDraw(arrangement, wanted.sequence),
-      plans: this.plans,
-      entries: this.entries({ from, to: from + wanted.to - wanted.from }),
-      entriesFrom: from,
-      itemCount: this.shownItems().length,
-      choiceCounts: this.choiceCounts,
-      findings: this.findings(),
-    };
+    try {
+      return { version, ...(await inTurns(this.main.surveying(), pause)) };
+    } catch (error) {
+      if (error instanceof Stale) return undefined;
+      throw error;
+    }
   }
 
-  /** What is wrong with the project as it stands; keys are checked over all items. */
-  private findings(): readonly Finding[] {
-    return [...this.compiledTemplates.findings(), ...this.keys().findings];
-  }
-
-  private keys(): ItemKeys {
-    const source = this.source();
-    return source === undefined || this.project === undefined
-      ? noKeys
-      : this.held(source.id).shown().keys(this.project, source, this.now);
+  /** The same at once, where nobody waits. */
+  surveyNow(): Survey {
+    return atOnce(this.main.surveying());
   }
 
   /** For `lookup`: the item of a source's set that is shown, by its key. */
@@ -335,20 +238,46 @@ export class Engine implements Scene {
       : this.held(id).shown().finder(project, source, this.now);
   }
 
-  /** What stands around the item of an entry. */
-  private contextAt(index: number): RowContext {
-    return { index, count: this.sequence.count, now: this.now };
+  store(source: string, set?: string): ItemStore {
+    const held = this.held(source);
+    return set === undefined ? held.shown() : held.set(set);
+  }
+
+  templatesIn(locale: string): CompiledTemplates {
+    let templates = this.templates.get(locale);
+    if (templates === undefined) {
+      templates = new CompiledTemplates((source, key) => this.lookUp(source, key));
+      this.templates.set(locale, templates);
+    }
+    if (this.project !== undefined) templates.take(this.project, locale);
+    return templates;
+  }
+
+  shownItems(): readonly Item[] {
+    return this.main.items();
+  }
+
+  /** The item as it was read, before its type named and decoded it. */
+  rawAt(position: number): Item | undefined {
+    return this.main.rawItems()[position];
+  }
+
+  typesShown(): (item: number) => string | undefined {
+    return this.main.types();
   }
 
   contextOf(item: number): RowContext {
-    const entry = this.sequence.entryOf(item);
-    return entry < 0 ? { now: this.now } : this.contextAt(entry);
+    return this.main.contextOf(item);
   }
 
   /** The same for an item of any source: only those of the list that is shown stand somewhere. */
   contextsOf(source: string): (item: number) => RowContext {
     const around: RowContext = { now: this.now };
-    return source === this.source()?.id ? (item) => this.contextOf(item) : () => around;
+    return source === this.main.source()?.id ? (item) => this.contextOf(item) : () => around;
+  }
+
+  compiled(id: string): CompiledTemplate | undefined {
+    return this.main.compiled(id);
   }
 
   /** Items or project are others now. */
@@ -365,77 +294,19 @@ export class Engine implements Scene {
     if (!isRecent || !this.itemsFollowTime()) this.now = now;
   }
 
+  private itemsFollowTime(): boolean {
+    return this.project?.types.some(({ fields }) => followsTime(fields)) ?? false;
+  }
+
   private itemsChanged(): void {
     this.changed();
-    if (this.project !== undefined) this.arrangeList(this.project, this.list());
+    if (this.project === undefined) return;
+    this.main.arrange();
+    this.arrangeBeside();
   }
 
-  private compileTemplates(project: Project, list: List | undefined): void {
-    this.compiledTemplates.take(project, this.localeNow());
-    const ids =
-      list === undefined ? [] : [...list.choices.map((choice) => choice.template), list.otherwise];
-    this.templates = [...new Set(ids)].flatMap((id) => (id && this.compiled(id)) || []);
-    this.planIds = this.templates.map((each) => each.template.id);
-    this.plans = this.templates.map(({ template }) => ({
-      ...rowPlanOf(template),
-      heightPx: partHeight(template.row),
-    }));
-  }
-
-  private arrangeList(project: Project, list: List | undefined): void {
-    const source = list === undefined ? undefined : withId(project.sources, list.source);
-    if (list === undefined || source === undefined) {
-      this.sequence.clear();
-      this.choiceCounts = [];
-      return;
-    }
-    const held = this.held(source.id).shown();
-    const choose = chooser(list);
-    const { types, indexes, counts } = held.types(project, source);
-    // The last stands for items of no known type.
-    const planOfType = Int16Array.from([...types, undefined], (type) => {
-      const template = choose(type);
-      return template === null ? -1 : this.planIds.indexOf(template);
-    });
-    const heights = Float32Array.from(this.plans, (plan) => plan.heightPx);
-    this.sequence.arrange(indexes, planOfType, heights, list.arrangement);
-    const chosen = list.choices.map((choice) => counts[types.indexOf(choice.type)] ?? 0);
-    const others = held.raw.length - chosen.reduce((sum, count) => sum + count, 0);
-    this.choiceCounts = [...chosen, others];
-  }
-
-  private list(): List | undefined {
-    return this.listId === undefined || this.project === undefined
-      ? undefined
-      : withId(this.project.lists, this.listId);
-  }
-
-  private source(): Source | undefined {
-    const list = this.list();
-    return list === undefined || this.project === undefined
-      ? undefined
-      : withId(this.project.sources, list.source);
-  }
-
-  shownItems(): readonly Item[] {
-    const source = this.source();
-    return source === undefined ? [] : this.heldIn(source.id);
-  }
-
-  typesShown(): (item: number) => string | undefined {
-    const known = this.shownTypes();
-    return (item) => known?.types[known.indexes[item] ?? known.types.length];
-  }
-
-  private shownTypes() {
-    const source = this.source();
-    return source === undefined || this.project === undefined
-      ? undefined
-      : this.held(source.id).shown().types(this.project, source);
-  }
-
-  compiled(id: string): CompiledTemplate | undefined {
-    return this.compiledTemplates.compiled(id);
+  private arrangeBeside(): void {
+    for (const view of this.beside.values()) view.arrange();
   }
 }
 

@@ -38,9 +38,11 @@ export { type SourceDocument, sqliteFrom, strictDecoder } from './reading';
 export type { ItemAtHand } from './scene';
 export type {
   EntryRange,
+  Frame,
   SlotSurvey,
   Survey,
   TemplateSurvey,
+  Tried,
   UnknownPicture,
-  View,
+  ViewSettings,
 } from './views';

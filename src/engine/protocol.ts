@@ -30,7 +30,7 @@ import type { FollowNews, ImportSummary } from './imports';
 import type { ItemChange } from './items';
 import type { SourceDocument } from './reading';
 import type { ItemAtHand } from './scene';
-import type { EntryRange, Survey, View } from './views';
+import type { EntryRange, Frame, Survey, Tried, ViewSettings } from './views';
 
 /** What was read from a document: a new project, or one that was kept in a file. */
 export interface ProjectRead {
@@ -43,8 +43,10 @@ export interface ProjectRead {
 
 /** What the worker tells without being asked. */
 export type EngineEvent =
-  | { readonly kind: 'first'; readonly brought: ProjectRead; readonly view: View }
+  | { readonly kind: 'first'; readonly brought: ProjectRead; readonly view: Frame }
   | { readonly kind: 'progress'; readonly share: number }
+  /** A view beside the first, after items or project changed. */
+  | { readonly kind: 'beside'; readonly id: string; readonly frame: Frame }
   | { readonly kind: 'followed'; readonly news: FollowNews }
   /** Undo can't go back to the items of a source as of this change. */
   | { readonly kind: 'forgot'; readonly source: string; readonly revision: number }
@@ -67,13 +69,17 @@ export interface EngineProtocol {
   bring(
     document: SourceDocument,
     wanted: EntryRange,
-  ): Promise<Result<{ brought: ProjectRead; view: View }, Finding>>;
+  ): Promise<Result<{ brought: ProjectRead; view: Frame }, Finding>>;
   cancel(): Promise<void>;
   /** The project was edited: the wanted entries first, the rest after. */
-  update(project: Project, wanted: EntryRange, list?: string): Promise<View>;
-  entries(version: number, range: EntryRange): Promise<readonly Entry[]>;
+  update(project: Project, wanted: EntryRange, list?: string): Promise<Frame>;
+  /** `view`: one that is beside the first. */
+  entries(version: number, range: EntryRange, view?: string): Promise<readonly Entry[]>;
+  /** Shows a view beside the first, or the same with other settings; its frames are told from then on. */
+  showBeside(id: string, settings: ViewSettings, wanted: EntryRange): Promise<Frame>;
+  closeBeside(id: string): Promise<void>;
   /** Entries of items with a template of one's choice, whatever the list would choose. */
-  tryTemplate(template: string, items: readonly number[]): Promise<readonly Entry[]>;
+  tryTemplate(template: string, items: readonly number[]): Promise<Tried | undefined>;
   itemAtHand(item: number): Promise<ItemAtHand | undefined>;
   /** The next item from `after` on, in turn, that holds the words anywhere; -1: none. */
   find(words: string, after: number): Promise<number>;
@@ -82,14 +88,14 @@ export interface EngineProtocol {
   /** By format, locale and item. */
   tryFormats(trial: FormatTrial): Promise<readonly (readonly (readonly FormattedValue[])[])[]>;
   /** Rows at the time that it is now; undefined: none of them follows it. */
-  tick(wanted: EntryRange): Promise<View | undefined>;
+  tick(wanted: EntryRange): Promise<Frame | undefined>;
   byExample(task: ExampleTask): Promise<ExampleAnswer>;
   /** By proposal, how many items lack one of its values; undefined: something newer was asked meanwhile. */
   countMissing(trying: MissingTask): Promise<readonly number[] | undefined>;
   /** What an expression gives over all items; undefined: it gives nothing, or something newer was asked. */
   spread(asked: SpreadTask): Promise<Spread | undefined>;
   /** Shows all rows in a locale. */
-  showLocale(locale: string, wanted: EntryRange): Promise<View>;
+  showLocale(locale: string, wanted: EntryRange): Promise<Frame>;
   /** The project as its file, items and all. */
   file(project: Project): Promise<Blob>;
 }
@@ -100,7 +106,7 @@ export interface OpenedHere {
   readonly loadsOutside: boolean;
   /** When it was written, as milliseconds since 1970. */
   readonly keptAt: number;
-  readonly view: View;
+  readonly view: Frame;
 }
 
 export type KeepAnswer =
@@ -151,11 +157,11 @@ export interface DataProtocol {
   /** Makes items up; the number of the change, or why there is none. */
   make(task: MakeTask): Promise<Result<number, Finding>>;
   nasty(source: string, set: string): Promise<number>;
-  showSet(source: string, set: string, wanted: EntryRange): Promise<View>;
+  showSet(source: string, set: string, wanted: EntryRange): Promise<Frame>;
   /** Lets the items of these sources keep coming, as the project says how, and of no others. */
   follow(sources: readonly string[]): Promise<void>;
   /** What is shown, with what came meanwhile. */
-  look(wanted: EntryRange): Promise<View>;
+  look(wanted: EntryRange): Promise<Frame>;
 }
 
 /** Items of the types that the source has: they take the place of those before. Others are a source of their own. */

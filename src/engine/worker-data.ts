@@ -7,13 +7,13 @@ import { EngineImport, type FollowNews, following } from './imports';
 import type { DataProtocol, ReadElsewhere, SourceRead } from './protocol';
 import { goesOn, type ItemsKnown, type Reading, type SourceDocument } from './reading';
 import { turns } from './turns';
-import type { View } from './views';
+import type { Frame } from './views';
 
 /** The worker's answers to what the Data station asks. */
 export function dataProtocol(
   engine: Engine,
   reading: Reading,
-  shown: (view: View) => View,
+  shown: (view: Frame) => Frame,
   tell: (news: FollowNews) => void,
 ): DataProtocol {
   const data = new EngineData(engine);

@@ -5,7 +5,7 @@ import type { KeptProject, KeptState } from '../keeping';
 import type { Engine } from './engine';
 import type { EngineEvent, KeepingProtocol, OpenedHere } from './protocol';
 import { turns } from './turns';
-import type { EntryRange, View } from './views';
+import type { EntryRange, Frame } from './views';
 
 /** Rows of a document that was dropped do not wait for the database. */
 const keeping = () => import('../keeping');
@@ -18,7 +18,7 @@ const nothingKept: { readonly id: string; readonly state: KeptState } = {
 /** The worker's answers about what this browser keeps: projects with their items. */
 export function keepingProtocol(
   engine: Engine,
-  shown: (view: View) => View,
+  shown: (view: Frame) => Frame,
   tell: (event: EngineEvent) => void,
 ): KeepingProtocol {
   /** What the browser has of the project that was opened or kept last. */
@@ -104,7 +104,7 @@ export function keepingProtocol(
 
 const openedHere = (
   { project, keptAt, loadsOutside = true }: KeptProject,
-  view: View,
+  view: Frame,
 ): OpenedHere => ({ project, keptAt, loadsOutside, view });
 
 /** The project as far as its first items go: what else it has is not read yet. */

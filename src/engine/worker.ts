@@ -21,7 +21,7 @@ import type {
 } from './protocol';
 import { goesOn, Reading, type SourceDocument } from './reading';
 import { newest, turns } from './turns';
-import type { EntryRange, View } from './views';
+import type { EntryRange, Frame } from './views';
 import { keepingProtocol } from './worker-keeping';
 
 let tell: (event: EngineEvent) => void = () => {};
@@ -50,7 +50,7 @@ const spreading = newest<Spread | undefined>();
 /** The same question about other items or another project is another one. */
 const asOfNow = (question: object): string => JSON.stringify([engine.version, question]);
 
-function forPage(whole: View): View {
+function forPage(whole: Frame): Frame {
   const view = { ...whole, entries: whole.entries.map(entryCrossing) };
   const { lineHeights } = view.sequence;
   return lineHeights === undefined ? view : transfer(view, [lineHeights.buffer]);
@@ -60,10 +60,26 @@ function forPage(whole: View): View {
 const restMs = 150;
 const manyItems = 5_000;
 
-/** Shows a version: the answer at once; what takes all items once no other has come. */
-function shown(view: View): View {
+/** Shows a version: the answer at once, then what stands beside; what takes all items once no other has come. */
+function shown(view: Frame): Frame {
+  setTimeout(() => showAllBeside(view.version));
   setTimeout(() => void surveyed(view.version), view.itemCount < manyItems ? 0 : restMs);
   return forPage(view);
+}
+
+/** What the page wants of each view beside the first, with the sequence that it has. */
+const wantedBeside = new Map<string, EntryRange>();
+
+function showAllBeside(version: number): void {
+  if (version !== engine.version) return;
+  const frames = engine.framesBeside((id) => wantedBeside.get(id) ?? { from: 0, to: 40 });
+  for (const { id, frame } of frames) tell({ kind: 'beside', id, frame: besideFrame(id, frame) });
+}
+
+function besideFrame(id: string, frame: Frame): Frame {
+  const wanted = wantedBeside.get(id) ?? { from: 0, to: 40 };
+  wantedBeside.set(id, { ...wanted, sequence: frame.sequence.id });
+  return forPage(frame);
 }
 
 async function surveyed(version: number): Promise<void> {
@@ -107,8 +123,19 @@ const protocol: EngineProtocol &
     return shown(engine.update(project, wanted, list));
   },
 
-  async entries(version, range) {
-    return version === engine.version ? engine.entries(range).map(entryCrossing) : [];
+  async entries(version, range, view) {
+    if (view !== undefined) wantedBeside.set(view, { ...wantedBeside.get(view), ...range });
+    return version === engine.version ? engine.entries(range, view).map(entryCrossing) : [];
+  },
+
+  async showBeside(id, settings, wanted) {
+    wantedBeside.set(id, wanted);
+    return besideFrame(id, engine.openBeside(id, settings, wanted));
+  },
+
+  async closeBeside(id) {
+    wantedBeside.delete(id);
+    engine.closeBeside(id);
   },
 
   async tryTemplate(template, items) {
@@ -168,7 +195,7 @@ function tellProgress(share: number): void {
   tell({ kind: 'progress', share });
 }
 
-type Answer = Result<{ brought: ProjectRead; view: View }, Finding>;
+type Answer = Result<{ brought: ProjectRead; view: Frame }, Finding>;
 
 async function bringItems(document: SourceDocument, wanted: EntryRange): Promise<Answer> {
   const all = await reading.items(document, (first, name) => {
@@ -204,7 +231,7 @@ function take(
   items: readonly Item[],
   inference: Inference,
   wanted: EntryRange,
-): View {
+): Frame {
   engine.clear();
   for (const source of project.sources) engine.hold(source.id, items, inference.unique);
   return engine.update(project, wanted);

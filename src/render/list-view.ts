@@ -37,17 +37,6 @@ export interface Shown {
   readonly entriesFrom: number;
 }
 
-/** Those that came last: another view of the same list may have to draw the sequence, too. */
-let lastHeights: { readonly of: number; readonly heights: Float32Array } = {
-  of: -1,
-  heights: new Float32Array(),
-};
-
-function heightsOf({ id, lineHeights }: Sequence): Float32Array {
-  if (lineHeights !== undefined) lastHeights = { of: id, heights: lineHeights };
-  return lastHeights.heights;
-}
-
 /** The list on all items, with as many rows in the page as the window shows and a few more. */
 export class ListView {
   private readonly sizer = document.createElement('div');
@@ -104,7 +93,7 @@ export class ListView {
       arrangement.kind === 'list' && arrangement.separators,
     );
     if (!isArranged) {
-      this.heights = heightsOf(sequence);
+      this.heights = sequence.lineHeights ?? new Float32Array();
       this.tops = lineTops(this.heights, arrangement.edge, arrangement.gap);
       this.scroller.setContent(this.tops.at(-1) ?? 0);
     }
@@ -115,7 +104,7 @@ export class ListView {
   /** The entries in the window now: what an update should answer first. */
   wanted(): { readonly from: number; readonly to: number; readonly sequence: number } {
     const { from, to } = this.range();
-    return { from, to: Math.max(to, from + 30), sequence: lastHeights.of };
+    return { from, to: Math.max(to, from + 30), sequence: this.shown?.sequence.id ?? -1 };
   }
 
   select(item: number): void {

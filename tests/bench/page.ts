@@ -3,7 +3,7 @@ import { atOnce } from '../../src/core/base';
 import { gatherEvidence, type Item, infer } from '../../src/core/items';
 import { edits, ownSet, type Project } from '../../src/core/project';
 import { fieldsOfAll } from '../../src/core/values';
-import type { DataProtocol, EngineEvent, EngineProtocol, View } from '../../src/engine';
+import type { DataProtocol, EngineEvent, EngineProtocol, Frame } from '../../src/engine';
 import { openProject, writeProjectHere } from '../../src/keeping';
 import { ListView } from '../../src/render';
 import { benchItems } from './items';
@@ -24,7 +24,7 @@ let project: Project | undefined;
 let jsonText = '';
 let insertion = '';
 let jsonFile = new Blob();
-let onFirst: (view: View) => void = () => {};
+let onFirst: (view: Frame) => void = () => {};
 
 const keptBench = { id: 'bench', itemCount: 0, writer: 'bench', preview: undefined };
 

@@ -27,6 +27,7 @@ export class CompiledTemplates {
   constructor(private readonly find: FindItem) {}
 
   take(project: Project, locale: string): void {
+    if (project === this.project && locale === this.locale) return;
     const { types, formats, sources } = project;
     const keys = sources.map(({ id, key }) => [id, key]);
     this.around = JSON.stringify([types, formats, keys, locale]);

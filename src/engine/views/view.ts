@@ -1,25 +1,274 @@
-import type { Finding } from '../../core/base';
-import type { Entry, RowPlan, Sequence } from '../../core/lists';
+import type { Finding, Turns } from '../../core/base';
+import { type Item, type ItemKeys, itemKeys } from '../../core/items';
+import { partHeight } from '../../core/layout';
+import {
+  type Arrangement,
+  chooser,
+  columnsOf,
+  type Entry,
+  type List,
+  type RowPlan,
+  rowPlanOf,
+} from '../../core/lists';
+import { isAddress, pictureFinder } from '../../core/pictures';
+import { localeOf, type Project, type Source, withId } from '../../core/project';
+import type { CompiledTemplate } from '../../core/templates';
+import type { RowContext } from '../../core/values';
+import type { ItemStore } from '../items';
+import type { CompiledTemplates } from '../project';
+import type { EntryRange, Frame } from './frame';
+import { ListSequence } from './list-sequence';
+import { missingPictures } from './missing-pictures';
+import { oddBindings } from './odd-bindings';
+import { Once } from './once';
+import { type Survey, surveyTemplates } from './survey';
 
-/** Entries from `from` up to but without `to`. */
-export interface EntryRange {
-  readonly from: number;
-  readonly to: number;
-  /** The sequence whose heights the asker has: they are not sent again. */
-  readonly sequence?: number;
-}
-
-/** What drawing the list needs, as of one version of project and items. */
-export interface View {
+/** What views are of: one project with its items at one time. */
+export interface World {
+  readonly project: Project | undefined;
+  /** The time of all rows, as ISO 8601 with a zone. */
+  readonly now: string;
+  /** Another one for each change of items or project. */
   readonly version: number;
-  /** Id of the list that is shown. */
-  readonly list: string | undefined;
-  readonly sequence: Sequence;
-  readonly plans: readonly RowPlan[];
-  readonly entries: readonly Entry[];
-  readonly entriesFrom: number;
-  readonly itemCount: number;
-  /** By choice, in the order of the list's choices; the last is *otherwise*. */
-  readonly choiceCounts: readonly number[];
-  readonly findings: readonly Finding[];
+  /** A source's items; without a set, those of the set that is shown. */
+  store(source: string, set?: string): ItemStore;
+  templatesIn(locale: string): CompiledTemplates;
 }
+
+/** What one view may have of its own; undefined: as the project or the other views have it. */
+export interface ViewSettings {
+  readonly list?: string | undefined;
+  readonly set?: string | undefined;
+  readonly locale?: string | undefined;
+}
+
+const noKeys = itemKeys([], null, '');
+const noArrangement: Arrangement = { kind: 'list', gap: 0, edge: 0, separators: true };
+
+/** A list with its items, its templates and its locale: what one window shows. */
+export class View {
+  templates: readonly CompiledTemplate[] = [];
+  private plans: readonly RowPlan[] = [];
+  private readonly sequence = new ListSequence();
+  private choiceCounts: readonly number[] = [];
+  private readonly once = new Once();
+
+  constructor(
+    private readonly world: World,
+    private settings: ViewSettings = {},
+  ) {}
+
+  show(settings: ViewSettings): void {
+    this.settings = { ...this.settings, ...settings };
+    this.arrange();
+  }
+
+  clear(): void {
+    this.once.clear();
+    this.settings = {};
+  }
+
+  /** Items or project are others now. */
+  arrange(): void {
+    this.takeTemplates();
+    const list = this.list();
+    const source = this.source();
+    const { project } = this.world;
+    if (list === undefined || source === undefined || project === undefined) {
+      this.sequence.clear();
+      this.choiceCounts = [];
+      return;
+    }
+    const choose = chooser(list);
+    const { types, indexes, counts } = this.store(source).types(project, source);
+    const planIds = this.plans.map((plan) => plan.template);
+    // The last stands for items of no known type.
+    const planOfType = Int16Array.from([...types, undefined], (type) => {
+      const template = choose(type);
+      return template === null ? -1 : planIds.indexOf(template);
+    });
+    const heights = Float32Array.from(this.plans, (plan) => plan.heightPx);
+    this.sequence.arrange(indexes, planOfType, heights, list.arrangement);
+    const chosen = list.choices.map((choice) => counts[types.indexOf(choice.type)] ?? 0);
+    const others = indexes.length - chosen.reduce((sum, count) => sum + count, 0);
+    this.choiceCounts = [...chosen, others];
+  }
+
+  frame(wanted: EntryRange): Frame {
+    const arrangement = this.list()?.arrangement ?? noArrangement;
+    const columns = columnsOf(arrangement);
+    const from = Math.max(0, Math.min(wanted.from, this.sequence.count - columns));
+    return {
+      version: this.world.version,
+      list: this.list()?.id,
+      sequence: this.sequence.toDraw(arrangement, wanted.sequence),
+      plans: this.plans,
+      entries: this.entries({ from, to: from + wanted.to - wanted.from }),
+      entriesFrom: from,
+      itemCount: this.items().length,
+      choiceCounts: this.choiceCounts,
+      findings: this.findings(),
+    };
+  }
+
+  entries(range: EntryRange): Entry[] {
+    const { items, plans } = this.sequence.arranged;
+    const shown = this.items();
+    const keys = this.keys();
+    const entries: Entry[] = [];
+    const end = Math.min(range.to, items.length);
+    for (let entry = Math.max(0, range.from); entry < end; entry += 1) {
+      const item = items[entry] ?? 0;
+      const plan = plans[entry] ?? 0;
+      const template = this.templates[plan];
+      const texts = template?.texts(shown[item] ?? {}, this.contextAt(entry)) ?? [];
+      const key = keys.at(item);
+      if (template?.hasOnce) this.once.keep(template, key, texts, this.locale());
+      entries.push({ kind: 'row', key, item, plan, texts });
+    }
+    return entries;
+  }
+
+  /** Items drawn with one template, whatever the list chooses for them. */
+  tryTemplate(id: string, items: readonly number[]): Tried | undefined {
+    const compiled = this.compiled(id);
+    if (compiled === undefined) return undefined;
+    const shown = this.items();
+    const keys = this.keys();
+    const entries = items.map((item): Entry => {
+      const texts = compiled.texts(shown[item] ?? {}, this.contextOf(item));
+      return { kind: 'row', key: keys.at(item), item, plan: 0, texts };
+    });
+    return { plan: planOf(compiled), entries };
+  }
+
+  /** Counts over all items. */
+  *surveying(): Turns<Survey> {
+    const { project, now } = this.world;
+    const source = this.source();
+    if (project === undefined || source === undefined) return { templates: [], findings: [] };
+    const pictures = pictureFinder(project.pictures);
+    const isAtHand = (name: string) => isAddress(name) || pictures.has(name);
+    const items = this.items();
+    const { templates } = this;
+    const surveys = yield* surveyTemplates(
+      templates,
+      this.sequence.arranged,
+      items,
+      (entry) => this.contextAt(entry),
+      isAtHand,
+    );
+    const misfits = yield* this.store(source).misfits(project, source, now);
+    return {
+      templates: surveys,
+      findings: [
+        ...oddBindings(surveys, templates, items),
+        ...missingPictures(surveys),
+        ...misfits,
+      ],
+    };
+  }
+
+  list(): List | undefined {
+    const lists = this.world.project?.lists ?? [];
+    const { list } = this.settings;
+    return (list === undefined ? undefined : withId(lists, list)) ?? lists[0];
+  }
+
+  source(): Source | undefined {
+    const list = this.list();
+    return list && withId(this.world.project?.sources ?? [], list.source);
+  }
+
+  locale(): string {
+    const { project } = this.world;
+    return this.settings.locale ?? (project === undefined ? 'en' : localeOf(project));
+  }
+
+  items(): readonly Item[] {
+    const source = this.source();
+    const { project, now } = this.world;
+    return source === undefined || project === undefined
+      ? []
+      : this.store(source).items(project, source, now);
+  }
+
+  /** As they were read. */
+  rawItems(): readonly Item[] {
+    const source = this.source();
+    return source === undefined ? [] : this.store(source).raw;
+  }
+
+  keys(): ItemKeys {
+    const source = this.source();
+    const { project, now } = this.world;
+    return source === undefined || project === undefined
+      ? noKeys
+      : this.store(source).keys(project, source, now);
+  }
+
+  /** Finds the type of an item by its position. */
+  types(): (item: number) => string | undefined {
+    const known = this.knownTypes();
+    return (item) => known?.types[known.indexes[item] ?? known.types.length];
+  }
+
+  firstOfType(type: string): number {
+    const known = this.knownTypes();
+    return known === undefined ? -1 : known.indexes.indexOf(known.types.indexOf(type));
+  }
+
+  entryOf(item: number): number {
+    return this.sequence.entryOf(item);
+  }
+
+  /** What stands around an item. */
+  contextOf(item: number): RowContext {
+    const entry = this.sequence.entryOf(item);
+    return entry < 0 ? { now: this.world.now } : this.contextAt(entry);
+  }
+
+  compiled(id: string): CompiledTemplate | undefined {
+    return this.world.templatesIn(this.locale()).compiled(id);
+  }
+
+  private contextAt(index: number): RowContext {
+    return { index, count: this.sequence.count, now: this.world.now };
+  }
+
+  /** What is wrong with the project as it stands; keys are checked over all items. */
+  private findings(): readonly Finding[] {
+    return [...this.world.templatesIn(this.locale()).findings(), ...this.keys().findings];
+  }
+
+  private takeTemplates(): void {
+    const list = this.list();
+    const ids =
+      list === undefined ? [] : [...list.choices.map((each) => each.template), list.otherwise];
+    this.templates = [...new Set(ids)].flatMap((id) => (id && this.compiled(id)) || []);
+    this.plans = this.templates.map(planOf);
+  }
+
+  private knownTypes() {
+    const source = this.source();
+    const { project } = this.world;
+    return source === undefined || project === undefined
+      ? undefined
+      : this.store(source).types(project, source);
+  }
+
+  private store(source: Source): ItemStore {
+    return this.world.store(source.id, this.settings.set);
+  }
+}
+
+/** A template's plan with entries that are of it. */
+export interface Tried {
+  readonly plan: RowPlan;
+  readonly entries: readonly Entry[];
+}
+
+const planOf = ({ template }: CompiledTemplate): RowPlan => ({
+  ...rowPlanOf(template),
+  heightPx: partHeight(template.row),
+});

@@ -10,7 +10,7 @@ import { makeForeseen } from './foreseeing';
 import { bring, documentName } from './opening';
 import { bringPictures, isPictureFile } from './picture-files';
 import { goWithin, useRoute } from './route';
-import { engine, usedIds, useSession, wantedRange } from './session';
+import { engine, showFrame, usedIds, useSession, wantedRange } from './session';
 
 /** Files were dropped, pasted or chosen: pictures join the project that is open, of others the first counts. */
 export async function arriveFiles(files: readonly File[]): Promise<void> {
@@ -123,7 +123,7 @@ export async function readAt(source: string, at: string): Promise<void> {
 export async function showSet(source: string, set: string): Promise<void> {
   useSession.setState(({ sets }) => ({ sets: { ...sets, [source]: set } }));
   const view = await engine().showSet(source, set, wantedRange());
-  useSession.setState({ view });
+  showFrame(view);
   await handItem(0);
 }
 

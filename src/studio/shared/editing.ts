@@ -3,7 +3,7 @@ import { handAgain } from './at-hand';
 import { currentNow } from './current';
 import { keepSoon } from './keep';
 import { areLimitsHeld, holdLimits, whyPastLimits } from './limits';
-import { engine, useSession, wantedRange } from './session';
+import { engine, showFrame, useSession, wantedRange } from './session';
 
 /** Makes an edit and shows it. Why it can't be made, if it can't: that is said on the page, too. */
 export function make(edit: Edit): string | undefined {
@@ -118,7 +118,7 @@ export function showHistory(history: History): void {
     .update(project, wantedRange(), currentNow()?.list?.id)
     .then((view) => {
       if (useSession.getState().history?.project !== project) return;
-      useSession.setState({ view });
+      showFrame(view);
       void handAgain();
     });
   keepSoon();

@@ -4,7 +4,7 @@ import type { ArrivalSummary, FollowNews } from '../../engine';
 import { handAgain } from './at-hand';
 import { make } from './editing';
 import { keepInTime } from './keep';
-import { engine, type Followed, onNews, useSession, wantedRange } from './session';
+import { engine, type Followed, onNews, showFrame, useSession, wantedRange } from './session';
 
 const justBegun: Followed = {
   heardAt: undefined,
@@ -64,6 +64,6 @@ async function take(source: string, { found }: ArrivalSummary): Promise<void> {
   if (reading === undefined) make(edits.typesGrow(source, found));
   keepInTime();
   if (useSession.getState().history !== history) return;
-  useSession.setState({ view: await engine().look(wantedRange()) });
+  showFrame(await engine().look(wantedRange()));
   await handAgain();
 }

@@ -5,7 +5,7 @@ import { followNothing } from './following';
 import { inTurn } from './in-turn';
 import { isUnkept, keepNow, keptHere, onTakenOver, pageId } from './keep';
 import { lockProject, type ProjectLock } from './lock';
-import { engine, useSession, wantedRange } from './session';
+import { engine, showFrame, useSession, wantedRange } from './session';
 
 let lock: ProjectLock | undefined;
 let stopWatching: () => void = () => {};
@@ -105,6 +105,7 @@ async function readAnew(id: string): Promise<void> {
   const opened = await engine().openAgain(id, wantedRange(), currentNow()?.list?.id);
   if (!opened.ok || opened.value === undefined || useSession.getState().id !== id) return;
   const { project, view } = opened.value;
-  useSession.setState({ history: startHistory(project), view });
+  useSession.setState({ history: startHistory(project) });
+  showFrame(view);
   await handAgain();
 }

@@ -1,6 +1,6 @@
 import { freeId, slug } from '../../core/base';
 import { type Project, startHistory } from '../../core/project';
-import type { SourceDocument, View } from '../../engine';
+import type { Frame, SourceDocument } from '../../engine';
 import { handAgain, handItem } from './at-hand';
 import { showHistory } from './editing';
 import { followAll, followNothing } from './following';
@@ -154,7 +154,7 @@ async function demoBlob(): Promise<Blob> {
 }
 
 /** The first rows open the project; the whole takes their place and leaves the rest as it is. */
-function show(id: string, project: Project, view: View, isFile: boolean): void {
+function show(id: string, project: Project, view: Frame, isFile: boolean): void {
   const { id: shown, reading } = useSession.getState();
   if (shown === id) {
     useSession.setState({ history: startHistory(project), view });

@@ -11,12 +11,12 @@ import type {
   EngineEvent,
   EntryRange,
   FollowNews,
+  Frame,
   ImportSummary,
   ItemAtHand,
   SourceDocument,
   Survey,
   TemplateSurvey,
-  View,
 } from '../../engine';
 import { type EngineClient, type RunningEngine, startEngine } from '../../engine/client';
 
@@ -47,7 +47,7 @@ export interface Foreseen {
 export interface Session {
   readonly id: string | undefined;
   readonly history: History | undefined;
-  readonly view: View | undefined;
+  readonly view: Frame | undefined;
   /** Counts over all items, as of the version that they were taken for. */
   readonly survey: Survey & { readonly version: number };
   /** What was noticed while the items were read. */
@@ -160,10 +160,10 @@ function heard(event: EngineEvent): void {
   }
 }
 
-let firstListener: (project: Project, view: View) => void = () => {};
+let firstListener: (project: Project, view: Frame) => void = () => {};
 
 /** Who takes the first rows while the rest is still being read. */
-export function onFirstRows(listener: (project: Project, view: View) => void): void {
+export function onFirstRows(listener: (project: Project, view: Frame) => void): void {
   firstListener = listener;
 }
 
@@ -177,7 +177,20 @@ export function onNews(listener: (news: FollowNews) => void): void {
 let wanted: () => EntryRange = () => ({ from: 0, to: 40 });
 
 /** The entries that the window shows now: every answer of the engine begins with them. */
-export const wantedRange = (): EntryRange => wanted();
+export const wantedRange = (): EntryRange => {
+  const sequence = useSession.getState().view?.sequence.id;
+  return { ...wanted(), ...(sequence !== undefined && { sequence }) };
+};
+
+/** Shows what the engine answered; heights that were sent before are not sent again. */
+export function showFrame(frame: Frame): void {
+  useSession.setState(({ view }) => ({ view: withHeights(frame, view) }));
+}
+
+export const withHeights = (frame: Frame, before: Frame | undefined): Frame =>
+  frame.sequence.lineHeights === undefined && frame.sequence.id === before?.sequence.id
+    ? { ...frame, sequence: before.sequence }
+    : frame;
 
 export function setWantedRange(range: () => EntryRange): void {
   wanted = range;

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
-import type { Entry } from '../../../core/lists';
 import { draftTemplate, edits, type ItemType, type Project, withId } from '../../../core/project';
+import type { Tried } from '../../../engine';
 import { plainLook } from '../../../engine';
 import { MenuButton } from '../../shared/controls';
 import { useCurrent } from '../../shared/current';
@@ -161,25 +161,24 @@ function Example({
 }) {
   const { view } = useSession();
   const project = useProject();
-  const [entry, setEntry] = useState<Entry>();
-  const plan = view?.plans.find((each) => each.template === template);
+  const [tried, setTried] = useState<Tried>();
   // biome-ignore lint/correctness/useExhaustiveDependencies: another view may give other words
   useEffect(() => {
     let isLatest = true;
     void (async () => {
       const item = type === undefined ? 0 : await engine().firstOfType(type.id);
-      const [tried] = item < 0 ? [] : await engine().tryTemplate(template, [item]);
-      if (isLatest) setEntry(tried);
+      const made = item < 0 ? undefined : await engine().tryTemplate(template, [item]);
+      if (isLatest) setTried(made);
     })();
     return () => {
       isLatest = false;
     };
   }, [template, type, view]);
-  if (plan === undefined || entry === undefined || entry.texts.length !== plan.slots.length)
-    return null;
+  const [entry] = tried?.entries ?? [];
+  if (tried === undefined || entry === undefined) return null;
   return (
     <div className="overflow-hidden rounded-md border border-rule">
-      <RowPicture plan={plan} entry={entry} pictures={project?.pictures ?? []} />
+      <RowPicture plan={tried.plan} entry={entry} pictures={project?.pictures ?? []} />
     </div>
   );
 }

@@ -1,11 +1,11 @@
 import { useEffect, useState } from 'react';
-import type { EntryRange, TableLook, TableRows, View } from '../../../engine';
+import type { EntryRange, Frame, TableLook, TableRows } from '../../../engine';
 import { engine, useSession } from '../../shared/session';
 
 interface RowsShown extends TableRows {
   readonly from: number;
   /** What they were asked for with: under the same, a position has the same item. */
-  readonly of: readonly [source: string, look: TableLook | undefined, view: View | undefined];
+  readonly of: readonly [source: string, look: TableLook | undefined, view: Frame | undefined];
 }
 
 const noRows: RowsShown = { count: 0, rows: [], from: 0, of: ['', undefined, undefined] };

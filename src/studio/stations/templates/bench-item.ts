@@ -1,7 +1,6 @@
 import { useEffect, useState } from 'react';
-import { partHeight } from '../../../core/layout';
-import { type Entry, type RowPlan, rowPlanOf } from '../../../core/lists';
 import type { Template } from '../../../core/templates';
+import type { Tried } from '../../../engine';
 import { engine, useSession } from '../../shared/session';
 
 /** The item at hand if the template is for its type, else the first item of the type; -1: none. */
@@ -15,11 +14,6 @@ export function useBenchItem(template: Template): number {
   return fits ? atHand.item : first;
 }
 
-export interface Tried {
-  readonly plan: RowPlan;
-  readonly entries: readonly Entry[];
-}
-
 /** Items drawn with a template, whatever the list chooses for them; anew with every edit. */
 export function useTried(template: Template, items: readonly number[]): Tried | undefined {
   const version = useSession((session) => session.view?.version);
@@ -28,15 +22,10 @@ export function useTried(template: Template, items: readonly number[]): Tried | 
   // biome-ignore lint/correctness/useExhaustiveDependencies: the version stands for items and project, `asked` for the items
   useEffect(() => {
     let isLatest = true;
-    const plan: RowPlan = {
-      ...rowPlanOf(template),
-      heightPx: partHeight(template.row),
-    };
     void engine()
       .tryTemplate(template.id, items)
-      .then((entries) => {
-        const fit = entries.every((entry) => entry.texts.length === plan.slots.length);
-        if (isLatest && fit) setTried({ plan, entries });
+      .then((made) => {
+        if (isLatest && made !== undefined) setTried(made);
       });
     return () => {
       isLatest = false;

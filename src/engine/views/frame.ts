@@ -1,0 +1,25 @@
+import type { Finding } from '../../core/base';
+import type { Entry, RowPlan, Sequence } from '../../core/lists';
+
+/** Entries from `from` up to but without `to`. */
+export interface EntryRange {
+  readonly from: number;
+  readonly to: number;
+  /** The sequence whose heights the asker has: they are not sent again. */
+  readonly sequence?: number;
+}
+
+/** What drawing the list needs, as of one version of project and items. */
+export interface Frame {
+  readonly version: number;
+  /** Id of the list that is shown. */
+  readonly list: string | undefined;
+  readonly sequence: Sequence;
+  readonly plans: readonly RowPlan[];
+  readonly entries: readonly Entry[];
+  readonly entriesFrom: number;
+  readonly itemCount: number;
+  /** By choice, in the order of the list's choices; the last is *otherwise*. */
+  readonly choiceCounts: readonly number[];
+  readonly findings: readonly Finding[];
+}
