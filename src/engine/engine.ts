@@ -140,6 +140,11 @@ export class Engine implements Scene, World {
     return (view === undefined ? this.main : this.beside.get(view))?.entries(range) ?? [];
   }
 
+  /** Where the item with a key stands; -1: nowhere. */
+  entryOfKey(key: string, view?: string): number {
+    return (view === undefined ? this.main : this.beside.get(view))?.entryOfKey(key) ?? -1;
+  }
+
   tryTemplate(template: string, items: readonly number[]): Tried | undefined {
     return this.main.tryTemplate(template, items);
   }

@@ -78,6 +78,8 @@ export interface EngineProtocol {
   /** Shows a view beside the first, or the same with other settings; its frames are told from then on. */
   showBeside(id: string, settings: ViewSettings, wanted: EntryRange): Promise<Frame>;
   closeBeside(id: string): Promise<void>;
+  /** Where the item with a key stands in a view; -1: nowhere. */
+  entryOfKey(key: string, view?: string): Promise<number>;
   /** Entries of items with a template of one's choice, whatever the list would choose. */
   tryTemplate(template: string, items: readonly number[]): Promise<Tried | undefined>;
   itemAtHand(item: number): Promise<ItemAtHand | undefined>;

@@ -133,6 +133,10 @@ const protocol: EngineProtocol &
     return besideFrame(id, engine.openBeside(id, settings, wanted));
   },
 
+  async entryOfKey(key, view) {
+    return engine.entryOfKey(key, view);
+  },
+
   async closeBeside(id) {
     wantedBeside.delete(id);
     engine.closeBeside(id);

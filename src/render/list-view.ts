@@ -20,6 +20,8 @@ export interface ListViewPorts {
   pictures: Pictures;
   /** A row was pressed; `part` is what of it. */
   pressed(entry: Entry, part: string | undefined): void;
+  /** A person scrolled. */
+  scrolled?(): void;
 }
 
 /** What practitioners ask of a pool: rows made so far, in use now, and bindings since the start. */
@@ -56,6 +58,9 @@ export class ListView {
   private lastScroll = { at: 0, offset: 0 };
   private isFast = false;
   private readonly pictureless = new Set<number>();
+  /** Where this scrolled by itself: those events are nobody's wish. */
+  private readonly ownScrolls = new Set<number>();
+  private isUntold = false;
   private restTimer: ReturnType<typeof setTimeout> | undefined;
 
   constructor(
@@ -124,6 +129,25 @@ export class ListView {
     this.draw();
   }
 
+  /** The row at the top: its key, and how far it is scrolled past the edge. */
+  top(): { readonly key: string; readonly offsetPx: number } | undefined {
+    if (this.shown === undefined) return undefined;
+    const line = lineAt(this.tops, this.scroller.offset);
+    const entry = this.cache.get(line * columnsOf(this.shown.sequence.arrangement));
+    return entry && { key: entry.key, offsetPx: this.scroller.offset - (this.tops[line] ?? 0) };
+  }
+
+  /** Brings an entry to the top, as far past the edge as its height allows; nobody is told. */
+  alignTop(entry: number, offsetPx: number): void {
+    if (this.shown === undefined) return;
+    const line = Math.floor(entry / columnsOf(this.shown.sequence.arrangement));
+    const top = this.tops[line] ?? 0;
+    const before = this.host.scrollTop;
+    this.scroller.scrollTo(top + Math.min(offsetPx, (this.heights[line] ?? 0) - 1));
+    if (this.host.scrollTop !== before) this.ownScrolls.add(this.host.scrollTop);
+    this.draw();
+  }
+
   readout(): PoolReadout {
     return { made: this.pool.made, inUse: this.rows.size, bound: this.boundCount };
   }
@@ -137,7 +161,9 @@ export class ListView {
   }
 
   private readonly onScroll = (): void => {
+    const isOwn = this.ownScrolls.delete(this.host.scrollTop);
     this.scroller.moved();
+    if (!isOwn) this.tellScrolled();
     this.measureSpeed();
     this.draw();
     clearTimeout(this.restTimer);
@@ -149,6 +175,12 @@ export class ListView {
       this.layOut();
     }, restAfterMs);
   };
+
+  /** Once it is known which row is at the top. */
+  private tellScrolled(): void {
+    this.isUntold = this.top() === undefined;
+    if (!this.isUntold) this.ports.scrolled?.();
+  }
 
   private readonly onClick = (event: MouseEvent): void => {
     if (!(event.target instanceof Element)) return;
@@ -294,6 +326,7 @@ export class ListView {
       this.cache.put(missing.from, entries);
       this.cache.trim(this.range());
       this.draw();
+      if (this.isUntold) this.tellScrolled();
     });
   }
 

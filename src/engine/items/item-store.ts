@@ -108,6 +108,11 @@ export class ItemStore {
     return (key) => items[keys.positionOf(key)];
   }
 
+  /** Where the item with a key stands; -1: none has it. */
+  positionOf(key: string, project: Project, source: Source, now: string): number {
+    return this.keyTable(project, source, now).positionOf(key);
+  }
+
   /** Where the items stand by their keys as they are read. */
   rawKeys(
     project: Project,

@@ -218,6 +218,14 @@ export class View {
     return known === undefined ? -1 : known.indexes.indexOf(known.types.indexOf(type));
   }
 
+  entryOfKey(key: string): number {
+    const source = this.source();
+    const { project, now } = this.world;
+    if (source === undefined || project === undefined) return -1;
+    const item = this.store(source).positionOf(key, project, source, now);
+    return item < 0 ? -1 : this.sequence.entryOf(item);
+  }
+
   entryOf(item: number): number {
     return this.sequence.entryOf(item);
   }

@@ -146,6 +146,9 @@ function heard(event: EngineEvent): void {
         reading: reading && { ...reading, share: event.share },
       }));
       break;
+    case 'beside':
+      besideListener(event.frame);
+      break;
     case 'followed':
       newsListener(event.news);
       break;
@@ -165,6 +168,13 @@ let firstListener: (project: Project, view: Frame) => void = () => {};
 /** Who takes the first rows while the rest is still being read. */
 export function onFirstRows(listener: (project: Project, view: Frame) => void): void {
   firstListener = listener;
+}
+
+let besideListener: (frame: Frame) => void = () => {};
+
+/** Who takes frames of the window beside. */
+export function onBeside(listener: (frame: Frame) => void): void {
+  besideListener = listener;
 }
 
 let newsListener: (news: FollowNews) => void = () => {};

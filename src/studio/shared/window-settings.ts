@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import type { DeviceFamily } from '../../core/pictures';
+import type { Frame } from '../../engine';
 
 export interface Device {
   readonly name: string;
@@ -23,12 +24,35 @@ export const devices: readonly Device[] = [
   { name: 'tablet', family: 'tablet', widthPx: 768, heightPx: 1024 },
 ];
 
+export type Scheme = 'light' | 'dark';
+
 interface WindowSettings {
   readonly device: Device;
-  readonly scheme: 'light' | 'dark';
+  readonly scheme: Scheme;
 }
 
 export const useWindow = create<WindowSettings>()(() => ({
   device: narrowPhone,
   scheme: 'light',
+}));
+
+/** What the view of the second window is called. */
+export const besideId = 'beside';
+
+interface BesideSettings extends WindowSettings {
+  readonly isOpen: boolean;
+  /** Undefined: the project's first. */
+  readonly locale: string | undefined;
+  readonly list: string | undefined;
+  readonly frame: Frame | undefined;
+}
+
+/** The second window: whatever differs from the first. */
+export const useBeside = create<BesideSettings>()(() => ({
+  isOpen: false,
+  device: narrowPhone,
+  scheme: 'dark',
+  locale: undefined,
+  list: undefined,
+  frame: undefined,
 }));

@@ -5,7 +5,8 @@ import { Boundary } from '../shared/boundary';
 import { Button } from '../shared/controls';
 import { useCurrent } from '../shared/current';
 import { go, type StationName } from '../shared/route';
-import { engine, useSession, wantedRange } from '../shared/session';
+import { engine, showFrame, useSession, wantedRange } from '../shared/session';
+import { useBeside } from '../shared/window-settings';
 import { Arrival } from './arrival';
 import { Bar } from './bar';
 import { Foreseen } from './foreseen';
@@ -15,7 +16,7 @@ import { OutsidePictures } from './outside-pictures';
 import { PaneTabs } from './pane-tabs';
 import { Rail } from './rail';
 import { stations } from './stations';
-import { WindowSide } from './window-side';
+import { WindowSide } from './window';
 
 /** Bar above, rail at the start, the station, the window, the item at hand below. */
 export function Workbench({ station: name }: { readonly station: StationName }) {
@@ -23,6 +24,7 @@ export function Workbench({ station: name }: { readonly station: StationName }) 
   const isOpen = useSession((session) => session.history !== undefined);
   useListInView();
   useTime();
+  const isBeside = useBeside((beside) => beside.isOpen);
   const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
   const station = stations.find((each) => each.name === name) ?? stations[0];
   if (isNowhere) return <Nowhere />;
@@ -32,6 +34,7 @@ export function Workbench({ station: name }: { readonly station: StationName }) 
   return (
     <div
       data-panes={pane}
+      data-windows={isBeside && !station.isWide ? 'two' : 'one'}
       className="grid h-full grid-cols-[68px_minmax(0,1fr)] grid-rows-[44px_auto_minmax(0,1fr)_36px] max-[1000px]:grid-cols-[auto_minmax(0,1fr)] max-[1000px]:grid-rows-[44px_auto_38px_minmax(0,1fr)_36px]"
     >
       <Boundary what="the bar">
@@ -79,7 +82,7 @@ function useListInView(): void {
     void engine()
       .update(history.project, wantedRange(), id)
       .then((next) => {
-        useSession.setState({ view: next });
+        showFrame(next);
         return handItem(0);
       });
   }, [id]);
@@ -94,8 +97,7 @@ function useTime(): void {
       const { history, reading } = useSession.getState();
       if (history === undefined || reading !== undefined || document.hidden) return;
       const view = await engine().tick(wantedRange());
-      if (view !== undefined && useSession.getState().history === history)
-        useSession.setState({ view });
+      if (view !== undefined && useSession.getState().history === history) showFrame(view);
     };
     const timer = setInterval(() => void tick(), tickMs);
     return () => clearInterval(timer);

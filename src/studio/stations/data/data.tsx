@@ -26,7 +26,7 @@ export default function Data() {
   const onLook = (next: TableLook) => setLooks((before) => ({ ...before, [id]: next }));
   const isTyped = source.from.format === 'typed' || /^(?:typed|pasted)$/.test(source.from.file);
   return (
-    <div className="grid h-full grid-cols-[184px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)] max-[1000px]:grid-cols-1">
+    <div className="grid h-full grid-cols-[184px_minmax(0,1fr)] in-data-[windows=two]:grid-cols-[148px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)] max-[1000px]:grid-cols-1">
       <SourceLine {...{ current, look, onLook }} />
       <Aside current={current} />
       {route.page === 'project' && route.panel === 'pictures' ? (

@@ -19,7 +19,7 @@ export default function List() {
   const set = (next: Arrangement) => make(edits.arrangeAs(list.id, next));
   const entryCount = view?.sequence.entryCount ?? 0;
   return (
-    <div className="grid h-full grid-cols-[250px_minmax(0,1fr)] grid-rows-[40px_minmax(0,1fr)] max-[1000px]:grid-cols-1">
+    <div className="grid h-full grid-cols-[250px_minmax(0,1fr)] in-data-[windows=two]:grid-cols-[200px_minmax(0,1fr)] grid-rows-[40px_minmax(0,1fr)] max-[1000px]:grid-cols-1">
       <div className="col-span-2 flex items-center gap-3 overflow-x-auto overflow-y-hidden border-b border-rule px-3 max-[1000px]:col-span-1">
         <h1 className="font-semibold">{list.name}</h1>
         <ChoiceChips

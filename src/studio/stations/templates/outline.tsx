@@ -10,7 +10,10 @@ import type { Selection } from './selection';
 /** The template's parts as a tree. */
 export function Outline({ selection }: { readonly selection: Selection }) {
   return (
-    <section aria-label="Parts" className="max-h-[45%] overflow-y-auto border-t border-rule py-1">
+    <section
+      aria-label="Parts"
+      className="max-h-[45%] overflow-y-auto border-t border-rule py-1 in-data-[windows=two]:opacity-0 in-data-[windows=two]:group-focus-within/values:opacity-100 in-data-[windows=two]:group-hover/values:opacity-100"
+    >
       <div className="ps-3">
         <Heading>Parts of “{selection.template.name}”</Heading>
       </div>

@@ -21,7 +21,7 @@ export function Properties({ selection }: { readonly selection: Selection }) {
     change: Partial<LabelPart> | Partial<ImagePart> | Partial<StackPart>,
   ) => make(edits.restyle(template.id, part.id, name, (old) => changed(old, change)));
   return (
-    <div className="grid min-h-0 grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] content-start overflow-y-auto max-[1100px]:grid-cols-1">
+    <div className="grid min-h-0 grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] content-start overflow-y-auto max-[1100px]:grid-cols-1 in-data-[windows=two]:grid-cols-1">
       <section
         aria-label="Shows"
         className="border-r border-rule px-3 py-1.5 has-data-wide:col-span-2"

@@ -22,13 +22,16 @@ export default function Templates() {
 function TemplateScreen({ selection }: { readonly selection: Selection }) {
   const room = useRef<HTMLDivElement>(null);
   return (
-    <div className="grid h-full grid-cols-[228px_minmax(0,1fr)] grid-rows-[40px_auto_minmax(0,1fr)_32px] max-[1000px]:grid-cols-[minmax(0,1fr)]">
+    <div className="grid h-full grid-cols-[228px_minmax(0,1fr)] in-data-[windows=two]:grid-cols-[44px_minmax(0,1fr)] grid-rows-[40px_auto_minmax(0,1fr)_32px] max-[1000px]:grid-cols-[minmax(0,1fr)]">
       <Toolbar selection={selection} />
       <div
         ref={room}
         className="relative col-span-2 row-span-2 grid min-h-0 grid-cols-subgrid grid-rows-subgrid max-[1000px]:col-span-1 max-[1000px]:block max-[1000px]:overflow-auto"
       >
-        <div data-pane="values" className="row-span-2 flex min-h-0 flex-col border-r border-rule">
+        <div
+          data-pane="values"
+          className="group/values row-span-2 flex min-h-0 flex-col border-r border-rule in-data-[windows=two]:ms-[-184px] in-data-[windows=two]:w-[228px] in-data-[windows=two]:focus-within:z-10 in-data-[windows=two]:focus-within:ms-0 in-data-[windows=two]:focus-within:bg-wool in-data-[windows=two]:hover:z-10 in-data-[windows=two]:hover:ms-0 in-data-[windows=two]:hover:bg-wool"
+        >
           <ValuesList selection={selection} />
           <Outline selection={selection} />
         </div>

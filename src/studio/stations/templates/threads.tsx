@@ -17,6 +17,8 @@ interface ThreadsProps {
   readonly selection: Selection;
 }
 
+const opening = ['pointerover', 'pointerout', 'focusin', 'focusout'] as const;
+
 /** From each value to the parts that it feeds, in the colour and pattern of its type. */
 export function Threads({ room, selection }: ThreadsProps) {
   const [threads, setThreads] = useState<readonly Thread[]>([]);
@@ -30,15 +32,18 @@ export function Threads({ room, selection }: ThreadsProps) {
     const watched = new MutationObserver((changes) => {
       if (changes.some((change) => !(change.target instanceof SVGElement))) soon();
     });
-    watched.observe(element, { childList: true, subtree: true });
+    watched.observe(element, { childList: true, subtree: true, attributeFilter: ['style'] });
     const resized = new ResizeObserver(soon);
     resized.observe(element);
     element.addEventListener('scroll', soon, true);
+    // A folded column of values opens beneath the pointer and with the focus.
+    for (const kind of opening) element.addEventListener(kind, soon);
     measure();
     return () => {
       watched.disconnect();
       resized.disconnect();
       element.removeEventListener('scroll', soon, true);
+      for (const kind of opening) element.removeEventListener(kind, soon);
     };
   }, [room, selection]);
 

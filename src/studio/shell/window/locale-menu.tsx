@@ -1,7 +1,7 @@
-import { edits } from '../../core/project';
-import { MenuButton } from '../shared/controls';
-import { make } from '../shared/editing';
-import { engine, useProject, useSession, wantedRange } from '../shared/session';
+import { edits } from '../../../core/project';
+import { MenuButton } from '../../shared/controls';
+import { make } from '../../shared/editing';
+import { engine, showFrame, useProject, useSession, wantedRange } from '../../shared/session';
 
 /** Locales that are often asked for; any other can be added in the project file. */
 const others =
@@ -44,5 +44,5 @@ export function LocaleMenu() {
 
 async function show(locale: string): Promise<void> {
   useSession.setState({ locale });
-  useSession.setState({ view: await engine().showLocale(locale, wantedRange()) });
+  showFrame(await engine().showLocale(locale, wantedRange()));
 }

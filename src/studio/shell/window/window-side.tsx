@@ -1,9 +1,13 @@
 import { type PointerEvent, useState } from 'react';
+import { useBeside } from '../../shared/window-settings';
+import { BesidePane } from './beside-pane';
 import { WindowPane } from './window-pane';
 
 const leastPx = 320;
 const mostPx = 820;
 const stepPx = 16;
+/** With a second one beside it: as wide as the narrow phone with its edges. */
+const twoPx = 371;
 
 const within = (px: number): number => Math.max(leastPx, Math.min(mostPx, px));
 
@@ -12,6 +16,7 @@ export function WindowSide() {
   const [widthPx, setWidth] = useState(() =>
     within(Math.min(400, Math.round(window.innerWidth * 0.37))),
   );
+  const isOpen = useBeside((beside) => beside.isOpen);
   const drag = (event: PointerEvent<HTMLDivElement>) => {
     if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
     setWidth(within(window.innerWidth - event.clientX));
@@ -35,9 +40,14 @@ export function WindowSide() {
           else if (event.key === 'ArrowRight') setWidth(within(widthPx - stepPx));
         }}
       />
-      <div className="shrink-0 max-[1000px]:w-full!" style={{ width: widthPx }}>
+      <div className="shrink-0 max-[1000px]:w-full!" style={{ width: isOpen ? twoPx : widthPx }}>
         <WindowPane />
       </div>
+      {isOpen && (
+        <div className="shrink-0 max-[1000px]:hidden" style={{ width: twoPx }}>
+          <BesidePane />
+        </div>
+      )}
     </section>
   );
 }

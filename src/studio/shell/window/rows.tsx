@@ -1,0 +1,91 @@
+import { type RefObject, useEffect, useRef, useState } from 'react';
+import type { Frame } from '../../../engine';
+import { ListView, type PoolReadout } from '../../../render';
+import { handItem } from '../../shared/at-hand';
+import { usePictures } from '../../shared/pictures';
+import { go, useRoute } from '../../shared/route';
+import { engine, useProject } from '../../shared/session';
+import type { Scheme } from '../../shared/window-settings';
+import { moveAlong } from './scroll-along';
+
+interface RowsProps {
+  readonly label: string;
+  /** The view that they are of; undefined: the first. */
+  readonly view?: string;
+  readonly frame: Frame;
+  readonly scheme: Scheme;
+  /** The item at hand, if its position is one of this view. */
+  readonly item: number;
+  /** Where it stands here; -1: nowhere, or it is not brought into sight. */
+  readonly entry: number;
+  readonly list: RefObject<ListView | undefined>;
+}
+
+/** The rows of a frame, pooled, with what practitioners ask of a pool beneath. */
+export function Rows({ label, view, frame, scheme, item, entry, list }: RowsProps) {
+  const host = useRef<HTMLElement>(null);
+  const [readout, setReadout] = useState<PoolReadout>();
+  const project = useProject();
+  const pictures = usePictures(project?.pictures, scheme);
+  const latest = useRef({ pictures, frame });
+  latest.current = { pictures, frame };
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: `list` is where it is kept
+  useEffect(() => {
+    if (host.current === null) return;
+    const made = new ListView(host.current, {
+      entries: (version, range) => engine().entries(version, range, view),
+      pictures: (name) => latest.current.pictures(name),
+      pressed: (pressed, part) => {
+        void handItem(pressed.item).then(() => {
+          const template = latest.current.frame.plans[pressed.plan]?.template;
+          if (part !== undefined && template !== undefined) selectPart(template, part);
+        });
+      },
+      scrolled: () => moveAlong(made),
+    });
+    list.current = made;
+    const timer = setInterval(() => setReadout(made.readout()), 500);
+    return () => {
+      clearInterval(timer);
+      list.current = undefined;
+      made.destroy();
+    };
+  }, [view]);
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: other pictures want the same rows bound again
+  useEffect(() => list.current?.show(frame), [frame, pictures]);
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: `list` is where it is kept
+  useEffect(() => {
+    list.current?.select(item);
+    if (entry >= 0) list.current?.reveal(entry);
+  }, [item, entry]);
+
+  return (
+    <>
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard */}
+      <section ref={host} tabIndex={0} aria-label={label} className="h-full min-h-0 flex-1" />
+      <p className="border-t border-(--row-rule) px-4 py-1 text-xs text-(--row-ash) tabular-nums">
+        {readout === undefined
+          ? ''
+          : `${readout.inUse} rows in use, ${readout.made} made, ${readout.bound} bindings`}
+      </p>
+    </>
+  );
+}
+
+function selectPart(template: string, part: string): void {
+  const { route } = useRoute.getState();
+  if (route.page === 'project') go({ ...route, template, part }, 'replace');
+}
+
+export function NoRows({ frame }: { readonly frame: Frame | undefined }) {
+  return (
+    <p className="p-4 [font-family:var(--row-face)]">
+      {(frame?.itemCount ?? 0) === 0
+        ? 'There are no items. Drop a JSON, NDJSON or CSV file anywhere on this page.'
+        : 'All items are left out: no choice gives them a template. Choose one in Choices.'}
+    </p>
+  );
+}

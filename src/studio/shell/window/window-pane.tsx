@@ -1,0 +1,58 @@
+import Columns2 from 'lucide-react/icons/columns-2';
+import { useEffect, useRef } from 'react';
+import type { ListView } from '../../../render';
+import { useCurrent } from '../../shared/current';
+import { setWantedRange, useSession } from '../../shared/session';
+import { useBeside, useWindow } from '../../shared/window-settings';
+import { DeviceFrame, DeviceMenus } from './device-frame';
+import { LocaleMenu } from './locale-menu';
+import { NoRows, Rows } from './rows';
+import { windows } from './scroll-along';
+
+/** The real list on all items, in a frame as large as the device. */
+export function WindowPane() {
+  const { device, scheme } = useWindow();
+  const isBeside = useBeside((beside) => beside.isOpen);
+  const list = useCurrent()?.list;
+  const { view, atHand } = useSession();
+  const shown = useRef<ListView>(undefined);
+  const hasRows = view !== undefined && view.sequence.entryCount > 0;
+  useEffect(() => {
+    windows.first = shown.current;
+    setWantedRange(() => shown.current?.wanted() ?? { from: 0, to: 40 });
+  });
+  return (
+    <div className="flex h-full flex-col bg-chosen/50">
+      <div className="flex min-h-10 flex-wrap items-center gap-1.5 border-b border-rule bg-wool px-3 py-1.5">
+        <DeviceMenus device={device} scheme={scheme} onChange={useWindow.setState} />
+        <LocaleMenu />
+        <button
+          type="button"
+          aria-pressed={isBeside}
+          title="A second window beside this one, with settings of its own"
+          className="inline-flex h-7 items-center gap-1.5 rounded-md border border-rule bg-paper px-2 text-sm hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper max-[1000px]:hidden"
+          onClick={() => useBeside.setState({ isOpen: !isBeside })}
+        >
+          <Columns2 size={14} aria-hidden="true" />
+          <span className="in-data-[windows=two]:sr-only">Beside</span>
+        </button>
+      </div>
+      <DeviceFrame device={device} scheme={scheme} title={list?.name ?? ''}>
+        {hasRows || view === undefined ? (
+          view !== undefined && (
+            <Rows
+              label="Rows"
+              frame={view}
+              scheme={scheme}
+              item={atHand?.item ?? -1}
+              entry={atHand?.entry ?? -1}
+              list={shown}
+            />
+          )
+        ) : (
+          <NoRows frame={view} />
+        )}
+      </DeviceFrame>
+    </div>
+  );
+}

@@ -1,0 +1,79 @@
+import type { Page } from '@playwright/test';
+import { dropFile, expect, openDemo, rowsOf, saved, test } from './support';
+
+const beside = (page: Page) => page.getByRole('region', { name: 'Window beside' });
+
+/** The words of the rows beside, from the top. */
+const rowsBeside = (page: Page, most = 8) =>
+  page.locator('section[aria-label="Rows beside"] .yc-row:not(.yc-spare)').evaluateAll(
+    (rows, count) =>
+      rows
+        .map((row) => ({
+          at: Number(row.getAttribute('aria-posinset')),
+          words: [...row.querySelectorAll('.yc-label')].map((label) => label.textContent ?? ''),
+        }))
+        .sort((a, b) => a.at - b.at)
+        .slice(0, count)
+        .map((row) => row.words),
+    most,
+  );
+
+/** The position of the row that stands at the top of a window. */
+const atTop = (page: Page, label: string) =>
+  page.locator(`section[aria-label="${label}"]`).evaluate((host) => {
+    const edge = host.getBoundingClientRect().top;
+    const rows = [...host.querySelectorAll('.yc-row:not(.yc-spare)')];
+    return rows
+      .map((row) => ({ at: row.getAttribute('aria-posinset'), box: row.getBoundingClientRect() }))
+      .find(({ box }) => box.top <= edge + 1 && box.bottom > edge + 1)?.at;
+  });
+
+test('a second window has settings of its own, follows every edit, and goes by key', async ({
+  page,
+}) => {
+  await openDemo(page, 'templates');
+  await page.getByRole('button', { name: 'Locale: en-GB' }).click();
+  await page.getByRole('menuitem', { name: 'add de ' }).click();
+  await page.getByRole('button', { name: 'Locale: de' }).click();
+  await page.getByRole('menuitem', { name: 'en-GB' }).click();
+  await page.getByRole('button', { name: 'Beside' }).click();
+  await expect(beside(page)).toBeVisible();
+  await page.getByRole('button', { name: 'Locale beside' }).click();
+  await page.getByRole('menuitem', { name: 'de', exact: true }).click();
+  await expect.poll(async () => (await rowsBeside(page))[0]?.at(-2)).toMatch(/14,50/);
+  expect((await rowsOf(page))[0]?.at(-2)).toMatch(/14\.50/);
+
+  await page.getByRole('button', { name: 'fixed words', exact: true }).click();
+  await page.getByLabel('Fixed text').fill('Yarn of the day');
+  await expect.poll(async () => (await rowsBeside(page))[0]?.[0]).toBe('Yarn of the day');
+  await page.keyboard.press('Tab');
+  const undo = page.getByRole('button', { name: /^Undo/ });
+  await undo.click();
+  await undo.click();
+  await expect.poll(async () => (await rowsBeside(page))[0]?.[0]).toBe('Merino lace, undyed');
+
+  await page.getByRole('region', { name: 'Rows', exact: true }).hover();
+  await page.mouse.wheel(0, 1_500);
+  await expect.poll(() => atTop(page, 'Rows')).not.toBe('1');
+  await expect.poll(() => atTop(page, 'Rows beside')).toBe(await atTop(page, 'Rows'));
+  await page.getByRole('region', { name: 'Rows beside' }).hover();
+  await page.mouse.wheel(0, -700);
+  await expect.poll(() => atTop(page, 'Rows')).toBe(await atTop(page, 'Rows beside'));
+
+  await page.getByRole('button', { name: 'Close the window beside' }).click();
+  await expect(beside(page)).toBeHidden();
+  await saved(page);
+});
+
+test('both windows show all of 100,000 items, each with few rows', async ({ page }) => {
+  await page.goto('/');
+  const oars = Array.from({ length: 100_000 }, (_, at) => ({ id: `o-${at}`, name: `Oar ${at}` }));
+  await dropFile(page, 'oars.json', JSON.stringify(oars));
+  await saved(page);
+  await page.getByRole('button', { name: 'Beside' }).click();
+  await expect.poll(async () => (await rowsBeside(page))[0]?.[0]).toBe('Oar 0');
+  await page.getByRole('button', { name: 'last', exact: true }).click();
+  await expect.poll(() => atTop(page, 'Rows')).not.toBe('1');
+  await expect.poll(async () => (await rowsBeside(page, 60)).at(-1)?.[0]).toBe('Oar 99999');
+  expect(await page.locator('section[aria-label="Rows beside"] .yc-row').count()).toBeLessThan(60);
+});
