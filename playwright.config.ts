@@ -9,8 +9,8 @@ export default defineConfig({
   // A busy machine is several times slower; nothing here is about time.
   timeout: 400_000,
   expect: { timeout: 60_000 },
-  workers: 2,
-  fullyParallel: true,
+  // Two at a time took longer here: drawing without a graphics card uses both cores already.
+  workers: 1,
   reporter: [['line'], ['json', { outputFile: '.cache/tests/journeys.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,

@@ -1,6 +1,6 @@
 import type { Entry, List } from '../../src/core/lists';
 import { type Project, withId } from '../../src/core/project';
-import { type Engine, trace, type Frame } from '../../src/engine';
+import { type Engine, type Frame, trace } from '../../src/engine';
 import { flush, json, line, report, WrongUse } from '../output';
 import { openProject, showLocale } from '../project';
 

@@ -1,12 +1,12 @@
 import { cellWidth, type GridMeasures, lineAt, lineTops } from '../core/layout';
 import { columnsOf, type Entry, type RowPlan, type Sequence } from '../core/lists';
-import { EntryCache } from './entries';
+import { Entries } from './entries';
 import { Pool, type PooledRow, place } from './pool';
 import { bindRow, type Pictures } from './row';
 import { Scroller } from './scroller';
 
-const overscanLines = 5;
-const prefetchEntries = 160;
+/** The page may be late by a tenth of a second at the speed of reading: so much is drawn ahead. */
+const overscanPx = 400;
 const restAfterMs = 140;
 /** Faster than this, pictures wait: most of their rows are gone before they could be seen. */
 const fastPxPerMs = 4;
@@ -44,7 +44,7 @@ export class ListView {
   private readonly sizer = document.createElement('div');
   private readonly scroller: Scroller;
   private readonly pool: Pool;
-  private readonly cache = new EntryCache();
+  private readonly cache: Entries;
   private readonly rows = new Map<number, PooledRow>();
   private readonly resized: ResizeObserver;
   private shown: Shown | undefined;
@@ -73,6 +73,13 @@ export class ListView {
     host.append(this.sizer);
     this.scroller = new Scroller(host, this.sizer);
     this.pool = new Pool(this.sizer);
+    this.cache = new Entries({
+      entries: (version, range) => this.ports.entries(version, range),
+      came: () => {
+        this.draw();
+        if (this.isUntold) this.tellScrolled();
+      },
+    });
     host.addEventListener('scroll', this.onScroll, { passive: true });
     host.addEventListener('click', this.onClick);
     this.measure();
@@ -89,7 +96,7 @@ export class ListView {
     const { sequence } = shown;
     const isArranged = this.shown?.sequence.id === sequence.id;
     this.shown = shown;
-    this.cache.clear();
+    this.cache.begin(shown.version, sequence.entryCount);
     this.cache.put(shown.entriesFrom, shown.entries);
     this.kinds = shown.plans.map((plan) => JSON.stringify([plan.row, plan.slots]));
     const { arrangement } = sequence;
@@ -199,8 +206,8 @@ export class ListView {
     if (this.shown === undefined) return { from: 0, to: 0 };
     const { sequence } = this.shown;
     const columns = columnsOf(sequence.arrangement);
-    const first = lineAt(this.tops, this.scroller.offset) - overscanLines;
-    const last = lineAt(this.tops, this.scroller.offset + this.heightPx) + overscanLines;
+    const first = lineAt(this.tops, this.scroller.offset - overscanPx);
+    const last = lineAt(this.tops, this.scroller.offset + this.heightPx + overscanPx);
     return {
       from: Math.max(0, first * columns),
       to: Math.min(sequence.entryCount, (last + 1) * columns),
@@ -212,7 +219,8 @@ export class ListView {
     if (shown === undefined) return;
     const range = this.range();
     for (const [index, row] of this.rows) {
-      if (index < range.from || index >= range.to) this.release(index, row);
+      const isWanted = index >= range.from && index < range.to;
+      if (!isWanted && !hasFocus(row)) this.release(index, row);
     }
     const most = range.to - range.from + 2 * Math.max(1, this.kinds.length);
     for (let index = range.from; index < range.to; index += 1) {
@@ -221,7 +229,7 @@ export class ListView {
       else if (this.scroller.isScaled) this.position(row, index);
     }
     this.pool.settle(new Set(this.kinds), most);
-    this.fetch(range);
+    this.cache.want(range);
   }
 
   /** All rows in use, by the key of their item. */
@@ -280,7 +288,7 @@ export class ListView {
     const line = columns === 1 ? index : Math.floor(index / columns);
     const width = cellWidth(this.widthPx, measuresOf(arrangement));
     const x = arrangement.edge + (index % columns) * (width + arrangement.gap);
-    const y = this.scroller.place(this.tops[line] ?? 0);
+    const y = this.scroller.near(this.tops[line] ?? 0);
     place(row, { x, y, width, height: this.heights[line] ?? 0, index, entryCount });
   }
 
@@ -307,29 +315,6 @@ export class ListView {
     this.pictureless.clear();
   }
 
-  private fetch(range: { readonly from: number; readonly to: number }): void {
-    const { shown } = this;
-    if (shown === undefined) return;
-    const near = {
-      from: Math.max(0, range.from - prefetchEntries),
-      to: Math.min(shown.sequence.entryCount, range.to + prefetchEntries),
-    };
-    const half = prefetchEntries / 2;
-    const isEnough =
-      this.cache.get(Math.max(0, range.from - half)) !== undefined &&
-      this.cache.get(Math.min(shown.sequence.entryCount - 1, range.to + half)) !== undefined;
-    if (isEnough && this.cache.get(range.from) !== undefined) return;
-    const missing = this.cache.ask(near);
-    if (missing === undefined) return;
-    void this.ports.entries(shown.version, missing).then((entries) => {
-      if (this.shown?.version !== shown.version) return;
-      this.cache.put(missing.from, entries);
-      this.cache.trim(this.range());
-      this.draw();
-      if (this.isUntold) this.tellScrolled();
-    });
-  }
-
   /** Asked of the page only when the box changes: between writes it would lay out each time. */
   private measure(): void {
     this.widthPx = this.host.clientWidth;
@@ -346,3 +331,6 @@ export class ListView {
 function measuresOf(arrangement: Sequence['arrangement']): GridMeasures {
   return { columns: columnsOf(arrangement), edge: arrangement.edge, gap: arrangement.gap };
 }
+
+/** Who is in a row by keyboard keeps it: given to another item, the next key would act on that. */
+const hasFocus = ({ element }: PooledRow): boolean => element.contains(document.activeElement);

@@ -65,6 +65,8 @@ export class Pool {
   }
 
   give(row: PooledRow): void {
+    const focused = document.activeElement;
+    if (focused instanceof HTMLElement && row.element.contains(focused)) focused.blur();
     const spares = this.free.get(row.kind) ?? [];
     spares.push(row);
     this.free.set(row.kind, spares);

@@ -90,6 +90,8 @@ function bindPicture(image: HTMLImageElement, address: string | undefined): void
     image.removeAttribute('src');
     image.dataset['missing'] = '';
   } else if (image.getAttribute('src') !== address) {
+    // Until the new one has come, the browser would go on showing the former item's picture.
+    image.removeAttribute('src');
     image.src = address;
     delete image.dataset['missing'];
   }

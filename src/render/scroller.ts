@@ -1,8 +1,11 @@
 /**
  * A scrolling box whose content may be higher than an element can be: past that the sizer is
- * lower than the content, small moves go one to one and large ones by ratio.
+ * lower than the content, small moves go one to one and large ones by ratio. Chromium keeps places
+ * as float32: above 2^23 px a move is off, at this height each is exact.
  */
-const highestSizerPx = 12_000_000;
+const highestSizerPx = 4_000_000;
+/** A row that is kept far away must not stretch the sizer. */
+const farPx = 100_000;
 
 export class Scroller {
   private contentPx = 0;
@@ -35,9 +38,11 @@ export class Scroller {
     return this.contentPx > highestSizerPx;
   }
 
-  /** Where a thing at `y` of the content stands in the sizer. */
-  place(y: number): number {
-    return this.isScaled ? y - this.at + this.lastTop : y;
+  /** Where a thing at `y` of the content stands in the sizer; what is far away stands near its edge. */
+  near(y: number): number {
+    if (!this.isScaled) return y;
+    const fromTop = Math.max(-farPx, Math.min(farPx, y - this.at));
+    return Math.max(-farPx, Math.min(highestSizerPx - 1, fromTop + this.lastTop));
   }
 
   moved(): void {

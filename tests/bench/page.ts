@@ -206,7 +206,8 @@ const bench = {
       most = Math.max(most, rowCount());
     }
     const visible = Math.ceil(list.clientHeight / Math.min(...heights)) + 1;
-    return { most, bound: visible + 2 * 5 + 2 * heights.length };
+    const overscan = Math.ceil(400 / Math.min(...heights));
+    return { most, bound: visible + 2 * overscan + 2 * heights.length };
   },
 
   async keep(): Promise<Record<string, number>> {

@@ -205,6 +205,7 @@ test('a removed project can be brought back, at once and later', async ({ page }
   await page.getByRole('button', { name: 'Bring boats back' }).first().click();
   await expect(kept).toContainText('boats');
   await remove.click();
+  await expect(kept).not.toContainText('boats');
   await page.reload();
   await page.getByText('1 removed project').click();
   await page.getByRole('listitem').getByRole('button', { name: 'Bring boats back' }).click();

@@ -97,7 +97,7 @@ test('from dropped items to real rows, and out again', async ({ page, browser })
   await expect
     .poll(() =>
       page
-        .locator('.yc-sizer > .yc-row')
+        .locator('.yc-sizer > .yc-row:not(.yc-spare)')
         .first()
         .evaluate((row) => row.getBoundingClientRect().width),
     )
