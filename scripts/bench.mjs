@@ -1,7 +1,7 @@
 // `npm run bench`: ratios against references that stand in tests/bench/references/, in one run,
 // interleaved, medians. Prints a table; writes docs/benchmarks.md and docs/benchmarks.json.
 import { spawnSync } from 'node:child_process';
-import { createReadStream, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { createReadStream, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { cpus, tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -460,6 +460,28 @@ async function memory() {
   });
 }
 
+/** A stream's change, by the same code as in the worker: until the rows are there. */
+async function changes() {
+  const { outputFiles } = await build({
+    absWorkingDir: root,
+    entryPoints: ['tests/bench/changes.ts'],
+    bundle: true,
+    write: false,
+    platform: 'node',
+    format: 'esm',
+    mainFields: ['module', 'main'],
+    external: ['sql.js', 'json-p3'],
+    logLevel: 'warning',
+  });
+  const file = join(root, '.cache/bench-changes.mjs');
+  mkdirSync(join(root, '.cache'), { recursive: true });
+  writeFileSync(file, outputFiles[0].contents);
+  const { stdout } = spawnSync(process.execPath, [file, String(itemCount)], { encoding: 'utf8' });
+  const { one, batch, anew } = JSON.parse(stdout);
+  noteTime('a stream changes one item, five computed properties', one, 5);
+  note('… a thousand of them at once', 'reading the items anew', batch, anew, 0.1);
+}
+
 /** CPU time of finished children of this process, in ms (Linux: proc(5), cutime and cstime). */
 function childCpu() {
   const fields = readFileSync('/proc/self/stat', 'utf8').split(') ')[1].split(' ');
@@ -494,6 +516,7 @@ console.log('This takes two or three minutes; leave the machine alone meanwhile.
 await inBrowser();
 await inTheApplication();
 await memory();
+await changes();
 await benchValues(itemCount, note, noteTime);
 commandLineStart();
 

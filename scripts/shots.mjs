@@ -32,6 +32,7 @@ const views = [
   },
   { name: 'choices', path: '/p/thrumwick/choices', scheme: 'light' },
   { name: 'list', path: '/p/thrumwick/list', scheme: 'light', press: 'grid' },
+  { name: 'beside', path: '/p/thrumwick/templates?part=name', scheme: 'light', press: 'Beside' },
   { name: 'hand-off', path: '/p/thrumwick/hand-off', scheme: 'light' },
 ];
 

@@ -314,3 +314,39 @@ describe('an edit of an expression', () => {
     expect(engine.compiled(place.template)).not.toBe(before.get(place.template));
   });
 });
+
+describe('a view beside the first', () => {
+  const place = { template: 'skein-plain', part: 'title', property: 'text' } as const;
+  const words = (engine: Engine) =>
+    engine.framesBeside(() => everything).map(({ frame }) => frame.entries[0]?.texts[0]);
+
+  test('has a locale of its own, and follows edits and items', () => {
+    const project = edited(projectOf(shop), edits.bind(place, { expr: 'name' }));
+    const engine = engineWith(project, shop);
+    engine.update(project, everything);
+    engine.openBeside('second', { locale: 'de' }, everything);
+    expect(engine.localeNow()).not.toBe('de');
+    const before = words(engine);
+    engine.update(edited(project, edits.bind(place, 'Yarn of the day')), everything);
+    expect(words(engine)).toEqual(['Yarn of the day']);
+    engine.update(project, everything);
+    expect(words(engine)).toEqual(before);
+    const [first, ...others] = shop;
+    engine.replaceLive('stock', successionOf(shop, [{ ...first, name: 'Nep' }, ...others]));
+    expect(words(engine)).toEqual(['Nep']);
+    engine.closeBeside('second');
+    expect(words(engine)).toEqual([]);
+  });
+
+  test('shows what is read next, too', () => {
+    const project = projectOf(shop);
+    const engine = engineWith(project, shop);
+    engine.update(project, everything);
+    engine.openBeside('second', {}, everything);
+    engine.clear();
+    engine.hold('stock', shop.slice(1));
+    const { entries } = engine.update(projectOf(shop.slice(1)), everything);
+    expect(words(engine)).toEqual([entries[0]?.texts[0]]);
+    expect(engine.entryOfKey('b', 'second')).toBe(engine.entryOfKey('b'));
+  });
+});

@@ -73,9 +73,11 @@ export class Engine implements Scene, World {
   clear(): void {
     this.sources.clear();
     this.templates.clear();
-    this.beside.clear();
-    this.main.clear();
     this.project = undefined;
+    this.main.forget();
+    this.main.show({ list: undefined, set: undefined, locale: undefined });
+    // Who has a second window open keeps it: the next project is shown there, too.
+    for (const view of this.beside.values()) view.forget();
   }
 
   /** The items of a source's set that is shown, as the project's types want them. */

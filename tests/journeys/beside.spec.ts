@@ -1,11 +1,11 @@
 import type { Page } from '@playwright/test';
-import { dropFile, expect, openDemo, rowsOf, saved, test } from './support';
+import { become, dropFile, expect, openDemo, saved, test } from './support';
 
 const beside = (page: Page) => page.getByRole('region', { name: 'Window beside' });
 
-/** The words of the rows beside, from the top. */
-const rowsBeside = (page: Page, most = 8) =>
-  page.locator('section[aria-label="Rows beside"] .yc-row:not(.yc-spare)').evaluateAll(
+/** The words of the rows of a window, from the top. */
+const rowsIn = (page: Page, label: string, most = 8) =>
+  page.locator(`section[aria-label="${label}"] .yc-row:not(.yc-spare)`).evaluateAll(
     (rows, count) =>
       rows
         .map((row) => ({
@@ -18,6 +18,8 @@ const rowsBeside = (page: Page, most = 8) =>
     most,
   );
 
+const rowsBeside = (page: Page, most?: number) => rowsIn(page, 'Rows beside', most);
+
 /** The position of the row that stands at the top of a window. */
 const atTop = (page: Page, label: string) =>
   page.locator(`section[aria-label="${label}"]`).evaluate((host) => {
@@ -27,6 +29,12 @@ const atTop = (page: Page, label: string) =>
       .map((row) => ({ at: row.getAttribute('aria-posinset'), box: row.getBoundingClientRect() }))
       .find(({ box }) => box.top <= edge + 1 && box.bottom > edge + 1)?.at;
   });
+
+/** Whether both windows have moved from the start, to the same row. */
+const areTogether = async (page: Page) => {
+  const [first, second] = [await atTop(page, 'Rows'), await atTop(page, 'Rows beside')];
+  return first !== '1' && first === second;
+};
 
 test('a second window has settings of its own, follows every edit, and goes by key', async ({
   page,
@@ -41,7 +49,7 @@ test('a second window has settings of its own, follows every edit, and goes by k
   await page.getByRole('button', { name: 'Locale beside' }).click();
   await page.getByRole('menuitem', { name: 'de', exact: true }).click();
   await expect.poll(async () => (await rowsBeside(page))[0]?.at(-2)).toMatch(/14,50/);
-  expect((await rowsOf(page))[0]?.at(-2)).toMatch(/14\.50/);
+  expect((await rowsIn(page, 'Rows'))[0]?.at(-2)).toMatch(/14\.50/);
 
   await page.getByRole('button', { name: 'fixed words', exact: true }).click();
   await page.getByLabel('Fixed text').fill('Yarn of the day');
@@ -54,15 +62,28 @@ test('a second window has settings of its own, follows every edit, and goes by k
 
   await page.getByRole('region', { name: 'Rows', exact: true }).hover();
   await page.mouse.wheel(0, 1_500);
-  await expect.poll(() => atTop(page, 'Rows')).not.toBe('1');
-  await expect.poll(() => atTop(page, 'Rows beside')).toBe(await atTop(page, 'Rows'));
+  await expect.poll(() => areTogether(page)).toBe(true);
+  expect(await atTop(page, 'Rows')).not.toBe('1');
+  const before = await atTop(page, 'Rows');
   await page.getByRole('region', { name: 'Rows beside' }).hover();
   await page.mouse.wheel(0, -700);
-  await expect.poll(() => atTop(page, 'Rows')).toBe(await atTop(page, 'Rows beside'));
+  await expect.poll(() => atTop(page, 'Rows')).not.toBe(before);
+  await expect.poll(() => areTogether(page)).toBe(true);
 
   await page.getByRole('button', { name: 'Close the window beside' }).click();
   await expect(beside(page)).toBeHidden();
   await saved(page);
+});
+
+test('what is brought while two windows are open stands in both', async ({ page }) => {
+  await openDemo(page, 'list');
+  await saved(page);
+  await page.getByRole('button', { name: 'Beside' }).click();
+  await expect.poll(async () => (await rowsBeside(page))[0]?.[0]).toBe('Merino lace, undyed');
+  await dropFile(page, 'oars.json', '[{"id":"1","name":"Ash oar"},{"id":"2","name":"Fir oar"}]');
+  await become(page, /new project/i);
+  await expect.poll(() => rowsIn(page, 'Rows')).toEqual([['Ash oar'], ['Fir oar']]);
+  await expect.poll(() => rowsBeside(page)).toEqual([['Ash oar'], ['Fir oar']]);
 });
 
 test('both windows show all of 100,000 items, each with few rows', async ({ page }) => {

@@ -63,9 +63,9 @@ export class View {
     this.arrange();
   }
 
-  clear(): void {
+  /** What was shown first is shown anew. */
+  forget(): void {
     this.once.clear();
-    this.settings = {};
   }
 
   /** Items or project are others now. */

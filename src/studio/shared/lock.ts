@@ -6,7 +6,8 @@ export interface ProjectLock {
   readonly isMine: boolean;
   /** Gets the lock from the tab that has it, once that has kept all or does not answer. */
   takeOver(): Promise<void>;
-  release(): void;
+  /** Resolves once the browser has given it to whoever waits: asked again at once, it is free. */
+  release(): Promise<void>;
 }
 
 export interface LockEvents {
@@ -24,7 +25,7 @@ const allKept = 'all kept';
 
 export async function lockProject(id: string, events: LockEvents): Promise<ProjectLock> {
   if (!('locks' in navigator))
-    return { isMine: true, takeOver: () => Promise.resolve(), release() {} };
+    return { isMine: true, takeOver: () => Promise.resolve(), release: () => Promise.resolve() };
   const lock = new Lock(`yarn-card/${id}`, events);
   await lock.ask();
   return lock;
@@ -34,6 +35,8 @@ class Lock implements ProjectLock {
   isMine = false;
   private isOver = false;
   private letGo = () => {};
+  /** The browser's answer to what was asked of it last; it comes when the lock is given back. */
+  private asked: Promise<unknown> = Promise.resolve();
   private waiting = new AbortController();
   private readonly channel: BroadcastChannel;
 
@@ -56,6 +59,7 @@ class Lock implements ProjectLock {
         resolve();
         return lock === null ? undefined : this.hold();
       });
+      this.asked = asked;
       asked.catch(() => {
         this.wasLost();
         resolve();
@@ -68,23 +72,24 @@ class Lock implements ProjectLock {
     await this.askToKeepAll();
     if (this.isMine || this.isOver) return;
     this.waiting.abort();
-    navigator.locks
+    this.asked = navigator.locks
       .request(this.name, { steal: true }, () => this.have())
       .catch(() => this.wasLost());
   }
 
-  release(): void {
+  async release(): Promise<void> {
     this.isOver = true;
     this.isMine = false;
     this.waiting.abort();
     this.channel.close();
     this.letGo();
+    await this.asked.catch(() => {});
   }
 
   private wait(): void {
     this.waiting = new AbortController();
     const { signal } = this.waiting;
-    navigator.locks
+    this.asked = navigator.locks
       .request(this.name, { signal }, () => this.have())
       .catch(() => {
         if (!signal.aborted) this.wasLost();

@@ -15,7 +15,7 @@ let stopWatching: () => void = () => {};
  * screen was written; where another page wrote since, all is read anew.
  */
 export async function takeLock(id: string, keptAt?: number): Promise<void> {
-  giveLockBack();
+  await giveLockBack();
   lock = await lockProject(id, {
     gained: () => void inTurn(() => writeOn(id)),
     lost: () => lookOn(id),
@@ -27,10 +27,11 @@ export async function takeLock(id: string, keptAt?: number): Promise<void> {
   if (keptAt !== undefined && writtenAt !== undefined && writtenAt !== keptAt) await readAnew(id);
 }
 
-export function giveLockBack(): void {
-  lock?.release();
+export async function giveLockBack(): Promise<void> {
+  const before = lock;
   lock = undefined;
   stopWatching();
+  await before?.release();
 }
 
 /** This page writes from now on; the other one keeps all that it has before. */

@@ -143,7 +143,7 @@ async function letGo(): Promise<void> {
   await keepWaiting();
   followNothing();
   if (useSession.getState().keeping.kind === 'failed') return;
-  giveLockBack();
+  void giveLockBack();
   const { notice } = useSession.getState();
   useSession.setState({ ...noSession, notice });
 }
