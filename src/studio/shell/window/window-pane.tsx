@@ -34,7 +34,7 @@ export function WindowPane() {
           onClick={() => useBeside.setState({ isOpen: !isBeside })}
         >
           <Columns2 size={14} aria-hidden="true" />
-          <span className="in-data-[windows=two]:sr-only">Beside</span>
+          <span className="sr-only">Beside</span>
         </button>
       </div>
       <DeviceFrame device={device} scheme={scheme} title={list?.name ?? ''}>
