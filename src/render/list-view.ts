@@ -58,8 +58,8 @@ export class ListView {
   private lastScroll = { at: 0, offset: 0 };
   private isFast = false;
   private readonly pictureless = new Set<number>();
-  /** Where this scrolled by itself: those events are nobody's wish. */
-  private readonly ownScrolls = new Set<number>();
+  /** Where this scrolled by itself last: that event is nobody's wish. */
+  private ownScrollTop: number | undefined;
   private isUntold = false;
   private restTimer: ReturnType<typeof setTimeout> | undefined;
 
@@ -149,9 +149,8 @@ export class ListView {
     if (this.shown === undefined) return;
     const line = Math.floor(entry / columnsOf(this.shown.sequence.arrangement));
     const top = this.tops[line] ?? 0;
-    const before = this.host.scrollTop;
     this.scroller.scrollTo(top + Math.min(offsetPx, (this.heights[line] ?? 0) - 1));
-    if (this.host.scrollTop !== before) this.ownScrolls.add(this.host.scrollTop);
+    this.ownScrollTop = this.host.scrollTop;
     this.draw();
   }
 
@@ -168,7 +167,7 @@ export class ListView {
   }
 
   private readonly onScroll = (): void => {
-    const isOwn = this.ownScrolls.delete(this.host.scrollTop);
+    const isOwn = this.host.scrollTop === this.ownScrollTop;
     this.scroller.moved();
     if (!isOwn) this.tellScrolled();
     this.measureSpeed();

@@ -1,22 +1,10 @@
 import type { Page } from '@playwright/test';
-import { become, dropFile, expect, openDemo, saved, test } from './support';
+import { become, dropFile, expect, openDemo, rowsOf, saved, test } from './support';
 
 const beside = (page: Page) => page.getByRole('region', { name: 'Window beside' });
 
-/** The words of the rows of a window, from the top. */
 const rowsIn = (page: Page, label: string, most = 8) =>
-  page.locator(`section[aria-label="${label}"] .yc-row:not(.yc-spare)`).evaluateAll(
-    (rows, count) =>
-      rows
-        .map((row) => ({
-          at: Number(row.getAttribute('aria-posinset')),
-          words: [...row.querySelectorAll('.yc-label')].map((label) => label.textContent ?? ''),
-        }))
-        .sort((a, b) => a.at - b.at)
-        .slice(0, count)
-        .map((row) => row.words),
-    most,
-  );
+  rowsOf(page, most, `section[aria-label="${label}"]`);
 
 const rowsBeside = (page: Page, most?: number) => rowsIn(page, 'Rows beside', most);
 

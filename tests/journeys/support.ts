@@ -20,9 +20,9 @@ export const test = base.extend<{ quiet: undefined; isNoisy: boolean }>({
 
 export { expect };
 
-/** The words of the rows in the window, from the top; each row as its labels' texts. */
-export async function rowsOf(page: Page, most = 8): Promise<string[][]> {
-  return page.locator('.yc-sizer > .yc-row:not(.yc-spare)').evaluateAll(
+/** The words of the rows in the window, or in one of two, from the top; each row as its labels' texts. */
+export async function rowsOf(page: Page, most = 8, window = ''): Promise<string[][]> {
+  return page.locator(`${window} .yc-sizer > .yc-row:not(.yc-spare)`).evaluateAll(
     (rows, count) =>
       rows
         .map((row) => ({
