@@ -117,6 +117,15 @@ program
     await check(file, options);
   });
 
+program
+  .command('schema')
+  .description('the JSON Schema (2020-12) of project files')
+  .option('--json', 'the same: it is JSON already')
+  .action(async () => {
+    const { schema } = await import('./commands/schema');
+    schema();
+  });
+
 /** Ends with 2 and a line that says why; a stack would tell nobody what to do. */
 function giveUp(words: string): never {
   tellError(`yarncard: ${clipped(words)}`);

@@ -85,17 +85,15 @@ const label = (id, text, style, width = 'fit', more = {}) => ({
   id,
   text,
   style,
-  width,
+  ...(width !== 'fit' && { width }),
   ...more,
 });
 const image = (id, expr, shape) => ({
   part: 'image',
   id,
   picture: { expr },
-  widthPx: 40,
-  heightPx: 40,
-  shape,
   fit: 'cover',
+  radius: shape === 'circle' ? 'circle' : shape === 'rounded' ? 6 : 0,
 });
 const stack = (id, direction, gap, align, width, children) => ({
   part: 'stack',
@@ -137,7 +135,7 @@ const formats = [
 ];
 
 const project = {
-  yarncard: 1,
+  yarncard: 2,
   name: 'Thrumwick shop',
   sources: [
     {

@@ -13,7 +13,7 @@ import {
   startHistory,
   writeProject,
 } from '../src/core/project';
-import { partKinds } from '../src/core/templates';
+import { draftImage } from '../src/core/templates';
 
 /*
  * Whatever can be made in the studio opens again: an edit that a project file could not hold is
@@ -70,17 +70,15 @@ const edit: fc.Arbitrary<Edit> = fc.oneof(
   fc
     .tuple(numbers, numbers, numbers)
     .map(([columns, gap, edge]) => edits.arrangeAs(list.id, { kind: 'grid', columns, gap, edge })),
-  fc.tuple(words, numbers).map(([id, widthPx]) =>
-    edits.insert(template.id, 'row', 'below', {
-      ...partKinds.image.draft(id, 'x'),
-      widthPx,
-    }),
-  ),
-  numbers.map((gap) =>
-    edits.restyle(template.id, 'row', 'gap', (part) =>
-      part.part === 'stack' ? { ...part, gap } : part,
+  fc
+    .tuple(words, numbers)
+    .map(([id, fixed]) =>
+      edits.insert(template.id, 'row', 'below', { ...draftImage(id, 'x'), width: { fixed } }),
     ),
-  ),
+  numbers.map((gap) => edits.set({ template: template.id, part: 'row', property: 'gap' }, gap)),
+  words.map((style) => edits.set({ ...title, property: 'style' }, style)),
+  numbers.map((opacity) => edits.set({ ...title, property: 'opacity' }, opacity)),
+  words.map((expr) => edits.bind({ ...title, property: 'unseen' }, { expr })),
   words.map((next) => edits.setGoesOn(source.id, { pages: { next } })),
   numbers.map((everySeconds) => edits.setGoesOn(source.id, { follow: { everySeconds } })),
 );

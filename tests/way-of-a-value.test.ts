@@ -37,14 +37,14 @@ test('from a document to an entry of the list', async () => {
   const project = makeProject('skeins.json', read, inference);
   const [template] = project.templates;
   if (template === undefined) throw new Error('a template was drafted');
-  expect(compileFor(project, template).texts(item)).toEqual(['Merino lace']);
+  expect(compileFor(project, template).values(item)).toEqual(['Merino lace']);
   expect(partHeight(template.row)).toBe(20 + 10 + 10);
 
   const engine = new Engine({ pause: async () => {}, now: () => '2026-03-02T10:00:00Z' });
   engine.hold('skeins', read.items);
   const view = engine.update(project, { from: 0, to: 10 });
   expect(view.entries).toEqual([
-    { kind: 'row', key: 'sk-1', item: 0, plan: 0, texts: ['Merino lace'] },
+    { kind: 'row', key: 'sk-1', item: 0, plan: 0, values: ['Merino lace'] },
   ]);
   expect(view.sequence.lineHeights).toEqual(Float32Array.of(40));
 });

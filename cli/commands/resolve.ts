@@ -54,8 +54,8 @@ function asJson(engine: Engine, list: List, view: Frame, entry: Entry) {
     type: engine.typesShown()(entry.item) ?? null,
     template: plan?.template ?? null,
     parts: (plan?.slots ?? []).map(({ part, property }, index) => {
-      const text = entry.texts[index];
-      if (text !== undefined) return { part, text };
+      const value = entry.values[index];
+      if (value !== undefined) return { part, text: String(value) };
       return {
         part,
         missing:
@@ -69,9 +69,9 @@ function asJson(engine: Engine, list: List, view: Frame, entry: Entry) {
 function asText(view: Frame, entry: Entry): string {
   const slots = view.plans[entry.plan]?.slots ?? [];
   const words = slots.map(({ property }, index) => {
-    const text = entry.texts[index];
-    if (text === undefined) return '–';
-    return property === 'picture' ? `[${text}]` : text;
+    const value = entry.values[index];
+    if (value === undefined) return '–';
+    return property === 'picture' ? `[${value}]` : String(value);
   });
   return `${entry.key}\t${words.join('\t')}`;
 }

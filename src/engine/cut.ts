@@ -11,7 +11,7 @@ const cutOff = (text: string): string =>
 export const entryCrossing = (entry: Entry): Entry => ({
   ...entry,
   key: isTooLong(entry.key) ? `${cutOff(entry.key)} ${entry.item}` : entry.key,
-  texts: entry.texts.map((text) => (text === undefined ? undefined : cutOff(text))),
+  values: entry.values.map((value) => (typeof value === 'string' ? cutOff(value) : value)),
 });
 
 /** An answer with the texts in it that are too long to cross cut off; the same object where none is. */

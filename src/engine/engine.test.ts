@@ -12,7 +12,7 @@ import {
   readProject,
   writeProject,
 } from '../core/project';
-import { partIds, partKinds } from '../core/templates';
+import { draftImage, draftLabel, partIds } from '../core/templates';
 import { pathText } from '../core/values';
 import { trace } from './answers';
 import { Engine } from './engine';
@@ -38,7 +38,7 @@ describe('a list of real items', () => {
     const project = projectOf(shop);
     const view = engineWith(project, shop).update(project, everything);
     expect(
-      view.entries.map((entry) => [entry.key, view.plans[entry.plan]?.template, entry.texts]),
+      view.entries.map((entry) => [entry.key, view.plans[entry.plan]?.template, entry.values]),
     ).toEqual([
       ['a', 'skein-plain', ['Lace']],
       ['b', 'tool-plain', ['Spindle']],
@@ -60,7 +60,7 @@ describe('a list of real items', () => {
     const place = { template: 'skein-plain', part: 'title', property: 'text' } as const;
     const project = edited(projectOf(shop), edits.bind(place, { expr: 'nmae' }));
     const view = engineWith(project, shop).update(project, everything);
-    expect(view.entries[0]?.texts).toEqual([undefined]);
+    expect(view.entries[0]?.values).toEqual([undefined]);
     expect(view.findings).toMatchObject([
       { code: 'name-unknown', place: { in: 'part', ...place } },
     ]);
@@ -69,12 +69,7 @@ describe('a list of real items', () => {
   test('a grid has as many lines as it needs, each as high as its highest cell', () => {
     const project = edited(
       projectOf(shop),
-      edits.insert(
-        'tool-plain',
-        'title',
-        'below',
-        partKinds.label.draft('m', { expr: 'material' }, 'small'),
-      ),
+      edits.insert('tool-plain', 'title', 'below', draftLabel('m', { expr: 'material' }, 'small')),
       edits.arrangeAs('stock', { kind: 'grid', columns: 3, gap: 8, edge: 12 }),
     );
     const view = engineWith(project, shop).update(project, everything);
@@ -91,7 +86,7 @@ describe('a list of real items', () => {
     const words = engine.update(next, known);
     expect(words.sequence).toEqual({ ...first.sequence, lineHeights: undefined });
 
-    const second = partKinds.label.draft('m', { expr: 'id' }, 'small');
+    const second = draftLabel('m', { expr: 'id' }, 'small');
     const higher = edited(project, edits.insert('skein-plain', 'title', 'below', second));
     const grown = engine.update(higher, known).sequence;
     expect(grown.id).not.toBe(first.sequence.id);
@@ -140,13 +135,13 @@ describe('a list of real items', () => {
         'skein-plain',
         'title',
         'before',
-        partKinds.image.draft('picture', { expr: '`${name}.png`' }),
+        draftImage('picture', { expr: '`${name}.png`' }),
       ),
       edits.insert(
         'tool-plain',
         'title',
         'before',
-        partKinds.image.draft('picture', 'https://example.org/a.png'),
+        draftImage('picture', 'https://example.org/a.png'),
       ),
     );
     const items = [
@@ -233,19 +228,9 @@ function someEdit(project: Project, pick: number, kind: number): Edit | undefine
         { expr: `\`a \${${expr}} b\`` },
       );
     case 2:
-      return edits.insert(
-        template.id,
-        part,
-        'below',
-        partKinds.label.draft(`l-${pick}`, { expr }, 'small'),
-      );
+      return edits.insert(template.id, part, 'below', draftLabel(`l-${pick}`, { expr }, 'small'));
     case 3:
-      return edits.insert(
-        template.id,
-        part,
-        'before',
-        partKinds.image.draft(`i-${pick}`, { expr }),
-      );
+      return edits.insert(template.id, part, 'before', draftImage(`i-${pick}`, { expr }));
     case 4:
       return edits.remove(template.id, part);
     case 5:
@@ -318,7 +303,7 @@ describe('an edit of an expression', () => {
 describe('a view beside the first', () => {
   const place = { template: 'skein-plain', part: 'title', property: 'text' } as const;
   const words = (engine: Engine) =>
-    engine.framesBeside(() => everything).map(({ frame }) => frame.entries[0]?.texts[0]);
+    engine.framesBeside(() => everything).map(({ frame }) => frame.entries[0]?.values[0]);
 
   test('has a locale of its own, and follows edits and items', () => {
     const project = edited(projectOf(shop), edits.bind(place, { expr: 'name' }));
@@ -346,7 +331,7 @@ describe('a view beside the first', () => {
     engine.clear();
     engine.hold('stock', shop.slice(1));
     const { entries } = engine.update(projectOf(shop.slice(1)), everything);
-    expect(words(engine)).toEqual([entries[0]?.texts[0]]);
+    expect(words(engine)).toEqual([entries[0]?.values[0]]);
     expect(engine.entryOfKey('b', 'second')).toBe(engine.entryOfKey('b'));
   });
 });

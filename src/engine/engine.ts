@@ -159,10 +159,10 @@ export class Engine implements Scene, World {
     if (value === undefined) return undefined;
     const type = this.typesShown()(item);
     const titled = this.main.templates.find(({ template }) => template.type === type);
-    const label = titled?.slots.findIndex((slot) => slot.property === 'text') ?? -1;
-    const title =
-      (label < 0 ? undefined : titled?.slots[label]?.text(value, this.contextOf(item))) ??
-      this.main.keys().at(item);
+    const words = titled?.slots
+      .find(({ declared }) => declared.kind === 'text')
+      ?.value(value, this.contextOf(item));
+    const title = words === undefined ? this.main.keys().at(item) : String(words);
     return { item, entry: this.main.entryOf(item), value, type, title };
   }
 

@@ -166,7 +166,7 @@ export interface DataProtocol {
   look(wanted: EntryRange): Promise<Frame>;
 }
 
-/** Items of the types that the source has: they take the place of those before. Others are a source of their own. */
+/** Items of the types that the source has: they take the place of those before. Environment are a source of their own. */
 export type ReadElsewhere =
   | { readonly kind: 'known'; readonly summary: ImportSummary }
   | { readonly kind: 'other'; readonly brought: SourceRead };

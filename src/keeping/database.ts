@@ -1,7 +1,7 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { Entry, RowPlan } from '../core/lists';
 import type { Picture } from '../core/pictures';
-import type { Project } from '../core/project';
+import { migrated, type Project } from '../core/project';
 
 /** A few real rows, finished, so that the start page can draw the project without its items. */
 export interface Preview {
@@ -9,6 +9,8 @@ export interface Preview {
   readonly entries: readonly Entry[];
   readonly pictures: readonly Picture[];
 }
+
+export const noPreview: Preview = { plans: [], entries: [], pictures: [] };
 
 export interface KeptProject {
   readonly id: string;
@@ -54,6 +56,16 @@ class Database extends Dexie {
       sources: '[project+source], project',
       chunks: '[project+source+part], project',
     });
+    // Rows of the first version were drawn from plans of another form; they come anew with the next keeping.
+    this.version(2).upgrade((upgraded) =>
+      upgraded
+        .table('projects')
+        .toCollection()
+        .modify((kept) => {
+          kept.project = migrated(kept.project);
+          kept.preview = noPreview;
+        }),
+    );
   }
 }
 

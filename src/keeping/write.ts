@@ -1,6 +1,6 @@
 import type { Item } from '../core/items';
 import { answering, writeWithinMs } from './answering';
-import { database, type KeptChunk, type KeptProject, type Preview } from './database';
+import { database, type KeptChunk, type KeptProject, noPreview, type Preview } from './database';
 import type { KeptItems, KeptState } from './items';
 
 export interface Writing {
@@ -21,7 +21,6 @@ export interface Writing {
 export class TakenOver extends Error {}
 
 const itemsAChunk = 1_000;
-const noPreview: Preview = { plans: [], entries: [], pictures: [] };
 
 /**
  * Keeps a project with its items in one transaction: all of it or nothing. Only chunks that hold

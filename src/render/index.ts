@@ -3,4 +3,5 @@
  * nothing of projects, values or React; the window, the bench and the start page call it.
  */
 export { ListView, type ListViewPorts, type PoolReadout } from './list-view';
-export { bindRow, createRow, type Pictures, type RowView } from './row';
+export type { Pictures } from './parts';
+export { bindRow, createRow, type RowView } from './row';

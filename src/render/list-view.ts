@@ -1,8 +1,9 @@
 import { cellWidth, type GridMeasures, lineAt, lineTops } from '../core/layout';
 import { columnsOf, type Entry, type RowPlan, type Sequence } from '../core/lists';
 import { Entries } from './entries';
+import type { Pictures } from './parts';
 import { Pool, type PooledRow, place } from './pool';
-import { bindRow, type Pictures } from './row';
+import { bindRow } from './row';
 import { Scroller } from './scroller';
 
 /** The page may be late by a tenth of a second at the speed of reading: so much is drawn ahead. */

@@ -19,15 +19,16 @@ const foldersIn = (folder: string): readonly string[] =>
 /** The core's rooms and whom each may import; itself always. The rules of ARCHITECTURE.md. */
 const core: Readonly<Record<string, readonly string[]>> = {
   base: [],
+  shape: ['base'],
   values: ['base'],
   formats: ['base', 'values'],
   'by-example': ['base', 'values', 'formats'],
   items: ['base', 'values'],
-  templates: ['base', 'values', 'formats'],
+  templates: ['base', 'shape', 'values', 'formats'],
   layout: ['base', 'templates'],
   lists: ['base', 'values', 'templates'],
   pictures: ['base'],
-  project: ['base', 'values', 'formats', 'items', 'templates', 'lists', 'pictures'],
+  project: ['base', 'shape', 'values', 'formats', 'items', 'templates', 'lists', 'pictures'],
 };
 
 const coreRules = Object.entries(core).map(([room, others]): Rule => {
@@ -88,7 +89,7 @@ export const rules: readonly Rule[] = [
   only('engine', ['core', 'engine', 'keeping'], 'src/studio/index.ts'),
   only('keeping', ['core', 'keeping'], 'src/engine/index.ts'),
   only('offline', ['offline'], 'src/core/base/index.ts'),
-  only('render', ['core/(layout|lists|templates)', 'render'], 'src/core/values/index.ts'),
+  only('render', ['core/(base|layout|lists|templates)', 'render'], 'src/core/values/index.ts'),
   only('studio', ['core', 'render', 'engine', 'keeping', 'studio'], 'src/offline/index.ts'),
   {
     name: 'a station imports no other station and never the shell',

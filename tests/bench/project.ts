@@ -1,5 +1,5 @@
 import { type Edit, edits, type Project } from '../../src/core/project';
-import { partKinds } from '../../src/core/templates';
+import { draftLabel } from '../../src/core/templates';
 
 /** Rows of mixed height: skeins with two lines and a value, the others with the title alone. */
 export function benchProject(drafted: Project): Project {
@@ -9,14 +9,9 @@ export function benchProject(drafted: Project): Project {
       'skein-plain',
       'title',
       'below',
-      partKinds.label.draft('maker', words, 'small', { share: 1 }),
+      draftLabel('maker', words, 'small', { share: 1 }),
     ),
-    edits.insert(
-      'skein-plain',
-      'row',
-      'after',
-      partKinds.label.draft('price', { expr: 'price' }, 'value'),
-    ),
+    edits.insert('skein-plain', 'row', 'after', draftLabel('price', { expr: 'price' }, 'value')),
   ];
   return all.reduce(edited, drafted);
 }

@@ -16,10 +16,10 @@ import {
 } from '../../src/core/project';
 import {
   completionsAt,
+  emptyEnvironment,
   explain,
   type Field,
   makeExpression,
-  noOthers,
   pathAt,
   renameStep,
 } from '../../src/core/values';
@@ -111,8 +111,11 @@ describe('an expression, whatever is typed', () => {
           expect(isData(explain(checked, yarn).value)).toBe(true);
         }
         const at = Math.min(caret, typed.length);
-        for (const offer of completionsAt(typed, at, { fields, others: noOthers, item: yarn })
-          .offers)
+        for (const offer of completionsAt(typed, at, {
+          fields,
+          environment: emptyEnvironment,
+          item: yarn,
+        }).offers)
           expect(`${offer.about} ${offer.detail}`).not.toContain('native code');
         pathAt(typed, at);
         renameStep(typed, ['maker', 'town'], '__proto__');

@@ -15,7 +15,7 @@ export interface Sample {
 /** Covers that give the same texts are one: the cheapest of them stands for all. */
 export interface Behaviour {
   readonly cover: Cover;
-  /** Others that give the same for these items, the cheapest first. */
+  /** Environment that give the same for these items, the cheapest first. */
   readonly others: readonly Cover[];
   readonly texts: readonly Text[];
 }

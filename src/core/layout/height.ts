@@ -1,23 +1,25 @@
-import { type Part, type StackPart, textStyles } from '../templates';
+import { kinds, type Part, type Size, type StackPart, textStyles } from '../templates';
 
 /** Height of a part in px at 100 % text size. Every label has one line, so it hangs on the template alone. */
 export function partHeight(part: Part): number {
   switch (part.part) {
     case 'label':
-      return textStyles[part.style].linePx;
+      return textStyles[part.style ?? kinds.label.properties.style.default].linePx;
     case 'image':
-      return part.heightPx;
+      return fixedPx(part.height ?? kinds.image.properties.height.default);
     case 'stack':
       return stackHeight(part);
   }
 }
 
-function stackHeight(stack: StackPart): number {
-  const heights = stack.children.map(partHeight);
+const fixedPx = (size: Size): number =>
+  typeof size === 'object' && 'fixed' in size ? size.fixed : 0;
+
+function stackHeight({ direction = 'across', gap = 0, padding, children }: StackPart): number {
+  const heights = children.map(partHeight);
   const inner =
-    stack.direction === 'across'
+    direction === 'across'
       ? Math.max(0, ...heights)
-      : heights.reduce((sum, height) => sum + height, 0) +
-        stack.gap * Math.max(0, heights.length - 1);
-  return inner + (stack.padding?.top ?? 0) + (stack.padding?.bottom ?? 0);
+      : heights.reduce((sum, height) => sum + height, 0) + gap * Math.max(0, heights.length - 1);
+  return inner + (padding?.top ?? 0) + (padding?.bottom ?? 0);
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { partKinds } from '../templates';
+import { draftImage, draftLabel, draftStack } from '../templates';
 import { cellSum, cellWidth } from './grid';
 import { partHeight } from './height';
 import { lineAt, lineTops } from './lines';
@@ -57,12 +57,12 @@ test('the height of all is its lines, gaps between them and both edges', () => {
 });
 
 test('heights add up downwards, and the highest counts across', () => {
-  const title = partKinds.label.draft('a', 'x', 'title');
-  const small = partKinds.label.draft('b', 'x', 'small');
-  const words = partKinds.stack.draft('c', 'down', [title, small]);
+  const title = draftLabel('a', 'x', 'title');
+  const small = draftLabel('b', 'x', 'small');
+  const words = draftStack('c', 'down', [title, small]);
   expect(partHeight(words)).toBe(20 + 2 + 16);
   const row = {
-    ...partKinds.stack.draft('row', 'across', [partKinds.image.draft('i', 'x'), words]),
+    ...draftStack('row', 'across', [draftImage('i', 'x'), words]),
     padding: { start: 16, end: 16, top: 10, bottom: 11 },
   };
   expect(partHeight(row)).toBe(40 + 21);

@@ -1,37 +1,58 @@
 import {
+  type Constant,
+  childrenOf,
+  constantsOf,
+  type EntryValue,
   leaves,
-  mapBindings,
+  type Part,
   type Slot,
-  type StackPart,
   slotsOf,
   type Template,
 } from '../templates';
 import type { Arrangement } from './list';
 
 /**
- * A template as the renderer needs it: its parts without what feeds them, and which property each
- * text of an entry goes to. The same for templates that differ in their expressions alone.
+ * A template as the renderer needs it: its parts with all that is fixed about them, and which
+ * property each value of an entry goes to. There is no expression in it, so that it is the same for
+ * templates that differ in their expressions alone.
  */
 export interface RowPlan {
   readonly template: string;
-  readonly row: StackPart;
+  readonly row: PartPlan;
   readonly slots: readonly PlanSlot[];
   readonly heightPx: number;
 }
 
+export interface PartPlan {
+  readonly part: string;
+  readonly id: string;
+  /** By property; the default where it says nothing or an entry brings the value. */
+  readonly values: Readonly<Record<string, Constant | undefined>>;
+  readonly children: readonly PartPlan[];
+}
+
 export interface PlanSlot extends Pick<Slot, 'part' | 'property'> {
+  readonly kind: Slot['declared']['kind'];
   /** Without a value the part takes no room. */
   readonly leaves: boolean;
 }
 
 export const rowPlanOf = ({ id, row }: Template): Omit<RowPlan, 'heightPx'> => ({
   template: id,
-  row: { ...row, children: row.children.map((child) => mapBindings(child, () => '')) },
-  slots: slotsOf(row).map(({ part, property, binding }) => ({
+  row: partPlanOf(row),
+  slots: slotsOf(row).map(({ part, property, declared, binding }) => ({
     part,
     property,
+    kind: declared.kind,
     leaves: leaves(binding),
   })),
+});
+
+const partPlanOf = (part: Part): PartPlan => ({
+  part: part.part,
+  id: part.id,
+  values: constantsOf(part),
+  children: childrenOf(part).map(partPlanOf),
 });
 
 /** One thing in the arranged sequence, finished: nothing is left to compute. */
@@ -43,7 +64,7 @@ export interface Entry {
   /** Position of its plan. */
   readonly plan: number;
   /** One for each of the plan's slots; undefined: missing. */
-  readonly texts: readonly (string | undefined)[];
+  readonly values: readonly EntryValue[];
 }
 
 /** What has to be known of the whole list to place any part of it. Heights in px, one a line. */

@@ -4,5 +4,12 @@
  */
 export { type Arranged, arrange } from './arrange';
 export { chooser } from './choose';
-export { type Entry, type RowPlan, rowPlanOf, type Sequence } from './frame';
+export {
+  type Entry,
+  type PartPlan,
+  type PlanSlot,
+  type RowPlan,
+  rowPlanOf,
+  type Sequence,
+} from './frame';
 export { type Arrangement, type Choice, columnsOf, type List } from './list';

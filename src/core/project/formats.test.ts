@@ -34,7 +34,7 @@ const words = (project: Project, locale?: string) => {
   const [template] = project.templates;
   if (template === undefined) return [];
   const compiled = compileFor(project, template, undefined, locale);
-  return shop.map((item) => compiled.texts(item)[0]?.replace(/\s/g, ' '));
+  return shop.map((item) => compiled.values(item)[0]?.toString().replace(/\s/g, ' '));
 };
 
 const priced = edited(
@@ -95,7 +95,10 @@ describe('a format', () => {
   });
 
   test('that a file has wrong is refused with its place', async () => {
-    const wrong = { ...priced, formats: [{ id: 'm', name: 'M', as: 'money', display: 'gold' }] };
+    const wrong = {
+      ...priced,
+      formats: [{ id: 'm', name: 'M', as: 'money', currency: 'EUR', display: 'gold' }],
+    };
     const text = [...writeProject(wrong as Project, new Map())].join('');
     const read = await readProject(text, 'x.yarncard.json');
     expect(read.ok ? '' : read.error.message).toContain('formats[0].display');

@@ -10,6 +10,7 @@ export {
   freePartId,
   inOneStep,
 } from './edits';
+export { projectFileSchema } from './file-schema';
 export { foresee, goesWith, withMends } from './foresee';
 export { formatFrom } from './format-from';
 export { forgetRevision, type History, makeEdit, redo, startHistory, undo } from './history';
@@ -23,7 +24,8 @@ export {
   makeProject,
   type SourceDraft,
 } from './make';
-export { bindersFor, brokenReferences, compileFor, type FindItem, othersOf } from './problems';
+export { migrated } from './migrations';
+export { brokenReferences, compileFor, environmentOf, type FindItem, scopeFor } from './problems';
 export {
   type ItemSet,
   type ItemType,

@@ -1,19 +1,19 @@
 import type { Finding, JsonRecord } from '../base';
 import { pictureFindings } from '../pictures';
 import {
-  type Binders,
+  type BindingScope,
   type CompiledTemplate,
   checkTemplate,
   compileTemplate,
-  othersChecked,
+  environmentToCheck,
   type Template,
 } from '../templates';
 import {
   computedOrder,
+  type Environment,
   fieldsBeside,
   fieldsOfAll,
   makeExpression,
-  type Others,
   type Value,
 } from '../values';
 import { projectFindings } from './findings';
@@ -25,19 +25,19 @@ export const compileFor = (
   template: Template,
   find: FindItem = () => undefined,
   locale = localeOf(project),
-): CompiledTemplate => compileTemplate(template, bindersFor(project, template.type, find, locale));
+): CompiledTemplate => compileTemplate(template, scopeFor(project, template.type, find, locale));
 
 /** What is wrong with a template. */
 export const problemsIn = (project: Project, template: Template): readonly Finding[] =>
-  checkTemplate(template, bindersFor(project, template.type, nothingFound, localeOf(project)));
+  checkTemplate(template, scopeFor(project, template.type, nothingFound, localeOf(project)));
 
 /** What the bindings of a type's templates are held against. */
-export function bindersFor(
+export function scopeFor(
   project: Project,
   type: string,
   find: FindItem,
   locale: string,
-): Binders {
+): BindingScope {
   return {
     fields: withId(project.types, type)?.fields ?? [],
     sources: sourcesOf(project, find),
@@ -51,10 +51,10 @@ export type FindItem = (source: string, key: Value) => JsonRecord | undefined;
 const nothingFound: FindItem = () => undefined;
 
 /** What expressions can reach, to be checked: nothing is found in other sources here, or written. */
-export const othersOf = (project: Project): Others =>
-  othersChecked({ sources: sourcesOf(project, nothingFound), formats: project.formats ?? [] });
+export const environmentOf = (project: Project): Environment =>
+  environmentToCheck({ sources: sourcesOf(project, nothingFound), formats: project.formats ?? [] });
 
-const sourcesOf = (project: Project, find: FindItem): Others['sources'] =>
+const sourcesOf = (project: Project, find: FindItem): Environment['sources'] =>
   new Map(
     project.sources.map(({ id, key }) => [
       id,

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { items as someItems } from '../../../tests/support/arbitrary';
 import { atOnce } from '../base';
 import { type Item, infer } from '../items';
-import { partKinds } from '../templates';
+import { draftImage, draftLabel } from '../templates';
 import { type Edit, edits } from './edits';
 import { makeEdit, redo, startHistory, undo } from './history';
 import { looksLikeProject } from './looks-like';
@@ -100,7 +100,7 @@ describe('the project file', () => {
   });
 
   test.each<[string, string, string]>([
-    ['of a newer version', '{ "yarncard": 2, "name": "x" }', 'version-newer'],
+    ['of a newer version', '{ "yarncard": 3, "name": "x" }', 'version-newer'],
     ['that is none', '{ "name": "x" }', 'not-a-project'],
     ['that is a list', '[1]', 'not-a-project'],
     ['cut short', '{ "yarncard": 1, "na', 'not-json'],
@@ -174,16 +174,11 @@ describe('edits', () => {
     edits.choose('stock', undefined, null),
     edits.arrangeAs('stock', { kind: 'grid', columns: 3, gap: 8, edge: 12 }),
     edits.bind(place, { expr: 'grams', else: 'light' }),
-    edits.insert(
-      'skein-plain',
-      'title',
-      'below',
-      partKinds.label.draft('second', { expr: 'kind' }, 'small'),
-    ),
-    edits.insert('skein-plain', 'title', 'before', partKinds.image.draft('picture', 'x')),
-    edits.restyle('skein-plain', 'title', 'Style', (part) =>
-      part.part === 'label' ? { ...part, style: 'body' } : part,
-    ),
+    edits.insert('skein-plain', 'title', 'below', draftLabel('second', { expr: 'kind' }, 'small')),
+    edits.insert('skein-plain', 'title', 'before', draftImage('picture', 'x')),
+    edits.set({ ...place, property: 'style' }, 'body'),
+    edits.set({ ...place, property: 'style' }, undefined),
+    edits.bind({ ...place, property: 'opacity' }, { expr: 'grams / 100' }),
     edits.remove('skein-plain', 'second'),
   ];
 

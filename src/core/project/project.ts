@@ -6,7 +6,7 @@ import type { Template } from '../templates';
 import type { Field } from '../values';
 
 /** The version of the file's form that this core reads and writes. */
-export const formatVersion = 1;
+export const formatVersion = 2;
 
 /** A named collection of items; the items themselves live elsewhere. */
 export interface Source {

@@ -10,6 +10,7 @@ import {
 } from '../base';
 import { asItem, type Item, refusal } from '../items';
 import { projectFindings } from './findings';
+import { migrated } from './migrations';
 import { formatVersion, itemsIdOf, ownSet, type Project } from './project';
 
 /** Deeper than any project and than what its items may be; what goes through it counts on that. */
@@ -42,7 +43,7 @@ export async function readProject(
   const { items: kept, ...rest } = root;
   // Only files need the schema; what this browser keeps was held against it before.
   const { validated } = await import('./validate');
-  const project = validated(rest, file);
+  const project = validated(migrated(rest), file);
   if (!project.ok) return project;
   const items = itemsBySource(kept);
   const findings = project.value.sources

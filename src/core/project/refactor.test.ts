@@ -4,7 +4,7 @@ import { fieldName } from '../../../tests/support/arbitrary';
 import { edited } from '../../../tests/support/edited';
 import { atOnce } from '../base';
 import { type Item, infer, misfits, reshaper } from '../items';
-import { partKinds } from '../templates';
+import { draftImage, draftLabel } from '../templates';
 import { type Field, fieldAtPath, fieldNamed, pathText } from '../values';
 import { type Edit, edits } from './edits';
 import { makeEdit, startHistory, undo } from './history';
@@ -64,14 +64,14 @@ function words(project: Project, items: readonly Item[]) {
     const item = (type && reshaper(type.fields)?.(raw)) ?? raw;
     return project.templates
       .filter((template) => template.type === type?.id)
-      .map((template) => compileFor(project, template).texts(item));
+      .map((template) => compileFor(project, template).values(item));
   });
 }
 
 /** The project with labels that read each field of each type, in every way that there is. */
 function withManyUses(project: Project): Project {
   const insert = (template: string, expr: string, at: number): Edit =>
-    edits.insert(template, 'row', 'below', partKinds.label.draft(`l${at}`, { expr }, 'body'));
+    edits.insert(template, 'row', 'below', draftLabel(`l${at}`, { expr }, 'body'));
   return project.templates.reduce((before, template) => {
     const type = withId(before.types, template.type);
     const paths = (type?.fields ?? []).flatMap((field) => [
@@ -479,7 +479,7 @@ describe('pictures of a project', () => {
     const project = edited(
       projectOf(shop),
       edits.addPictures([mill, { ...mill, name: 'works' }]),
-      edits.insert('skein-plain', 'title', 'before', partKinds.image.draft('picture', 'mill')),
+      edits.insert('skein-plain', 'title', 'before', draftImage('picture', 'mill')),
       edits.renamePicture('mill', 'old mill'),
     );
     expect(names(project)).toEqual(['old mill', 'works = old mill']);

@@ -1,13 +1,16 @@
 import { ValidationError } from 'yup';
 import { type Finding, failed, grouped, ok, type Result } from '../base';
+import { holdTo } from '../shape';
 import { projectFindings } from './findings';
 import type { Project } from './project';
-import { projectSchema } from './schema';
+import { projectShape } from './shapes';
 
-/** Holds a value against the project's schema and hands it back as it is, unknown keys and all. */
+const hold = holdTo(projectShape);
+
+/** Holds a value against the project's shape and hands it back as it is, unknown keys and all. */
 export function validated(value: unknown, file: string): Result<Project, Finding> {
   try {
-    projectSchema.validateSync(value, { strict: true, abortEarly: false });
+    return ok(hold(value));
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const first = error.inner[0] ?? error;
@@ -15,8 +18,6 @@ export function validated(value: unknown, file: string): Result<Project, Finding
       projectFindings.misshapen(file, first.path ?? '', first.message, error.errors.length - 1),
     );
   }
-  // The schema has just said so; the recursion of parts is beyond what its type can carry.
-  return ok(value as Project);
 }
 
 const parts = ['sources', 'types', 'templates', 'lists', 'pictures', 'formats', 'locales'] as const;
@@ -38,7 +39,7 @@ export function whyNotWritable(before: Project, after: Project): string | undefi
     changed[part] = part === 'locales' ? now : fresh;
   }
   try {
-    projectSchema.validateSync(changed, { strict: true });
+    hold(changed, 'first');
     return undefined;
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;

@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest';
 import { NoText } from '../formats';
 import type { Field } from '../values';
 import { addressOf } from './address';
-import { type Binding, bindText } from './binding';
+import { bindText } from './bind-words';
+import type { Binding } from './bound';
 
 const fields: readonly Field[] = [
   { name: 'price', type: 'number', required: false },

@@ -1,12 +1,13 @@
 import type { Finding, JsonRecord } from '../base';
 import { compileMessage, type NamedFormat } from '../formats';
 import { formatsUsed, type RowContext, readsNow } from '../values';
-import { addressOf } from './address';
-import { type Binders, type BoundText, bindText, checkBinding, expressionsOf } from './binding';
+import { type BoundValue, bindSlot, checkSlot, type EntryValue } from './bind-value';
+import type { BindingScope } from './binding';
+import { expressionsOf, isBound } from './bound';
 import { bindingFindings } from './findings';
 import { type Slot, slotsOf, type Template } from './template';
 
-export type BoundSlot = Slot & BoundText;
+export type BoundSlot = Slot & BoundValue;
 
 export interface CompiledTemplate {
   readonly template: Template;
@@ -16,44 +17,44 @@ export interface CompiledTemplate {
   readonly hasOnce: boolean;
   /** Whether anything says how far it is from now. */
   readonly followsTime: boolean;
-  /** The finished words of all slots, in their order. */
-  texts(item: JsonRecord, context?: RowContext): (string | undefined)[];
+  /** What is drawn in all slots, in their order. */
+  values(item: JsonRecord, context?: RowContext): EntryValue[];
 }
 
 /** What is wrong with a template, without making it ready. */
-export function checkTemplate(template: Template, binders: Binders): readonly Finding[] {
+export function checkTemplate(template: Template, scope: BindingScope): readonly Finding[] {
   return slotsOf(template.row).flatMap((slot) =>
-    placed(template, slot, checkBinding(slot.binding, binders).findings),
+    placed(template, slot, checkSlot(slot.binding, slot.declared, scope)),
   );
 }
 
 /** A template made ready for items with these fields; what is wrong with it comes as findings. */
-export function compileTemplate(template: Template, binders: Binders): CompiledTemplate {
+export function compileTemplate(template: Template, scope: BindingScope): CompiledTemplate {
   const slots = slotsOf(template.row).map((slot) => ({
     ...slot,
-    ...bindText(slot.binding, binders, slot.property === 'link' ? addressOf : undefined),
+    ...bindSlot(slot.binding, slot.declared, scope),
   }));
   const findings = slots.flatMap((slot) => [
     ...placed(template, slot, slot.findings),
-    ...placed(template, slot, messageFindings(slot, binders)),
+    ...placed(template, slot, messageFindings(slot, scope)),
   ]);
   return {
     template,
     slots,
     findings,
-    hasOnce: slots.some(({ binding }) => typeof binding !== 'string' && binding.once === true),
-    followsTime: slots.some((slot) => followsTime(slot, binders)),
-    texts(item, context) {
-      const texts = new Array<string | undefined>(slots.length);
-      for (let i = 0; i < slots.length; i += 1) texts[i] = slots[i]?.text(item, context);
-      return texts;
+    hasOnce: slots.some(({ binding }) => isBound(binding) && binding.once === true),
+    followsTime: slots.some((slot) => followsTime(slot, scope)),
+    values(item, context) {
+      const values = new Array<EntryValue>(slots.length);
+      for (let i = 0; i < slots.length; i += 1) values[i] = slots[i]?.value(item, context);
+      return values;
     },
   };
 }
 
-function followsTime(slot: BoundSlot, binders: Binders): boolean {
+function followsTime(slot: BoundSlot, scope: BindingScope): boolean {
   return (
-    formatsOf(slot, binders).some(({ as }) => as === 'relative') ||
+    formatsOf(slot, scope).some(({ as }) => as === 'relative') ||
     [slot.expression, slot.standIn].some(
       (each) => each?.checked !== undefined && readsNow(each.checked),
     )
@@ -61,16 +62,16 @@ function followsTime(slot: BoundSlot, binders: Binders): boolean {
 }
 
 /** The formats that write a slot, those inside its expressions too. */
-function formatsOf({ binding, format }: BoundSlot, { formats }: Binders): readonly NamedFormat[] {
+function formatsOf({ binding, format }: BoundSlot, scope: BindingScope): readonly NamedFormat[] {
   const used = expressionsOf(binding).flatMap(formatsUsed);
-  const inside = formats.filter(({ id }) => used.includes(id) && id !== format?.id);
+  const inside = scope.formats.filter(({ id }) => used.includes(id) && id !== format?.id);
   return format === undefined ? inside : [format, ...inside];
 }
 
-const messageFindings = (slot: BoundSlot, binders: Binders): readonly Finding[] =>
-  formatsOf(slot, binders).flatMap((format) => {
+const messageFindings = (slot: BoundSlot, scope: BindingScope): readonly Finding[] =>
+  formatsOf(slot, scope).flatMap((format) => {
     if (format.as !== 'message') return [];
-    const made = compileMessage(format.message, binders.locale);
+    const made = compileMessage(format.message, scope.locale);
     return made.ok ? [] : [bindingFindings.message(format, made.error)];
   });
 

@@ -1,4 +1,4 @@
-import { clipped, type Finding, nearest } from '../base';
+import { clipped, type Finding, nearest, ownValue } from '../base';
 import { families, type NamedFormat } from '../formats';
 import { type ResultType, typeOfResult } from '../values';
 
@@ -9,6 +9,11 @@ const error = (code: string, message: string, hint: string): Finding => ({
   message: clipped(message),
   hint: clipped(hint),
 });
+
+const kindWords: Readonly<Record<string, string>> = {
+  number: 'a number',
+  boolean: 'true or false',
+};
 
 /** What can be wrong with how a value is written. */
 export const bindingFindings = {
@@ -30,6 +35,26 @@ export const bindingFindings = {
       `The format “${name}” (${families[as].words}) cannot write ${typeOfResult(type)}.`,
       'Choose another format, or another value.',
     ),
+
+  valueUnfit: (property: string, wanted: string, type: ResultType) =>
+    error(
+      'value-unfit',
+      `The ${property} takes ${ownValue(kindWords, wanted) ?? wanted}; this gives ${typeOfResult(type)}.`,
+      'Write an expression that gives such a value, or choose another property.',
+    ),
+
+  wordUnknown: (
+    property: string,
+    word: string,
+    words: readonly string[],
+    { from, to }: { readonly from: number; readonly to: number },
+  ): Finding => ({
+    code: 'word-unknown',
+    severity: 'error',
+    place: { in: 'expression', from, to },
+    message: clipped(`The ${property} knows no “${word}”.`),
+    hint: `It is one of ${words.join(', ')}.`,
+  }),
 
   option: ({ name }: NamedFormat, option: string, { message, hint }: Finding) =>
     error('format-option', `The ${option} of the format “${name}”: ${message}`, hint),

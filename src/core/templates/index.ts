@@ -1,41 +1,53 @@
 /**
- * Templates: what a row looks like and what feeds it. Shapes of the parts, drafts of new ones,
- * rewriting (insert, remove, replace) as pure functions, and compiling against an item type.
- * It neither arranges rows nor draws them.
+ * Templates: what a row looks like and what feeds it. The kinds of part with their properties,
+ * drafts of new ones, rewriting (insert, remove, replace) as pure functions, and compiling against
+ * an item type. It neither arranges rows nor draws them.
  */
+
+export { checkSlot, type EntryValue } from './bind-value';
+export { type BoundText, bindText, environmentToRun } from './bind-words';
+export { type BindingScope, environmentToCheck } from './binding';
 export {
-  type Binders,
   type Binding,
   type Bound,
-  type BoundText,
-  bindText,
   expressionsOf,
+  isBound,
   leaves,
   mapExpressions,
-  othersChecked,
-  othersIn,
   type StandIn,
-} from './binding';
+} from './bound';
 export { type BoundSlot, type CompiledTemplate, checkTemplate, compileTemplate } from './compile';
 export { draftRow, likelyPart } from './draft';
 export {
+  contentKinds,
+  draftImage,
+  draftLabel,
+  draftStack,
   type ImagePart,
+  kindOf as kindOfPart,
+  kinds,
   type LabelPart,
   type Padding,
   type Part,
+  type PartKind,
   partKinds,
+  type Radius,
   type Size,
-  type SlotProperty,
   type StackPart,
 } from './parts';
+export { type Constant, isContent, type Property } from './property';
 export { insertPart, partIds, removePart, replacePart, type Side } from './rewrite';
+export { templateShape } from './shape';
 export { type TextStyle, type TextStyleName, textStyleNames, textStyles } from './styles';
 export {
-  bindingOf,
+  childrenOf,
+  constantsOf,
   mapBindings,
   partsOf,
   partWithId,
+  propertyOf,
   type Slot,
   slotsOf,
   type Template,
+  withProperty,
 } from './template';

@@ -1,5 +1,5 @@
-import { type Part, partKinds, type StackPart } from './parts';
-import { partsOf, stackAround } from './template';
+import { draftStack, type Part, type StackPart } from './parts';
+import { partsOf, stackAround, withProperty } from './template';
 
 /** Where a part goes, seen from another one. */
 export type Side = 'before' | 'after' | 'above' | 'below';
@@ -26,11 +26,8 @@ export function insertPart(
     const anchored = stack.children[at];
     if (anchored === undefined) return stack;
     const pair = isFirst ? [part, anchored] : [anchored, part];
-    if (stack.direction === direction) return withChildren(stack, at, pair);
-    const wrapped = {
-      ...partKinds.stack.draft(stackId, direction, pair),
-      width: widthOf(anchored),
-    };
+    if ((stack.direction ?? 'across') === direction) return withChildren(stack, at, pair);
+    const wrapped = draftStack(stackId, direction, pair, widthOf(anchored));
     return withChildren(stack, at, [wrapped]);
   });
 }
@@ -39,25 +36,22 @@ export function insertPart(
 function insertAtEdge(
   row: StackPart,
   part: Part,
-  direction: StackPart['direction'],
+  direction: 'across' | 'down',
   isFirst: boolean,
   stackId: string,
 ): StackPart {
   const around = (inner: readonly Part[]) => (isFirst ? [part, ...inner] : [...inner, part]);
-  if (row.direction === direction || row.children.length === 0) {
+  if ((row.direction ?? 'across') === direction || row.children.length === 0) {
     return { ...row, direction, children: around(row.children) };
   }
-  const inner = {
-    ...partKinds.stack.draft(stackId, row.direction, row.children),
-    gap: row.gap,
-    align: row.align,
-  };
+  const inner = draftStack(stackId, row.direction ?? 'across', row.children);
+  const { gap = 0, align = 'start' } = row;
   return {
     ...row,
     direction,
     gap: direction === 'across' ? 12 : 2,
     align: direction === 'across' ? 'centre' : 'stretch',
-    children: around([inner]),
+    children: around([{ ...inner, gap, align }]),
   };
 }
 
@@ -74,7 +68,7 @@ export function removePart(row: StackPart, id: string): StackPart {
     if (at < 0) return stack;
     if (left.length > 1) return withChildren(stack, at, [{ ...parent, children: left }]);
     return withChildren(stack, at, [
-      only.part === 'image' ? only : { ...only, width: parent.width },
+      only.part === 'image' ? only : withProperty(only, 'width', parent.width),
     ]);
   });
 }

@@ -1,5 +1,7 @@
-import type { Binding } from './binding';
-import type { Part, SlotProperty, StackPart } from './parts';
+import { ownValue } from '../base';
+import { type Bound, isBound } from './bound';
+import { kindOf, type Part, type StackPart } from './parts';
+import { type Constant, isContent, type Property } from './property';
 
 /** What a row or cell of one item type looks like. Its outermost part is always a stack. */
 export interface Template {
@@ -13,8 +15,11 @@ export interface Template {
 /** All parts, each before those inside it. */
 export function* partsOf(part: Part): Generator<Part, void> {
   yield part;
-  if (part.part === 'stack') for (const child of part.children) yield* partsOf(child);
+  for (const child of childrenOf(part)) yield* partsOf(child);
 }
+
+export const childrenOf = (part: Part): readonly Part[] =>
+  'children' in part ? part.children : [];
 
 export function partWithId(row: Part, id: string): Part | undefined {
   for (const part of partsOf(row)) if (part.id === id) return part;
@@ -29,47 +34,76 @@ export function stackAround(row: StackPart, id: string): StackPart | undefined {
   return undefined;
 }
 
-/** What feeds a property of a part, if the part has that property. */
-export function bindingOf(part: Part, property: SlotProperty): Binding | undefined {
-  if (part.part === 'label' && property === 'text') return part.text;
-  if (part.part === 'label' && property === 'link') return part.link;
-  return part.part === 'image' && property === 'picture' ? part.picture : undefined;
+/** What a part says of a property; undefined: nothing, so that the default holds. */
+export function propertyOf(part: Part, property: string): Constant | Bound | undefined {
+  const said: Readonly<Record<string, Constant | Bound | readonly Part[] | undefined>> = part;
+  const own = Object.hasOwn(kindOf(part).properties, property)
+    ? ownValue(said, property)
+    : undefined;
+  return isParts(own) ? undefined : own;
 }
 
-/** The part, and all parts inside it, with each binding changed. */
-export function mapBindings(
+const isParts = (value: unknown): value is readonly Part[] => Array.isArray(value);
+
+/** The part with a property set, in the order of its kind; undefined: put back to its default. */
+export function withProperty(
   part: Part,
-  change: (binding: Binding, property: SlotProperty) => Binding,
+  property: string,
+  value: Constant | Bound | undefined,
 ): Part {
-  switch (part.part) {
-    case 'label':
-      return {
-        ...part,
-        text: change(part.text, 'text'),
-        ...(part.link !== undefined && { link: change(part.link, 'link') }),
-      };
-    case 'image':
-      return { ...part, picture: change(part.picture, 'picture') };
-    case 'stack':
-      return { ...part, children: part.children.map((child) => mapBindings(child, change)) };
-  }
+  const made = { ...part, [property]: value };
+  if (value === undefined) Reflect.deleteProperty(made, property);
+  return property in part || value === undefined ? made : inOrder(made);
 }
 
+/** What is said for the first time stands where the kind has it, so that files are told apart by lines. */
+function inOrder(part: Part): Part {
+  const order = ['part', 'id', ...Object.keys(kindOf(part).properties)];
+  const place = (name: string) => (order.indexOf(name) + order.length + 1) % (order.length + 1);
+  const entries = Object.entries(part).sort(([one], [other]) => place(one) - place(other));
+  return { ...Object.fromEntries(entries), ...part };
+}
+
+/** A property that something feeds, and what feeds it. */
 export interface Slot {
   readonly part: string;
-  readonly property: SlotProperty;
-  readonly binding: Binding;
+  readonly property: string;
+  readonly declared: Property;
+  readonly binding: string | Bound;
 }
 
-/** Every bound property of a template in a fixed order: the order of an entry's texts. */
-export function slotsOf(row: StackPart): readonly Slot[] {
-  const slots: Slot[] = [];
-  for (const part of partsOf(row)) {
-    if (part.part === 'label') slots.push({ part: part.id, property: 'text', binding: part.text });
-    if (part.part === 'label' && part.link !== undefined)
-      slots.push({ part: part.id, property: 'link', binding: part.link });
-    if (part.part === 'image')
-      slots.push({ part: part.id, property: 'picture', binding: part.picture });
-  }
-  return slots;
+/** The part, and all parts inside it, with whatever feeds a property changed. */
+export function mapBindings(
+  part: Part,
+  change: (binding: string | Bound, property: Property) => string | Bound,
+): Part {
+  const changed = slotsOfPart(part).reduce(
+    (made, { property, declared, binding }) =>
+      withProperty(made, property, change(binding, declared)),
+    part,
+  );
+  return changed.part === 'stack'
+    ? { ...changed, children: changed.children.map((child) => mapBindings(child, change)) }
+    : changed;
 }
+
+/** Everything that is fed in a template, in a fixed order: the order of an entry's values. */
+export const slotsOf = (row: Part): readonly Slot[] =>
+  [...partsOf(row)].flatMap((part) => slotsOfPart(part));
+
+function slotsOfPart(part: Part): readonly Slot[] {
+  return Object.entries(kindOf(part).properties).flatMap(([property, declared]): Slot[] => {
+    const binding = propertyOf(part, property);
+    const isFed = isBound(binding) || (isContent(declared) && typeof binding === 'string');
+    return isFed ? [{ part: part.id, property, declared, binding }] : [];
+  });
+}
+
+/** The constants of a part, defaults where it says nothing or is fed by value. */
+export const constantsOf = (part: Part): Readonly<Record<string, Constant | undefined>> =>
+  Object.fromEntries(
+    Object.entries(kindOf(part).properties).map(([property, declared]) => {
+      const own = propertyOf(part, property);
+      return [property, own === undefined || isBound(own) ? declared.default : own];
+    }),
+  );

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { draftRow, likelyPart } from './draft';
-import { type Part, partKinds, type StackPart } from './parts';
+import { draftLabel, type Part, type StackPart } from './parts';
 import { insertPart, partIds, removePart, type Side } from './rewrite';
 import { partsOf, partWithId, stackAround } from './template';
 
-const label = (id: string) => partKinds.label.draft(id, { expr: id }, 'body');
+const label = (id: string) => draftLabel(id, { expr: id }, 'body');
 const outline = (part: Part): string =>
   part.part === 'stack' ? `${part.direction}(${part.children.map(outline).join(' ')})` : part.id;
 

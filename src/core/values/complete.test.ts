@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { anyExpression, yarnFields } from '../../../tests/support/expressions';
 import { completionsAt, pathAt } from './complete';
-import { noOthers, type Others } from './others';
+import { type Environment, emptyEnvironment } from './environment';
 
 const item = {
   name: 'Lace',
@@ -12,11 +12,11 @@ const item = {
   tags: ['woad'],
 };
 
-const others: Others = {
+const environment: Environment = {
   sources: new Map([['makers', { fields: [], hasKey: true, find: () => undefined }]]),
   formats: new Map(),
 };
-const here = { fields: yarnFields, others: noOthers, item };
+const here = { fields: yarnFields, environment: emptyEnvironment, item };
 
 /** `|` is the caret. */
 function offered(text: string, world = here) {
@@ -63,7 +63,7 @@ describe('completion', () => {
   });
 
   test('offers other sources to look into', () => {
-    const [first] = offered('loo|', { ...here, others });
+    const [first] = offered('loo|', { ...here, environment });
     expect(first).toMatchObject({ text: 'lookup("makers", )', caret: 17 });
   });
 

@@ -1,9 +1,9 @@
 import type { JsonRecord } from '../base';
 import { isPlainName, pathText } from './check/names';
+import type { Environment } from './environment';
 import { shown } from './explain/shown';
 import { makeExpression } from './expression';
 import { type FunctionEntry, functionTable } from './functions';
-import type { Others } from './others';
 import { isTextual, kindOf, typeOfResult } from './result-type';
 import { readExpression } from './syntax/read';
 import type { Field } from './type';
@@ -29,7 +29,7 @@ export interface Completions {
 
 interface Here {
   readonly fields: readonly Field[];
-  readonly others: Others;
+  readonly environment: Environment;
   readonly item: JsonRecord | undefined;
 }
 
@@ -93,12 +93,12 @@ function standing(world: Here): Completion[] {
     ...fieldOffers(world.fields, undefined, world),
     ...nestedOffers(world.fields, [], world, 0),
     ...functionTable.filter((entry) => entry.on === undefined).map(called),
-    ...[...world.others.formats].map(([id, { words }]): Completion => {
+    ...[...world.environment.formats].map(([id, { words }]): Completion => {
       const text = `format(, ${JSON.stringify(id)})`;
       const about = `a value as the format writes it: ${words}`;
       return { text, caret: 'format('.length, kind: 'function', about, detail: '' };
     }),
-    ...[...world.others.sources.keys()].map((source): Completion => {
+    ...[...world.environment.sources.keys()].map((source): Completion => {
       const text = `lookup(${JSON.stringify(source)}, )`;
       const about = 'the item of another source that has a key';
       return { text, caret: text.length - 1, kind: 'function', about, detail: '' };
@@ -114,7 +114,7 @@ function standing(world: Here): Completion[] {
 
 /** What a value has inside: fields of a record, methods of a text or a list. */
 function inside(expr: string | undefined, world: Here): Completion[] {
-  const { checked } = makeExpression(expr ?? '', world.fields, 'any', world.others);
+  const { checked } = makeExpression(expr ?? '', world.fields, 'any', world.environment);
   if (expr === undefined || checked === undefined) return [];
   const { type } = checked;
   if (type.type === 'record') return fieldOffers(type.fields, expr, world);
@@ -133,7 +133,7 @@ function fieldOffers(
     const text = expr === undefined ? pathText([field.name]) : field.name;
     if (expr !== undefined && !isPlainName(field.name)) return [];
     const whole = expr === undefined ? text : `${expr}.${text}`;
-    const { evaluate } = makeExpression(whole, world.fields, 'any', world.others);
+    const { evaluate } = makeExpression(whole, world.fields, 'any', world.environment);
     const about = world.item === undefined ? '' : shown(evaluate?.(world.item));
     return [{ text, caret: text.length, kind: 'field', about, detail: typeOfResult(field) }];
   });
@@ -154,7 +154,7 @@ function nestedOffers(
     const path = [...before, field.name];
     const inner = field.fields.map((each): Completion => {
       const text = pathText([...path, each.name]);
-      const { evaluate } = makeExpression(text, world.fields, 'any', world.others);
+      const { evaluate } = makeExpression(text, world.fields, 'any', world.environment);
       const about = world.item === undefined ? '' : shown(evaluate?.(world.item));
       return { text, caret: text.length, kind: 'field', about, detail: typeOfResult(each) };
     });
@@ -191,13 +191,14 @@ function isInText(before: string): boolean {
 const mostBack = 400;
 
 /** The shortest expression that ends here and begins where one can. */
-function expressionBefore(text: string, { fields, others }: Here): string | undefined {
+function expressionBefore(text: string, { fields, environment }: Here): string | undefined {
   const end = text.trimEnd();
   for (let from = end.length - 1; from >= Math.max(0, end.length - mostBack); from -= 1) {
     const isBoundary = from === 0 || !/[\p{ID_Continue}$.?)\]"'`]/u.test(end[from - 1] ?? '');
     if (!isBoundary || /\s/.test(end[from] ?? '')) continue;
     const candidate = end.slice(from);
-    if (makeExpression(candidate, fields, 'any', others).checked !== undefined) return candidate;
+    if (makeExpression(candidate, fields, 'any', environment).checked !== undefined)
+      return candidate;
   }
   return undefined;
 }
@@ -210,7 +211,7 @@ function withParameters(stem: string, here: Here): Here {
   if (arrow === null) return here;
   const names = (arrow[1] ?? arrow[2] ?? '').split(',').map((name) => name.trim());
   const list = listBefore(stem.slice(0, arrow.index), here);
-  const { checked, evaluate } = makeExpression(list ?? '', here.fields, 'any', here.others);
+  const { checked, evaluate } = makeExpression(list ?? '', here.fields, 'any', here.environment);
   const element = checked?.type.type === 'list' ? checked.type.of : undefined;
   const [first] = names;
   if (element === undefined || first === undefined || first === '') return here;

@@ -4,10 +4,15 @@ import { item as someItem } from '../../../tests/support/arbitrary';
 import { atOnce, isRecord, type Json, type JsonRecord } from '../base';
 import { infer } from '../items';
 import { pathText } from './check/names';
+import {
+  type Environment,
+  emptyEnvironment,
+  type KnownFormat,
+  type OtherSource,
+} from './environment';
 import { explain } from './explain/explain';
 import { makeExpression } from './expression';
 import { Missing } from './functions';
-import { type KnownFormat, noOthers, type OtherSource, type Others } from './others';
 import { renameStep } from './rename';
 import { kindOf } from './result-type';
 import { printExpression } from './syntax/print';
@@ -270,7 +275,8 @@ describe('lookup', () => {
     ],
     ['lines', { fields: [], hasKey: false, find: () => undefined }],
   ]);
-  const made = (text: string) => makeExpression(text, fields, 'text', { ...noOthers, sources });
+  const made = (text: string) =>
+    makeExpression(text, fields, 'text', { ...emptyEnvironment, sources });
   const value = (text: string, item: JsonRecord) => made(text).evaluate?.(item);
 
   test('finds the item of another source by its key, and goes into it', () => {
@@ -310,8 +316,8 @@ describe('format', () => {
     write: (value, item) =>
       value === 0 ? new Missing('nothing is free') : `${item['name']}: €${value}`,
   };
-  const others: Others = { ...noOthers, formats: new Map([['price', price]]) };
-  const made = (text: string) => makeExpression(text, fields, 'text', others);
+  const environment: Environment = { ...emptyEnvironment, formats: new Map([['price', price]]) };
+  const made = (text: string) => makeExpression(text, fields, 'text', environment);
 
   test('writes a value inside an expression as a format of the project does', () => {
     const { evaluate } = made('`${format(price, "price")}!`');
@@ -351,7 +357,7 @@ describe('format', () => {
   });
 
   test('a computed property is the same for every reader', () => {
-    const { findings } = makeExpression('format(price, "price")', fields, 'property', others);
+    const { findings } = makeExpression('format(price, "price")', fields, 'property', environment);
     expect(findings[0]?.code).toBe('format-in-property');
   });
 });

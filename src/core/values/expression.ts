@@ -3,7 +3,7 @@ import { check } from './check/check';
 import type { Checked } from './check/checked';
 import { showableFinding } from './check/showable';
 import { compile, type Evaluate } from './compile/compile';
-import { noOthers, type Others } from './others';
+import { type Environment, emptyEnvironment } from './environment';
 import { readExpression } from './syntax/read';
 import type { Field } from './type';
 import { pathsUsed } from './uses';
@@ -28,13 +28,13 @@ export function makeExpression(
   text: string,
   fields: readonly Field[],
   use: Use = 'any',
-  others: Others = noOthers,
+  environment: Environment = emptyEnvironment,
 ): Expression {
   const read = readExpression(text);
   if (!read.ok)
     return { text, findings: [read.error], paths: [], checked: undefined, evaluate: undefined };
   const paths = pathsUsed(read.value);
-  const world = { fields, others, hasPlace: use !== 'property' };
+  const world = { fields, environment, hasPlace: use !== 'property' };
   const { checked, findings } = check(read.value, text, world);
   const unshowable = checked !== undefined && use === 'text' ? showableFinding(checked) : undefined;
   if (checked === undefined || unshowable !== undefined) {

@@ -3,7 +3,7 @@
  * turned into a closure (compile) and, for one item, told step by step (explain). It knows
  * items only as JSON records; templates, checks and the command line call it.
  */
-export { anyMissing, type Checked, readsNow } from './check/checked';
+export { anyMissing, type Checked, readsNow, resultsOf } from './check/checked';
 export { pathText } from './check/names';
 export { blockLength, Columns, isMissing, isTrue } from './columns/columns';
 export { type Pass, passOver } from './columns/pass';
@@ -17,6 +17,13 @@ export {
   withComputedSettled,
 } from './computed';
 export type { RowContext } from './context';
+export {
+  type Environment,
+  emptyEnvironment,
+  type KnownFormat,
+  lookupStep,
+  type OtherSource,
+} from './environment';
 export { type Explained, explain, type TraceStep } from './explain/explain';
 export { shown } from './explain/shown';
 export { type Expression, makeExpression } from './expression';
@@ -24,7 +31,6 @@ export type { Span } from './findings';
 export { type FunctionEntry, functionTable, Missing } from './functions';
 export { instantOf } from './instant';
 export { type NearestValue, nearestValue } from './nearest-value';
-export { type KnownFormat, lookupStep, noOthers, type OtherSource, type Others } from './others';
 export { renameStep } from './rename';
 export { kindOf, type ResultType, typeOfResult } from './result-type';
 export {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { lookupStep } from './others';
+import { lookupStep } from './environment';
 import { renameStep } from './rename';
 
 describe('a step of a path under a new name', () => {

@@ -1,4 +1,4 @@
-import { lookupStep } from './others';
+import { lookupStep } from './environment';
 import { readExpression } from './syntax/read';
 import { type Argument, childrenOf, type Expr } from './syntax/tree';
 

@@ -1,14 +1,14 @@
 import type { Turns } from '../../core/base';
 import { type Extreme, type Item, type Spread, spreadOf } from '../../core/items';
-import { bindersFor, type ItemType, withId } from '../../core/project';
-import { othersIn } from '../../core/templates';
+import { type ItemType, scopeFor, withId } from '../../core/project';
+import { environmentToRun } from '../../core/templates';
 import {
   anyMissing,
   Columns,
+  type Environment,
+  emptyEnvironment,
   fieldsBeside,
   makeExpression,
-  noOthers,
-  type Others,
 } from '../../core/values';
 import type { Engine } from '../engine';
 
@@ -49,7 +49,7 @@ export class AllItems {
     const { type, positions } = known;
     const { checked } =
       without === undefined
-        ? makeExpression(expr, type.fields, 'any', this.othersOf(id))
+        ? makeExpression(expr, type.fields, 'any', this.environmentOf(id))
         : makeExpression(expr, fieldsBeside(type.fields, without), 'property');
     if (checked === undefined) return undefined;
     return inSource(yield* spreadOf(checked, this.columnsOf(known)), positions);
@@ -74,10 +74,10 @@ export class AllItems {
     return columns.within((at) => contextOf(positions[at] ?? -1));
   }
 
-  private othersOf(type: string): Others {
+  private environmentOf(type: string): Environment {
     const { project } = this.engine;
-    if (project === undefined) return noOthers;
-    return othersIn(bindersFor(project, type, this.engine.lookUp, this.engine.localeNow()));
+    if (project === undefined) return emptyEnvironment;
+    return environmentToRun(scopeFor(project, type, this.engine.lookUp, this.engine.localeNow()));
   }
 
   private knownOf(id: string): Known | undefined {

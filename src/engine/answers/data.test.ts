@@ -103,7 +103,7 @@ describe('another source', () => {
     make(edits.addSource(draft));
     const place = { template: 'stock-plain', part: 'title', property: 'text' } as const;
     make(edits.bind(place, { expr: 'lookup("makers", id).town', else: 'nowhere' }));
-    const words = () => engine.view(everything).entries.map((entry) => entry.texts[0]);
+    const words = () => engine.view(everything).entries.map((entry) => entry.values[0]);
     expect(words()).toEqual(['Ousby', 'Ings', 'nowhere']);
     const revision = data.change('makers', 'moved', {
       kind: 'value',

@@ -73,7 +73,7 @@ test('all rows are shown in another locale', () => {
   const engine = open();
   engine.showLocale('de');
   const { entries } = engine.view(everything);
-  expect(entries.map((entry) => entry.texts[0]?.replace(/\s/g, ' '))).toEqual([
+  expect(entries.map((entry) => entry.values[0]?.toString().replace(/\s/g, ' '))).toEqual([
     '29,00 €',
     'ask',
     'ask',
@@ -85,7 +85,7 @@ test('a row knows where it stands, and the time', () => {
   const words = '`${index + 1} of ${count} on ${now.slice(0, 10)}`';
   engine.update(edited(project(), edits.bind(place, { expr: words })), everything);
   const { entries } = engine.view(everything);
-  expect(entries.map((entry) => entry.texts[0])).toEqual([
+  expect(entries.map((entry) => entry.values[0])).toEqual([
     '1 of 3 on 2026-03-02',
     '2 of 3 on 2026-03-02',
     '3 of 3 on 2026-03-02',

@@ -1,8 +1,8 @@
 import { ownValue } from '../../core/base';
 import { type Format, NoText } from '../../core/formats';
 import { decodingInWords, type Item, whyNotDecoded } from '../../core/items';
-import { bindersFor, withId } from '../../core/project';
-import { type Binders, type BoundSlot, bindText } from '../../core/templates';
+import { scopeFor, withId } from '../../core/project';
+import { type BindingScope, type BoundSlot, bindText, isBound } from '../../core/templates';
 import type { NearestValue } from '../../core/values';
 import {
   explain,
@@ -114,8 +114,8 @@ export function tryFormats(
   const held = scene.shownItems();
   return formats.map((format) =>
     locales.map((locale) => {
-      const binders = bindersFor(project, template.type, scene.lookUp, locale);
-      const write = writtenAs(expr, format, binders);
+      const scope = scopeFor(project, template.type, scene.lookUp, locale);
+      const write = writtenAs(expr, format, scope);
       return items.map((item) => write(held[item] ?? {}, scene.contextOf(item)));
     }),
   );
@@ -128,15 +128,19 @@ function traceSlot(
   context: RowContext,
   locale: string,
 ): Omit<Trace, 'nearest'> & { readonly missingStep: TraceStep | undefined } {
-  const text = slot.text(item, context);
+  const value = slot.value(item, context);
+  const text = value === undefined ? undefined : String(value);
   const checked = slot.expression?.checked;
   if (checked === undefined) {
     const missing = slot.expression?.findings[0]?.message ?? whyFixed(slot, item);
     return { steps: [], text, instead: undefined, missing, missingStep: undefined };
   }
-  const { value, steps, missing } = explain(checked, item, context);
-  const written = missing === undefined ? slot.write(value, item, context) : '';
-  const why = missing ?? (written instanceof NoText ? written.reason : undefined);
+  const { value: own, steps, missing } = explain(checked, item, context);
+  const written = missing === undefined ? slot.write(own, item, context) : '';
+  const why =
+    missing ??
+    (written instanceof NoText ? written.reason : undefined) ??
+    slot.unfit(item, context);
   const formatted =
     missing === undefined && slot.format !== undefined
       ? [formatStep(slot.format.name, locale, checked, written)]
@@ -159,7 +163,7 @@ function traceSlot(
 
 /** Fixed words of a link may be no address. */
 function whyFixed(slot: BoundSlot, item: Item): string | undefined {
-  const written = typeof slot.binding === 'string' ? slot.write(undefined, item) : undefined;
+  const written = isBound(slot.binding) ? undefined : slot.write(undefined, item);
   return written instanceof NoText ? written.reason : undefined;
 }
 
@@ -181,13 +185,13 @@ const formatStep = (
 function writtenAs(
   expr: string,
   format: Format | undefined,
-  binders: Binders,
+  scope: BindingScope,
 ): (item: Item, context: RowContext) => FormattedValue {
   const id = 'tried';
   const bound =
     format === undefined
-      ? bindText({ expr }, binders)
-      : bindText({ expr, format: id }, { ...binders, formats: [{ ...format, id, name: id }] });
+      ? bindText({ expr }, scope)
+      : bindText({ expr, format: id }, { ...scope, formats: [{ ...format, id, name: id }] });
   return (item, context) => {
     const value = bound.expression?.evaluate?.(item, context);
     if (value === undefined) return { why: bound.findings[0]?.message ?? 'missing' };

@@ -1,6 +1,6 @@
 import { count, type Finding, isRecord, type Json } from '../../core/base';
 import type { Item } from '../../core/items';
-import type { CompiledTemplate } from '../../core/templates';
+import { type CompiledTemplate, isBound, isContent } from '../../core/templates';
 import type { TemplateSurvey } from './survey';
 
 /** Of fewer items, the same words say nothing. */
@@ -16,13 +16,14 @@ export function oddBindings(
     const compiled = templates.find((each) => each.template.id === template);
     return slots.flatMap(({ part, property, missingCount, same: words }, at): Finding[] => {
       const slot = compiled?.slots[at];
-      const isBound = slot !== undefined && typeof slot.binding !== 'string';
+      const isFed = slot !== undefined && isBound(slot.binding);
       // What does not read anything is meant to be the same; what is faulty is said already.
-      if (!isBound || itemCount < fewest || slot.findings.length > 0) return [];
+      if (!isFed || itemCount < fewest || slot.findings.length > 0) return [];
       if ((slot.expression?.paths.length ?? 0) === 0) return [];
       const place = { in: 'part', template, part, property, from: 0, to: 0 } as const;
       if (missingCount === itemCount) return [nothing(place, itemCount)];
-      if (words === undefined || missingCount > 0) return [];
+      // Of what is no words it is usual: nothing is enabled, all are as wide.
+      if (typeof words !== 'string' || !isContent(slot.declared) || missingCount > 0) return [];
       return [isOfFirst(words, first, second) ? ofFirst(place, itemCount) : same(place, itemCount)];
     });
   });

@@ -1,26 +1,31 @@
-import type { BoundSlot, CompiledTemplate } from '../../core/templates';
+import {
+  type BoundSlot,
+  type CompiledTemplate,
+  type EntryValue,
+  isBound,
+} from '../../core/templates';
 
 const most = 200_000;
 
 /** What bindings that are shown once gave for each item when it was first shown. */
 export class Once {
-  private readonly first = new Map<string, string | undefined>();
+  private readonly first = new Map<string, EntryValue>();
 
-  /** The texts of a row, those that are shown once as they were first. */
+  /** The values of a row, those that are shown once as they were first. */
   keep(
     { template, slots }: CompiledTemplate,
     key: string,
-    texts: (string | undefined)[],
+    values: EntryValue[],
     locale: string,
-  ): (string | undefined)[] {
+  ): EntryValue[] {
     for (const [at, slot] of slots.entries()) {
       if (!isOnce(slot)) continue;
       // Another binding or locale is another thing to show.
       const id = JSON.stringify([template.id, slot.part, slot.binding, slot.format, locale, key]);
-      if (!this.first.has(id) && this.first.size < most) this.first.set(id, texts[at]);
-      texts[at] = this.first.has(id) ? this.first.get(id) : texts[at];
+      if (!this.first.has(id) && this.first.size < most) this.first.set(id, values[at]);
+      values[at] = this.first.has(id) ? this.first.get(id) : values[at];
     }
-    return texts;
+    return values;
   }
 
   clear(): void {
@@ -28,5 +33,4 @@ export class Once {
   }
 }
 
-const isOnce = ({ binding }: BoundSlot): boolean =>
-  typeof binding !== 'string' && binding.once === true;
+const isOnce = ({ binding }: BoundSlot): boolean => isBound(binding) && binding.once === true;

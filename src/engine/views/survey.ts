@@ -1,7 +1,7 @@
 import type { Finding, Turns } from '../../core/base';
 import type { Item } from '../../core/items';
 import type { Arranged } from '../../core/lists';
-import type { CompiledTemplate } from '../../core/templates';
+import type { CompiledTemplate, EntryValue } from '../../core/templates';
 import type { RowContext } from '../../core/values';
 
 /** How the bound properties of a template fare over all items that it shows. */
@@ -12,9 +12,17 @@ export interface SlotSurvey {
   /** Position of the first item without a value, or -1. */
   readonly firstMissing: number;
   /** The words of all items that have words there, if those are the same. */
-  readonly same: string | undefined;
+  readonly same: EntryValue;
   /** For a picture: the names that the project has no picture for, the most frequent first. */
   readonly unknown: readonly UnknownPicture[];
+  /** Items whose value the property can't take, and the first of them with why. */
+  readonly unfit: UnfitValues | undefined;
+}
+
+export interface UnfitValues {
+  readonly itemCount: number;
+  readonly first: number;
+  readonly why: string;
 }
 
 export interface UnknownPicture {
@@ -53,9 +61,10 @@ interface Count {
   shortestChars: number;
   readonly missing: { count: number; first: number }[];
   /** By slot: the words of the first item that has any, and whether all that have any have the same. */
-  readonly same: { text: string | undefined; isSame: boolean }[];
+  readonly same: { value: EntryValue; isSame: boolean }[];
   /** By slot; undefined for what is no picture. */
   readonly unknown: (Map<string, Unknown> | undefined)[];
+  readonly unfit: (UnfitValues | undefined)[];
 }
 
 interface Unknown {
@@ -73,7 +82,7 @@ export function* surveyTemplates(
 ): Turns<readonly TemplateSurvey[]> {
   const counts = templates.map(emptyCount);
   const titleSlots = templates.map(({ slots }) =>
-    slots.findIndex((slot) => slot.property === 'text'),
+    slots.findIndex(({ declared }) => declared.kind === 'text'),
   );
   for (let entry = 0; entry < arranged.items.length; entry += 1) {
     const item = arranged.items[entry] ?? 0;
@@ -81,9 +90,12 @@ export function* surveyTemplates(
     const count = counts[plan];
     const template = templates[plan];
     if (count === undefined || template === undefined) continue;
-    const texts = template.texts(items[item] ?? {}, contextAt(entry));
-    add(count, item, texts, titleSlots[plan] ?? -1);
-    addUnknown(count, item, texts, hasPicture);
+    const own = items[item] ?? {};
+    const context = contextAt(entry);
+    const values = template.values(own, context);
+    add(count, item, values, titleSlots[plan] ?? -1);
+    addUnknown(count, item, values, hasPicture);
+    addUnfit(count, template, item, own, context);
     if (entry % entriesATurn === entriesATurn - 1) yield entry / arranged.items.length;
   }
   return templates.map(({ template, slots }, index) => {
@@ -98,8 +110,9 @@ export function* surveyTemplates(
         property,
         missingCount: count?.missing[slot]?.count ?? 0,
         firstMissing: count?.missing[slot]?.first ?? -1,
-        same: count?.same[slot]?.isSame ? count.same[slot]?.text : undefined,
+        same: count?.same[slot]?.isSame ? count.same[slot]?.value : undefined,
         unknown: mostFrequent(count?.unknown[slot]),
+        unfit: count?.unfit[slot],
       })),
     };
   });
@@ -112,31 +125,28 @@ const emptyCount = (template: CompiledTemplate): Count => ({
   shortest: -1,
   shortestChars: Number.POSITIVE_INFINITY,
   missing: template.slots.map(() => ({ count: 0, first: -1 })),
-  same: template.slots.map(() => ({ text: undefined, isSame: true })),
-  unknown: template.slots.map((slot) => (slot.property === 'picture' ? new Map() : undefined)),
+  same: template.slots.map(() => ({ value: undefined, isSame: true })),
+  unknown: template.slots.map((slot) => (slot.declared.kind === 'picture' ? new Map() : undefined)),
+  unfit: template.slots.map(() => undefined),
 });
 
-function add(
-  count: Count,
-  item: number,
-  texts: readonly (string | undefined)[],
-  titleSlot: number,
-): void {
+function add(count: Count, item: number, values: readonly EntryValue[], titleSlot: number): void {
   count.itemCount += 1;
-  for (let slot = 0; slot < texts.length; slot += 1) {
+  for (let slot = 0; slot < values.length; slot += 1) {
     const missing = count.missing[slot];
     const same = count.same[slot];
-    const text = texts[slot];
-    if (same !== undefined && text !== undefined) {
-      if (same.text === undefined) same.text = text;
-      else if (same.isSame && same.text !== text) same.isSame = false;
+    const value = values[slot];
+    if (same !== undefined && value !== undefined) {
+      if (same.value === undefined) same.value = value;
+      else if (same.isSame && same.value !== value) same.isSame = false;
     }
-    if (text !== undefined || missing === undefined) continue;
+    if (value !== undefined || missing === undefined) continue;
     missing.count += 1;
     if (missing.first < 0) missing.first = item;
   }
-  const chars = texts[titleSlot]?.length;
-  if (chars === undefined) return;
+  const title = values[titleSlot];
+  if (typeof title !== 'string') return;
+  const chars = title.length;
   if (chars > count.longestChars) {
     count.longest = item;
     count.longestChars = chars;
@@ -151,16 +161,32 @@ function add(
 function addUnknown(
   count: Count,
   item: number,
-  texts: readonly (string | undefined)[],
+  values: readonly EntryValue[],
   hasPicture: (name: string) => boolean,
 ): void {
-  for (let slot = 0; slot < texts.length; slot += 1) {
+  for (let slot = 0; slot < values.length; slot += 1) {
     const unknown = count.unknown[slot];
-    const name = texts[slot];
-    if (unknown === undefined || name === undefined || name === '' || hasPicture(name)) continue;
+    const name = values[slot];
+    if (unknown === undefined || typeof name !== 'string' || name === '' || hasPicture(name))
+      continue;
     const known = unknown.get(name);
     if (known !== undefined) known.itemCount += 1;
     else if (unknown.size < mostUnknown) unknown.set(name, { itemCount: 1, first: item });
+  }
+}
+
+function addUnfit(
+  count: Count,
+  { slots }: CompiledTemplate,
+  item: number,
+  own: Item,
+  context: RowContext,
+): void {
+  for (let slot = 0; slot < slots.length; slot += 1) {
+    const why = slots[slot]?.unfit(own, context);
+    if (why === undefined) continue;
+    const { itemCount = 0, ...first } = count.unfit[slot] ?? { first: item, why };
+    count.unfit[slot] = { ...first, itemCount: itemCount + 1 };
   }
 }
 

@@ -22,6 +22,7 @@ import { missingPictures } from './missing-pictures';
 import { oddBindings } from './odd-bindings';
 import { Once } from './once';
 import { type Survey, surveyTemplates } from './survey';
+import { unfitValues } from './unfit-values';
 
 /** What views are of: one project with its items at one time. */
 export interface World {
@@ -121,10 +122,10 @@ export class View {
       const item = items[entry] ?? 0;
       const plan = plans[entry] ?? 0;
       const template = this.templates[plan];
-      const texts = template?.texts(shown[item] ?? {}, this.contextAt(entry)) ?? [];
+      const values = template?.values(shown[item] ?? {}, this.contextAt(entry)) ?? [];
       const key = keys.at(item);
-      if (template?.hasOnce) this.once.keep(template, key, texts, this.locale());
-      entries.push({ kind: 'row', key, item, plan, texts });
+      if (template?.hasOnce) this.once.keep(template, key, values, this.locale());
+      entries.push({ kind: 'row', key, item, plan, values });
     }
     return entries;
   }
@@ -136,8 +137,8 @@ export class View {
     const shown = this.items();
     const keys = this.keys();
     const entries = items.map((item): Entry => {
-      const texts = compiled.texts(shown[item] ?? {}, this.contextOf(item));
-      return { kind: 'row', key: keys.at(item), item, plan: 0, texts };
+      const values = compiled.values(shown[item] ?? {}, this.contextOf(item));
+      return { kind: 'row', key: keys.at(item), item, plan: 0, values };
     });
     return { plan: planOf(compiled), entries };
   }
@@ -163,6 +164,7 @@ export class View {
       templates: surveys,
       findings: [
         ...oddBindings(surveys, templates, items),
+        ...unfitValues(surveys),
         ...missingPictures(surveys),
         ...misfits,
       ],

@@ -117,11 +117,12 @@ interface NumberFieldProps {
   readonly value: number;
   readonly least: number;
   readonly most: number;
+  readonly step?: number;
   readonly onChange: (value: number) => void;
 }
 
-/** A whole number; every keystroke that gives one counts at once. */
-export function NumberField({ label, value, least, most, onChange }: NumberFieldProps) {
+/** A number, whole unless it steps by less; every keystroke that gives one counts at once. */
+export function NumberField({ label, value, least, most, step = 1, onChange }: NumberFieldProps) {
   return (
     <input
       type="number"
@@ -129,10 +130,12 @@ export function NumberField({ label, value, least, most, onChange }: NumberField
       className="h-7 w-16 rounded-md border border-rule bg-paper px-2 tabular-nums"
       min={least}
       max={most}
+      step={step}
       value={value}
       onChange={(event) => {
         const next = event.target.valueAsNumber;
-        if (Number.isInteger(next) && next >= least && next <= most) onChange(next);
+        const isOne = step < 1 ? Number.isFinite(next) : Number.isInteger(next);
+        if (isOne && next >= least && next <= most) onChange(next);
       }}
     />
   );

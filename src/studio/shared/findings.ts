@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { count, type Finding, type Place } from '../../core/base';
 import { type Project, withId } from '../../core/project';
-import { leaves, partKinds, slotsOf } from '../../core/templates';
+import { draftStack, leaves, slotsOf } from '../../core/templates';
 import type { SlotSurvey } from '../../engine';
 import { handItem } from './at-hand';
 import { goWithin } from './route';
@@ -58,7 +58,7 @@ function isAnswered(
   return slot !== undefined && leaves(slot.binding);
 }
 
-const noRow = partKinds.stack.draft('row', 'across', []);
+const noRow = draftStack('row', 'across', []);
 
 const partKey = (place: Place): string =>
   place.in === 'part' ? `${place.template}/${place.part}/${place.property}` : '';

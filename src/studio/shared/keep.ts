@@ -132,7 +132,9 @@ function previewNow() {
   const { history, view } = useSession.getState();
   if (history === undefined || view === undefined || view.entriesFrom > 0) return undefined;
   const entries = view.entries.slice(0, 4);
-  const words = entries.flatMap((entry) => entry.texts).filter((text) => text !== undefined);
+  const words = entries
+    .flatMap((entry) => entry.values)
+    .filter((value) => typeof value === 'string');
   return {
     plans: view.plans,
     entries,

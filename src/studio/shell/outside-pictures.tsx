@@ -11,9 +11,9 @@ export function OutsidePictures() {
   const { view, loadsOutside } = useSession();
   const hosts = useMemo(() => {
     if (loadsOutside || view === undefined) return [];
-    const names = view.entries.flatMap(({ plan, texts }) =>
-      (view.plans[plan]?.slots ?? []).flatMap(({ property }, at) =>
-        property === 'picture' ? [texts[at] ?? ''] : [],
+    const names = view.entries.flatMap(({ plan, values }) =>
+      (view.plans[plan]?.slots ?? []).flatMap(({ kind }, at) =>
+        kind === 'picture' ? [String(values[at] ?? '')] : [],
       ),
     );
     return [...new Set(names.filter(isAddress).map(hostOf))];

@@ -24,7 +24,7 @@ import {
   setKey,
   splitTypes,
 } from './sources';
-import { addTemplate, bind, freePartId, insert, remove, restyle } from './templates';
+import { addTemplate, bind, freePartId, insert, remove, set } from './templates';
 import {
   addComputed,
   addField,
@@ -76,7 +76,7 @@ export const edits = {
   bind,
   insert,
   remove,
-  restyle,
+  set,
   addPictures,
   removePicture,
   renamePicture,

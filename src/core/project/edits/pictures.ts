@@ -68,11 +68,11 @@ export function renamePicture(name: string, wish: string): Edit {
 function withPictureNamed(template: Template, name: string, next: string): Template {
   const names = (binding: Binding) => binding === name;
   const isUsed = slotsOf(template.row).some(
-    (slot) => slot.property === 'picture' && names(slot.binding),
+    ({ declared, binding }) => declared.kind === 'picture' && names(binding),
   );
   if (!isUsed) return template;
-  const row = mapBindings(template.row, (binding, property) =>
-    property === 'picture' && names(binding) ? next : binding,
+  const row = mapBindings(template.row, (binding, { kind }) =>
+    kind === 'picture' && names(binding) ? next : binding,
   );
   return row.part === 'stack' ? { ...template, row } : template;
 }

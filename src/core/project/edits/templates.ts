@@ -1,16 +1,21 @@
-import { failed, freeId, ok } from '../../base';
+import { failed, freeId, ok, ownValue } from '../../base';
 import {
   type Binding,
+  type Bound,
+  type Constant,
   insertPart,
+  isBound,
+  kindOfPart,
   type Part,
+  type Property,
   partIds,
   partWithId,
   removePart,
   replacePart,
   type Side,
-  type SlotProperty,
   type StackPart,
   type Template,
+  withProperty,
 } from '../../templates';
 import { type Project, withId } from '../project';
 import type { Edit } from './edit';
@@ -19,32 +24,40 @@ import type { Edit } from './edit';
 export interface PropertyPlace {
   readonly template: string;
   readonly part: string;
-  readonly property: SlotProperty;
+  readonly property: string;
 }
 
 /** Feeds a property of a part; `joins` names the typing that it belongs to. */
-export function bind(
+export function bind(place: PropertyPlace, binding: Binding, joins?: string): Edit {
+  const what = isBound(binding) ? `Bind to ${binding.expr}` : 'Fixed words';
+  return setting(`${what}, ${place.part}`, place, binding, joins);
+}
+
+/** Says what a property of a part is; undefined: what its kind says of it. */
+export function set(place: PropertyPlace, value: Constant | undefined, joins?: string): Edit {
+  const { part, property } = place;
+  const what = property.slice(0, 1).toUpperCase() + property.slice(1);
+  const words = typeof value === 'string' ? `${what} ${value}` : what;
+  return setting(`${words}, ${part}`, place, value, joins);
+}
+
+function setting(
+  name: string,
   { template, part, property }: PropertyPlace,
-  binding: Binding,
-  joins?: string,
+  value: Constant | Bound | undefined,
+  joins: string | undefined,
 ): Edit {
-  const what = typeof binding === 'string' ? 'Fixed words' : `Bind to ${binding.expr}`;
-  const edit = editRow(`${what}, ${part}`, template, (row) => {
+  const edit = editRow(name, template, (row) => {
     const target = partWithId(row, part);
-    if (target === undefined) return undefined;
-    if (target.part === 'label' && property === 'text') {
-      return replacePart(row, part, () => ({ ...target, text: binding }));
-    }
-    if (target.part === 'label' && property === 'link') {
-      return replacePart(row, part, () => ({ ...target, link: binding }));
-    }
-    if (target.part === 'image' && property === 'picture') {
-      return replacePart(row, part, () => ({ ...target, picture: binding }));
-    }
-    return undefined;
+    const declared = target && ownValue(kindOfPart(target).properties, property);
+    if (declared === undefined || !canBe(declared, value)) return undefined;
+    return replacePart(row, part, (old) => withProperty(old, property, value));
   });
   return joins === undefined ? edit : { ...edit, joins };
 }
+
+const canBe = (declared: Property, value: Constant | Bound | undefined): boolean =>
+  isBound(value) ? declared.isBindable : value !== undefined || !declared.isRequired;
 
 /** Puts a new part beside, above or below another. The part's id is made free first: see `freePartId`. */
 export function insert(template: string, anchor: string, side: Side, part: Part): Edit {
@@ -57,18 +70,6 @@ export function insert(template: string, anchor: string, side: Side, part: Part)
 export function remove(template: string, part: string): Edit {
   return editRow(`Remove ${part}`, template, (row) =>
     part === row.id ? undefined : removePart(row, part),
-  );
-}
-
-/** Changes how a part looks; `name` says what in the list of steps. */
-export function restyle(
-  template: string,
-  part: string,
-  name: string,
-  change: (part: Part) => Part,
-): Edit {
-  return editRow(`${name}, ${part}`, template, (row) =>
-    partWithId(row, part) === undefined ? undefined : replacePart(row, part, change),
   );
 }
 

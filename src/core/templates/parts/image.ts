@@ -1,25 +1,32 @@
-import type { Binding } from '../binding';
+import type { Binding } from '../bound';
+import { picture, radius, size, word } from '../property';
+import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 
-/** A picture of fixed size: one of the project's by name, or one at an http or https address. */
-export interface ImagePart {
-  readonly part: 'image';
-  readonly id: string;
-  readonly picture: Binding;
-  readonly widthPx: number;
-  readonly heightPx: number;
-  readonly shape: 'square' | 'rounded' | 'circle';
-  readonly fit: 'contain' | 'cover';
-}
+const properties = {
+  picture: picture('picture'),
+  width: size('width', { fixed: 40 }, ['fixed', 'share']),
+  height: size('height', { fixed: 40 }, ['fixed']),
+  fit: word('fit', ['contain', 'cover']),
+  radius: radius('corners'),
+  ...ofEveryPart,
+};
 
-export const image = {
+export type ImagePart = PartOf<'image', typeof properties>;
+
+/** A picture: one of the project's by name, or one at an http or https address. */
+export const image: DraftedKind<'image', typeof properties> = {
   part: 'image',
-  draft: (id: string, picture: Binding): ImagePart => ({
-    part: 'image',
-    id,
-    picture,
-    widthPx: 40,
-    heightPx: 40,
-    shape: 'circle',
-    fit: 'cover',
-  }),
-} as const;
+  about: 'A picture of the project, or at an address',
+  shows: 'picture',
+  holdsParts: false,
+  properties,
+  draft: (id, value) => draftImage(id, value),
+};
+
+export const draftImage = (id: string, from: Binding): ImagePart => ({
+  part: 'image',
+  id,
+  picture: from,
+  fit: 'cover',
+  radius: 'circle',
+});

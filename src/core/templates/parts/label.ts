@@ -1,26 +1,42 @@
-import type { Binding } from '../binding';
+import type { Binding } from '../bound';
+import { address, optional, size, style, text, word } from '../property';
 import type { TextStyleName } from '../styles';
+import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 import type { Size } from './size';
 
-/** Words on one line, cut with an ellipsis where they do not fit. */
-export interface LabelPart {
-  readonly part: 'label';
-  readonly id: string;
-  readonly text: Binding;
-  readonly style: TextStyleName;
-  readonly width: Size;
-  /** Where it leads: a web page, a mailbox, a telephone. */
-  readonly link?: Binding;
-  readonly align?: 'start' | 'centre' | 'end';
-}
+const properties = {
+  text: text('text'),
+  link: optional(address('link')),
+  style: style('style', 'body'),
+  width: size('width', 'fit'),
+  align: word('align', ['start', 'centre', 'end']),
+  ...ofEveryPart,
+};
 
-export const label = {
+export type LabelPart = PartOf<'label', typeof properties>;
+
+/** Words on one line, cut with an ellipsis where they do not fit. */
+export const label: DraftedKind<'label', typeof properties> = {
   part: 'label',
-  draft: (id: string, text: Binding, style: TextStyleName, width: Size = 'fit'): LabelPart => ({
-    part: 'label',
-    id,
-    text,
-    style,
-    width,
-  }),
-} as const;
+  about: 'Words: a value, or fixed ones',
+  shows: 'text',
+  holdsParts: false,
+  properties,
+  draft: (id, value, where) =>
+    where === 'under'
+      ? draftLabel(id, value, 'small', { share: 1 })
+      : draftLabel(id, value, 'value'),
+};
+
+export const draftLabel = (
+  id: string,
+  words: Binding,
+  ofStyle: TextStyleName,
+  width: Size = 'fit',
+): LabelPart => ({
+  part: 'label',
+  id,
+  text: words,
+  style: ofStyle,
+  ...(width !== 'fit' && { width }),
+});

@@ -1,2 +1,13 @@
-/** A width: as wide as the content, a share of what the others leave, or so many px. */
+/** A width or height: as large as the content, a share of what the others leave, or so many px. */
 export type Size = 'fit' | { readonly share: number } | { readonly fixed: number };
+
+/** Space inside the edges, in px; start and end follow the reading direction. */
+export interface Padding {
+  readonly start: number;
+  readonly end: number;
+  readonly top: number;
+  readonly bottom: number;
+}
+
+/** Of corners: px, or as round as can be. */
+export type Radius = number | 'circle';

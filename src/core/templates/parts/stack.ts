@@ -1,38 +1,39 @@
+import { padding, px, size, word } from '../property';
+import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 import type { Size } from './size';
 
-/** Space inside the edges, in px; start and end follow the reading direction. */
-export interface Padding {
-  readonly start: number;
-  readonly end: number;
-  readonly top: number;
-  readonly bottom: number;
-}
+const properties = {
+  direction: word('runs', ['across', 'down']),
+  gap: px('gap', 0),
+  padding: padding('padding'),
+  align: word('align', ['start', 'centre', 'end', 'stretch']),
+  width: size('width', 'fit'),
+  ...ofEveryPart,
+};
 
-/** Parts beside (across) or under each other (down); what parts there are, the list of them knows. */
-export interface StackOf<Child> {
-  readonly part: 'stack';
-  readonly id: string;
-  readonly direction: 'across' | 'down';
-  readonly gap: number;
-  readonly padding?: Padding;
-  readonly align: 'start' | 'centre' | 'end' | 'stretch';
-  readonly width: Size;
-  readonly children: readonly Child[];
-}
+export type StackItself = PartOf<'stack', typeof properties>;
 
-export const stack = {
+/** Parts beside (across) or under each other (down); which parts, the list of kinds knows. */
+export const stack: DraftedKind<'stack', typeof properties> = {
   part: 'stack',
-  draft: <Child>(
-    id: string,
-    direction: StackOf<Child>['direction'],
-    children: readonly Child[],
-  ): StackOf<Child> => ({
-    part: 'stack',
-    id,
-    direction,
-    gap: direction === 'across' ? 12 : 2,
-    align: direction === 'across' ? 'centre' : 'stretch',
-    width: { share: 1 },
-    children,
-  }),
-} as const;
+  about: 'Parts beside or under each other',
+  shows: undefined,
+  holdsParts: true,
+  properties,
+  draft: (id, _value, where) => draftStack(id, where === 'under' ? 'down' : 'across', []),
+};
+
+export const draftStack = <Child>(
+  id: string,
+  direction: 'across' | 'down',
+  children: readonly Child[],
+  width: Size = { share: 1 },
+): StackItself & { readonly children: readonly Child[] } => ({
+  part: 'stack',
+  id,
+  direction,
+  gap: direction === 'across' ? 12 : 2,
+  align: direction === 'across' ? 'centre' : 'stretch',
+  ...(width !== 'fit' && { width }),
+  children,
+});

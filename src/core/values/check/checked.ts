@@ -1,6 +1,6 @@
+import type { KnownFormat, OtherSource } from '../environment';
 import type { Span } from '../findings';
 import type { FunctionEntry } from '../functions';
-import type { KnownFormat, OtherSource } from '../others';
 import type { ResultType } from '../result-type';
 import type { ArithmeticOperator, CompareOperator, LogicalOperator } from '../syntax/tree';
 
@@ -112,6 +112,15 @@ export const callsAnything = (checked: CheckedArgument): boolean =>
 /** Whether it follows the time: then it is another one later. */
 export const readsNow = (checked: CheckedArgument): boolean =>
   (checked.kind === 'context' && checked.name === 'now') || partsOf(checked).some(readsNow);
+
+/** All that an expression may come to: of a condition, both of its ends. */
+export function resultsOf(checked: Checked): readonly Checked[] {
+  if (checked.kind === 'conditional')
+    return [...resultsOf(checked.whenTrue), ...resultsOf(checked.otherwise)];
+  return checked.kind === 'logical' && checked.operator === '??'
+    ? [...resultsOf(checked.left), ...resultsOf(checked.right)]
+    : [checked];
+}
 
 /** Whether one of several values is missing, as a condition of its own. */
 export function anyMissing([first, ...others]: readonly Checked[]): Checked {

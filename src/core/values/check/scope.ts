@@ -1,5 +1,5 @@
 import type { Finding } from '../../base';
-import type { Others } from '../others';
+import type { Environment } from '../environment';
 import type { ResultType } from '../result-type';
 import type { Argument, Expr } from '../syntax/tree';
 import type { Field } from '../type';
@@ -8,7 +8,7 @@ import type { Checked } from './checked';
 /** What an expression may speak of. */
 export interface World {
   readonly fields: readonly Field[];
-  readonly others: Others;
+  readonly environment: Environment;
   /** False for computed properties: they belong to the item, wherever it stands. */
   readonly hasPlace: boolean;
 }

@@ -12,12 +12,12 @@ import { EditorState, StateEffect, StateField } from '@codemirror/state';
 import { Decoration, type DecorationSet, EditorView, keymap } from '@codemirror/view';
 import type { Item } from '../../../core/items';
 import type { Span } from '../../../core/values';
-import { type Completion, completionsAt, type Field, type Others } from '../../../core/values';
+import { type Completion, completionsAt, type Environment, type Field } from '../../../core/values';
 
 /** What the editor needs to know, as of its latest render. */
 export interface EditorWorld {
   readonly fields: readonly Field[];
-  readonly others: Others;
+  readonly environment: Environment;
   readonly item: Item | undefined;
 }
 

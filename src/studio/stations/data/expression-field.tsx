@@ -3,9 +3,9 @@ import type { Finding } from '../../../core/base';
 import { edits, type FieldPlace, type ItemType } from '../../../core/project';
 import {
   computedOrder,
+  emptyEnvironment,
   fieldsBeside,
   makeExpression,
-  noOthers,
   pathAt,
   plainText,
   shown,
@@ -94,7 +94,7 @@ function PropertyExpression({
       <ExpressionEditor
         label={label}
         text={text}
-        world={{ fields, others: noOthers, item }}
+        world={{ fields, environment: emptyEnvironment, item }}
         findings={text === '' ? noFindings : findings}
         onChange={onChange}
         onLeave={onLeave}

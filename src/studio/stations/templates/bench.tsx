@@ -1,5 +1,11 @@
 import { type DragEvent, type RefObject, useEffect, useMemo, useRef, useState } from 'react';
-import { bindingOf, partWithId } from '../../../core/templates';
+import {
+  type EntryValue,
+  isBound,
+  kindOfPart,
+  partWithId,
+  propertyOf,
+} from '../../../core/templates';
 import { pathText } from '../../../core/values';
 import { bindRow, createRow } from '../../../render';
 import { make } from '../../shared/editing';
@@ -33,7 +39,7 @@ export function Bench({ selection }: { readonly selection: Selection }) {
     const row = createRow(tried.plan);
     bindRow(row, entry, pictures);
     host.current?.replaceChildren(row.element);
-    markParts(row.element, part.id, entry.texts, tried.plan.slots);
+    markParts(row.element, part.id, entry.values, tried.plan.slots);
   }, [tried, entry, pictures, part.id]);
 
   return (
@@ -90,9 +96,9 @@ function dropValue(event: DragEvent, selection: Selection): void {
   const { template } = selection;
   const target = partWithId(template.row, partAt(event.target) ?? template.row.id);
   if (target === undefined) return;
-  const property = target.part === 'image' ? 'picture' : 'text';
-  const before = bindingOf(target, property);
-  if (before === undefined) {
+  const property = kindOfPart(target).shows;
+  const before = property === undefined ? undefined : propertyOf(target, property);
+  if (property === undefined || (!isBound(before) && typeof before !== 'string')) {
     insertPath(selection, target.id, 'after', path);
     return;
   }
@@ -112,13 +118,13 @@ function readPath(text: string): readonly string[] | undefined {
 function markParts(
   row: HTMLElement,
   selected: string,
-  texts: readonly (string | undefined)[],
+  values: readonly EntryValue[],
   slots: readonly { readonly part: string }[],
 ): void {
   for (const element of [row, ...row.querySelectorAll<HTMLElement>('[data-part]')]) {
     const id = element.dataset['part'];
     element.classList.toggle('yc-selected', id === selected);
     const slot = slots.findIndex((each) => each.part === id);
-    element.classList.toggle('yc-blank', slot >= 0 && texts[slot] === undefined);
+    element.classList.toggle('yc-blank', slot >= 0 && values[slot] === undefined);
   }
 }

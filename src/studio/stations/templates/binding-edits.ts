@@ -1,10 +1,10 @@
 import { type Edit, edits } from '../../../core/project';
-import type { Binding, Bound, SlotProperty, StandIn } from '../../../core/templates';
+import type { Binding, Bound, StandIn } from '../../../core/templates';
 
 export interface Place {
   readonly template: string;
   readonly part: string;
-  readonly property: SlotProperty;
+  readonly property: string;
 }
 
 /** Another expression in a binding; its format and its stand-in stay. */

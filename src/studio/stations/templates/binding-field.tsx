@@ -1,6 +1,6 @@
 import { Suspense, useState } from 'react';
 import { edits } from '../../../core/project';
-import type { Binding, SlotProperty } from '../../../core/templates';
+import type { Binding, Property } from '../../../core/templates';
 import { isShowable, pathText } from '../../../core/values';
 import { ChoiceChips, Row } from '../../shared/controls';
 import { make } from '../../shared/editing';
@@ -16,16 +16,18 @@ const ByExample = onDemand(() => import('./by-example'));
 
 interface BindingFieldProps {
   readonly selection: Selection;
-  readonly property: SlotProperty;
+  readonly property: string;
+  readonly declared: Property;
   readonly binding: Binding;
 }
 
 const inputLook = 'h-7 w-full rounded-md border border-rule bg-paper px-2 focus:border-woad';
 
 /** What feeds a property: a value found by its first letters, an expression, or fixed words. */
-export function BindingField({ selection, property, binding }: BindingFieldProps) {
+export function BindingField({ selection, property, declared, binding }: BindingFieldProps) {
   const place = { template: selection.template.id, part: selection.part.id, property };
-  const isOfPattern = property === 'picture' && typeof binding !== 'string' && isPattern(binding);
+  const { kind: takes } = declared;
+  const isOfPattern = takes === 'picture' && typeof binding !== 'string' && isPattern(binding);
   const [isByExample, setByExample] = useState(false);
   const now = typeof binding === 'string' ? 'words' : isOfPattern ? 'pattern' : 'value';
   const kind = isByExample ? 'example' : now;
@@ -44,12 +46,12 @@ export function BindingField({ selection, property, binding }: BindingFieldProps
           label={`What ${property} comes from`}
           options={[
             'value',
-            ...(property === 'picture'
+            ...(takes === 'picture'
               ? (['pattern'] as const)
-              : property === 'text'
+              : takes === 'text'
                 ? ([{ value: 'example', words: 'by example' }] as const)
                 : []),
-            { value: 'words', words: property === 'picture' ? 'one picture' : 'fixed words' },
+            { value: 'words', words: takes === 'picture' ? 'one picture' : 'fixed words' },
           ]}
           chosen={kind}
           onChoose={choose}
@@ -69,7 +71,7 @@ export function BindingField({ selection, property, binding }: BindingFieldProps
           />
         </Row>
       ) : (
-        <ValueFields selection={selection} place={place} binding={binding} />
+        <ValueFields {...{ selection, place, declared, binding }} />
       )}
     </>
   );
@@ -78,26 +80,27 @@ export function BindingField({ selection, property, binding }: BindingFieldProps
 interface ValueFieldsProps {
   readonly selection: Selection;
   readonly place: Place;
+  readonly declared: Property;
   readonly binding: Exclude<Binding, string>;
 }
 
-function ValueFields({ selection, place, binding }: ValueFieldsProps) {
+function ValueFields({ selection, place, declared, binding }: ValueFieldsProps) {
   return (
     <>
       <Row words="">
-        {place.property === 'picture' && isPattern(binding) ? (
+        {declared.kind === 'picture' && isPattern(binding) ? (
           <PatternField selection={selection} place={place} binding={binding} />
         ) : (
-          <ExpressionInput selection={selection} place={place} binding={binding} />
+          <ExpressionInput {...{ selection, place, declared, binding }} />
         )}
       </Row>
-      {place.property !== 'link' && (
+      {declared.kind !== 'address' && (
         <Suspense fallback={<Row words="format"> </Row>}>
           <FormatField selection={selection} place={place} binding={binding} />
         </Suspense>
       )}
       <StandInField selection={selection} place={place} binding={binding} />
-      {place.property === 'text' && (
+      {declared.kind === 'text' && (
         <Row words="follows">
           <ChoiceChips
             label="Whether it follows changes"

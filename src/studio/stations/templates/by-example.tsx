@@ -30,7 +30,7 @@ export default function ByExample({ selection, place, onDone }: ByExampleProps) 
     <ExamplePanel
       key={`${place.template} ${place.part}`}
       {...{ type, item }}
-      now={tried.entries[0]?.texts[slot] ?? ''}
+      now={String(tried.entries[0]?.values[slot] ?? '')}
       onTake={take}
     />
   );

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
-import { othersOf } from '../../../core/project';
-import type { Binding } from '../../../core/templates';
+import { environmentOf, scopeFor } from '../../../core/project';
+import { type Bound, checkSlot, isContent, type Property } from '../../../core/templates';
 import { makeExpression, pathAt } from '../../../core/values';
 import { make } from '../../shared/editing';
 import { ExpressionEditor } from '../../shared/expression/expression-editor';
@@ -17,27 +17,37 @@ import { useWritten, writtenText } from './use-written';
 interface ExpressionInputProps {
   readonly selection: Selection;
   readonly place: Place;
-  readonly binding: Exclude<Binding, string>;
+  readonly binding: Bound;
+  readonly declared: Property;
 }
 
 /** Every keystroke that reads is in the rows at once; one that does not says why. */
-export function ExpressionInput({ selection, place, binding }: ExpressionInputProps) {
-  const { project, type } = selection;
+export function ExpressionInput({ selection, place, binding, declared }: ExpressionInputProps) {
+  const { project, template, type } = selection;
   const [text, setText] = useState(binding.expr);
   const [renaming, setRenaming] = useState<readonly string[]>();
   const item = useSession((session) => session.atHand?.value);
   const fields = type?.fields ?? [];
   useEffect(() => setText(binding.expr), [binding.expr]);
-  const others = useMemo(() => othersOf(project), [project]);
-  const use = binding.format === undefined ? 'text' : 'any';
-  const { findings } = useMemo(
-    () => makeExpression(text, fields, use, others),
-    [text, fields, use, others],
+  const environment = useMemo(() => environmentOf(project), [project]);
+  const use = isContent(declared) && binding.format === undefined ? 'text' : 'any';
+  const findingsOf = (expr: string) =>
+    isContent(declared)
+      ? makeExpression(expr, fields, use, environment).findings
+      : checkSlot(
+          { expr },
+          declared,
+          scopeFor(project, template.type, () => undefined, 'en'),
+        );
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what it is read with follows from these
+  const findings = useMemo(
+    () => findingsOf(text),
+    [text, fields, declared, use, environment, project],
   );
   const write = (next: string, isDone: boolean) => {
     setText(next);
-    const reads = makeExpression(next, fields, use, others).findings.length === 0;
-    if (reads || isDone) make(bindPath(place, next, binding, `expression ${place.part}`));
+    if (findingsOf(next).length === 0 || isDone)
+      make(bindPath(place, next, binding, `expression ${place.part}`));
   };
   const [finding] = findings;
   const selected = useSpanShown(({ place: own, span }) =>
@@ -50,7 +60,7 @@ export function ExpressionInput({ selection, place, binding }: ExpressionInputPr
       <ExpressionEditor
         label={`Value of ${place.property}`}
         text={text}
-        world={{ fields, others, item }}
+        world={{ fields, environment, item }}
         findings={findings}
         onChange={(next) => write(next, false)}
         onLeave={() => text !== binding.expr && write(text, true)}
@@ -58,7 +68,9 @@ export function ExpressionInput({ selection, place, binding }: ExpressionInputPr
         selected={selected}
       />
       {finding === undefined ? (
-        place.property === 'text' && <Results {...{ selection, place, binding }} expr={text} />
+        (declared.kind === 'text' || !isContent(declared)) && (
+          <Results {...{ selection, place, binding }} expr={text} />
+        )
       ) : (
         <FindingLine finding={finding} text={text} onMend={(next) => write(next, true)} />
       )}
@@ -69,8 +81,12 @@ export function ExpressionInput({ selection, place, binding }: ExpressionInputPr
   );
 }
 
+interface ResultsProps extends Omit<ExpressionInputProps, 'declared'> {
+  readonly expr: string;
+}
+
 /** What it gives for the item at hand and over all items of the type, as one types. */
-function Results({ selection, place, binding, expr }: ExpressionInputProps & { expr: string }) {
+function Results({ selection, place, binding, expr }: ResultsProps) {
   const locale = useSession((session) => session.locale) ?? selection.project.locales?.[0] ?? 'en';
   const { spread, items } = useEnds(selection, expr);
   const own = (selection.project.formats ?? []).find((format) => format.id === binding.format);

@@ -5,7 +5,7 @@ import {
   type NamedFormat,
   proposeFormats,
 } from '../../../core/formats';
-import { edits, freeFormatId, inOneStep, othersOf } from '../../../core/project';
+import { edits, environmentOf, freeFormatId, inOneStep } from '../../../core/project';
 import type { Binding } from '../../../core/templates';
 import { makeExpression, type ResultType, typeOfResult } from '../../../core/values';
 import { MenuButton, Row } from '../../shared/controls';
@@ -31,7 +31,7 @@ export default function FormatField({ selection, place, binding }: FormatFieldPr
     binding.expr,
     type?.fields ?? [],
     'any',
-    othersOf(project),
+    environmentOf(project),
   );
   const formats = project.formats ?? [];
   const current = formats.find((format) => format.id === binding.format);
@@ -67,10 +67,10 @@ export default function FormatField({ selection, place, binding }: FormatFieldPr
 /** What is likely, then one of every other family that takes such values. */
 function proposalsFor(name: string, type: ResultType, selection: Selection): FormatProposal[] {
   const likely = proposeFormats(name, type, selection.type?.fields ?? []);
-  const others = Object.values(families).filter(
+  const environment = Object.values(families).filter(
     (family) => family.takes(type) && !likely.some(({ format }) => format.as === family.as),
   );
-  return [...likely, ...others.map(({ words, draft }) => ({ name: words, format: draft }))];
+  return [...likely, ...environment.map(({ words, draft }) => ({ name: words, format: draft }))];
 }
 
 interface FormatMenuProps extends FormatFieldProps {

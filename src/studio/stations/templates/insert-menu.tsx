@@ -1,7 +1,7 @@
 import Trash2 from 'lucide-react/icons/trash-2';
 import { ownValue } from '../../../core/base';
 import { type Edit, edits, freePartId } from '../../../core/project';
-import { likelyPart, type Part, partKinds, type Side } from '../../../core/templates';
+import { contentKinds, kinds, likelyPart, type Part, type Side } from '../../../core/templates';
 import { type Field, fieldAtPath, isShowable, pathText } from '../../../core/values';
 import { Button, MenuButton } from '../../shared/controls';
 import { make, whyNot } from '../../shared/editing';
@@ -9,21 +9,26 @@ import { goWithin } from '../../shared/route';
 import { useSession } from '../../shared/session';
 import { pathsShown, type Selection } from './selection';
 
+const sides: readonly (readonly [Side, where: string])[] = [
+  ['below', 'under'],
+  ['above', 'above'],
+  ['before', 'before'],
+  ['after', 'after'],
+];
+
+const sentence = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);
+
 /** New parts beside and under the selected one, fed by the next value that nothing shows yet. */
 export function InsertMenu({ selection }: { readonly selection: Selection }) {
   const { part, template } = selection;
   const name = part.id === template.row.id ? 'the row' : part.id;
-  const entries: {
-    readonly words: string;
-    readonly side: Side;
-    readonly kind: 'label' | 'image';
-  }[] = [
-    { words: `Label under ${name}`, side: 'below', kind: 'label' },
-    { words: `Label above ${name}`, side: 'above', kind: 'label' },
-    { words: `Label after ${name}`, side: 'after', kind: 'label' },
-    { words: `Image before ${name}`, side: 'before', kind: 'image' },
-    { words: `Image after ${name}`, side: 'after', kind: 'image' },
-  ];
+  const entries = contentKinds().flatMap((kind) =>
+    sides.map(([side, where]) => ({
+      words: `${sentence(kind.part)} ${where} ${name}`,
+      side,
+      kind: kind.part,
+    })),
+  );
   return (
     <MenuButton
       words="Insert"
@@ -76,12 +81,7 @@ export function insertPath(
   insert(selection, anchor, side, drafted(selection, kind, path, side));
 }
 
-function insertNew(
-  selection: Selection,
-  anchor: string,
-  side: Side,
-  kind: 'label' | 'image',
-): void {
+function insertNew(selection: Selection, anchor: string, side: Side, kind: string): void {
   insert(selection, anchor, side, drafted(selection, kind, nextUnused(selection, kind), side));
 }
 
@@ -92,7 +92,7 @@ function insert({ template }: Selection, anchor: string, side: Side, part: Part)
 
 function drafted(
   { template }: Selection,
-  kind: 'label' | 'image',
+  kind: string,
   path: readonly string[] | undefined,
   side: Side,
 ): Part {
@@ -104,18 +104,13 @@ function drafted(
       .replace(/^[^a-z]+|-+$/g, '') ?? '';
   const id = freePartId(template, last === '' ? kind : last);
   const binding = path === undefined ? 'New words' : { expr: pathText(path) };
-  if (kind === 'image') return partKinds.image.draft(id, binding);
-  const isBelow = side === 'below' || side === 'above';
-  return partKinds.label.draft(
-    id,
-    binding,
-    isBelow ? 'small' : 'value',
-    isBelow ? { share: 1 } : 'fit',
-  );
+  const where = side === 'below' || side === 'above' ? 'under' : 'beside';
+  const drafting = contentKinds().find(({ part }) => part === kind) ?? kinds.label;
+  return drafting.draft(id, binding, where);
 }
 
 /** The first showable field that no part reads yet; for an image, one whose name speaks of pictures. */
-function nextUnused(selection: Selection, kind: 'label' | 'image'): readonly string[] | undefined {
+function nextUnused(selection: Selection, kind: string): readonly string[] | undefined {
   const fields = selection.type?.fields ?? [];
   const used = new Set(pathsShown(selection).map((path) => path[0]));
   const { project } = selection;

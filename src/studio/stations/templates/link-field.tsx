@@ -1,6 +1,6 @@
 import { ownValue } from '../../../core/base';
 import { edits } from '../../../core/project';
-import type { LabelPart } from '../../../core/templates';
+import { isBound, kindOfPart, propertyOf } from '../../../core/templates';
 import { pathText } from '../../../core/values';
 import { Button, Row } from '../../shared/controls';
 import { make } from '../../shared/editing';
@@ -10,30 +10,27 @@ import type { Selection } from './selection';
 
 interface LinkFieldProps {
   readonly selection: Selection;
-  readonly part: LabelPart;
+  readonly name: string;
 }
 
-/** Where a label leads: a value made into an address of the web, a mailbox or a telephone. */
-export function LinkField({ selection, part }: LinkFieldProps) {
-  const { template } = selection;
+/** Where a part leads: a value made into an address of the web, a mailbox or a telephone. */
+export function LinkField({ selection, name }: LinkFieldProps) {
+  const { template, part } = selection;
   const likely = useLikely(selection);
-  const place = { template: template.id, part: part.id, property: 'link' } as const;
-  if (part.link === undefined)
+  const place = { template: template.id, part: part.id, property: name };
+  const link = propertyOf(part, name);
+  const declared = ownValue(kindOfPart(part).properties, name);
+  if (declared === undefined || (typeof link !== 'string' && !isBound(link)))
     return (
       <Row words="link">
         <Button onPress={() => make(edits.bind(place, { expr: likely }))}>Lead somewhere</Button>
       </Row>
     );
-  const unlink = edits.restyle(template.id, part.id, 'No link', (old) => {
-    if (old.part !== 'label') return old;
-    const { link: _, ...rest } = old;
-    return rest;
-  });
   return (
     <div className="mt-1 border-t border-rule pt-1">
-      <BindingField selection={selection} property="link" binding={part.link} />
+      <BindingField {...{ selection, declared }} property={name} binding={link} />
       <Row words="">
-        <Button onPress={() => make(unlink)}>No link</Button>
+        <Button onPress={() => make(edits.set(place, undefined))}>No link</Button>
       </Row>
     </div>
   );

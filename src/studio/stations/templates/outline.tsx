@@ -2,7 +2,7 @@ import Columns2 from 'lucide-react/icons/columns-2';
 import ImageIcon from 'lucide-react/icons/image';
 import Rows2 from 'lucide-react/icons/rows-2';
 import Type from 'lucide-react/icons/type';
-import type { Part } from '../../../core/templates';
+import { type Constant, childrenOf, constantsOf, type Part } from '../../../core/templates';
 import { Heading } from '../../shared/controls';
 import { goWithin } from '../../shared/route';
 import type { Selection } from './selection';
@@ -33,7 +33,7 @@ interface PartLineProps {
 }
 
 function PartLine({ part, depth, chosen }: PartLineProps) {
-  const Icon = part.part === 'stack' ? icons[part.direction] : icons[part.part];
+  const Icon = part.part === 'stack' ? icons[part.direction ?? 'across'] : icons[part.part];
   return (
     <li>
       <button
@@ -47,9 +47,9 @@ function PartLine({ part, depth, chosen }: PartLineProps) {
         <span className="truncate">{part.id}</span>
         <span className="shrink-0 text-sm font-normal text-ash">{about(part)}</span>
       </button>
-      {part.part === 'stack' && (
+      {childrenOf(part).length > 0 && (
         <ul>
-          {part.children.map((child) => (
+          {childrenOf(part).map((child) => (
             <PartLine key={child.id} part={child} depth={depth + 1} chosen={chosen} />
           ))}
         </ul>
@@ -59,12 +59,13 @@ function PartLine({ part, depth, chosen }: PartLineProps) {
 }
 
 function about(part: Part): string {
-  if (part.part === 'image') return `${part.widthPx} × ${part.heightPx}`;
-  const width =
-    part.width === 'fit'
-      ? 'fit'
-      : 'share' in part.width
-        ? `share ${part.width.share}`
-        : `${part.width.fixed} px`;
-  return part.part === 'stack' ? `${part.direction} · gap ${part.gap}` : width;
+  const { width, height, direction, gap } = constantsOf(part);
+  if (direction !== undefined) return `${direction} · gap ${gap}`;
+  return height === undefined ? sizeWords(width) : `${sizeWords(width)} × ${sizeWords(height)}`;
+}
+
+function sizeWords(size: Constant | undefined): string {
+  if (typeof size !== 'object') return 'fit';
+  if ('share' in size) return `share ${size.share}`;
+  return 'fixed' in size ? `${size.fixed} px` : '';
 }

@@ -1,25 +1,21 @@
 import { edits } from '../../../core/project';
-import {
-  type ImagePart,
-  type LabelPart,
-  type Part,
-  type Size,
-  type StackPart,
-  textStyleNames,
-} from '../../../core/templates';
-import { ChoiceChips, Heading, NumberField, Row } from '../../shared/controls';
+import { isBound, isContent, kindOfPart, type Property, propertyOf } from '../../../core/templates';
+import { Heading, MenuButton } from '../../shared/controls';
 import { make } from '../../shared/editing';
 import { BindingField } from './binding-field';
+import { ConstantField } from './constant-field';
 import { LinkField } from './link-field';
 import type { Selection } from './selection';
+import { TypedField } from './typed-field';
 
-/** What the selected part shows, and what it looks like. */
+/** What the selected part shows, and what it looks like: a field for each property of its kind. */
 export function Properties({ selection }: { readonly selection: Selection }) {
-  const { part, template } = selection;
-  const restyle = (
-    name: string,
-    change: Partial<LabelPart> | Partial<ImagePart> | Partial<StackPart>,
-  ) => make(edits.restyle(template.id, part.id, name, (old) => changed(old, change)));
+  const { part } = selection;
+  const declared = Object.entries(kindOfPart(part).properties);
+  const content = declared.filter(([, property]) => isContent(property));
+  const looks = declared.filter(([, property]) => !isContent(property));
+  const isShown = ([name, property]: (typeof looks)[number]) =>
+    !property.isRare || propertyOf(part, name) !== undefined;
   return (
     <div className="grid min-h-0 grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] content-start overflow-y-auto max-[1100px]:grid-cols-1 in-data-[windows=two]:grid-cols-1">
       <section
@@ -27,211 +23,67 @@ export function Properties({ selection }: { readonly selection: Selection }) {
         className="border-r border-rule px-3 py-1.5 has-data-wide:col-span-2"
       >
         <Heading>Shows</Heading>
-        {part.part === 'label' && (
-          <>
-            <BindingField selection={selection} property="text" binding={part.text} />
-            <LinkField selection={selection} part={part} />
-          </>
-        )}
-        {part.part === 'image' && (
-          <BindingField selection={selection} property="picture" binding={part.picture} />
-        )}
+        {content.map(([name, property]) => (
+          <ContentField key={name} {...{ selection, name, property }} />
+        ))}
         {part.part === 'stack' && (
           <p className="text-ash">
-            A stack holds parts {part.direction === 'across' ? 'beside' : 'under'} each other.
-            Select one of them in the outline, or drop a value between them.
+            A stack holds parts {part.direction === 'down' ? 'under' : 'beside'} each other. Select
+            one of them in the outline, or drop a value between them.
           </p>
         )}
       </section>
       <section aria-label="Looks like" className="px-3 py-1.5">
         <Heading>Looks like</Heading>
-        {part.part === 'label' && <LabelLook part={part} restyle={restyle} />}
-        {part.part === 'image' && <ImageLook part={part} restyle={restyle} />}
-        {part.part === 'stack' && <StackLook part={part} restyle={restyle} />}
+        {looks.filter(isShown).map(([name, property]) => (
+          <LookField key={`${part.id} ${name}`} {...{ selection, name, property }} />
+        ))}
+        <AddMenu selection={selection} among={looks.filter((each) => !isShown(each))} />
       </section>
     </div>
   );
 }
 
-/** The same part with some properties changed; a property of another kind of part changes nothing. */
-function changed(part: Part, change: object): Part {
-  return { ...part, ...change };
+interface FieldProps {
+  readonly selection: Selection;
+  readonly name: string;
+  readonly property: Property;
 }
 
-interface LookProps<T extends Part> {
-  readonly part: T;
-  readonly restyle: (name: string, change: Partial<T>) => void;
+function ContentField({ selection, name, property }: FieldProps) {
+  const value = propertyOf(selection.part, name);
+  if (property.kind === 'address') return <LinkField {...{ selection, name }} />;
+  return isBound(value) || typeof value === 'string' ? (
+    <BindingField {...{ selection, declared: property }} property={name} binding={value} />
+  ) : null;
 }
 
-function LabelLook({ part, restyle }: LookProps<LabelPart>) {
+function LookField(props: FieldProps) {
+  const { selection, name, property } = props;
+  // The row itself is as wide as the list.
+  if (name === 'width' && selection.part.id === selection.template.row.id) return null;
+  return property.isBindable ? <TypedField {...props} /> : <ConstantField {...props} />;
+}
+
+interface AddMenuProps {
+  readonly selection: Selection;
+  readonly among: readonly (readonly [name: string, Property])[];
+}
+
+/** Properties that take no room until they are set. */
+function AddMenu({ selection: { template, part }, among }: AddMenuProps) {
+  if (among.length === 0) return null;
   return (
-    <>
-      <Row words="style">
-        <ChoiceChips
-          label="Style"
-          options={textStyleNames}
-          chosen={part.style}
-          onChoose={(style) => restyle(`Style ${style}`, { style })}
-        />
-      </Row>
-      <Row words="width">
-        <WidthField width={part.width} onChange={(width) => restyle('Width', { width })} />
-      </Row>
-      <Row words="align">
-        <ChoiceChips
-          label="Align"
-          options={['start', 'centre', 'end']}
-          chosen={part.align ?? 'start'}
-          onChoose={(align) => restyle(`Align ${align}`, { align })}
-        />
-      </Row>
-    </>
-  );
-}
-
-function ImageLook({ part, restyle }: LookProps<ImagePart>) {
-  return (
-    <>
-      <Row words="size">
-        <span className="flex items-center gap-1.5">
-          <NumberField
-            label="Width"
-            value={part.widthPx}
-            least={8}
-            most={400}
-            onChange={(widthPx) => restyle('Width', { widthPx })}
-          />
-          ×
-          <NumberField
-            label="Height"
-            value={part.heightPx}
-            least={8}
-            most={400}
-            onChange={(heightPx) => restyle('Height', { heightPx })}
-          />
-        </span>
-      </Row>
-      <Row words="shape">
-        <ChoiceChips
-          label="Shape"
-          options={['square', 'rounded', 'circle']}
-          chosen={part.shape}
-          onChoose={(shape) => restyle(`Shape ${shape}`, { shape })}
-        />
-      </Row>
-      <Row words="fit">
-        <ChoiceChips
-          label="Fit"
-          options={['cover', 'contain']}
-          chosen={part.fit}
-          onChoose={(fit) => restyle(`Fit ${fit}`, { fit })}
-        />
-      </Row>
-    </>
-  );
-}
-
-function StackLook({ part, restyle }: LookProps<StackPart>) {
-  const { padding } = part;
-  return (
-    <>
-      <Row words="runs">
-        <ChoiceChips
-          label="Direction"
-          options={['across', 'down']}
-          chosen={part.direction}
-          onChoose={(direction) =>
-            restyle(`Runs ${direction}`, {
-              direction,
-              align: direction === 'across' ? 'centre' : 'stretch',
-            })
-          }
-        />
-      </Row>
-      <Row words="gap">
-        <NumberField
-          label="Gap"
-          value={part.gap}
-          least={0}
-          most={200}
-          onChange={(gap) => restyle('Gap', { gap })}
-        />
-      </Row>
-      <Row words="padding">
-        <span className="flex items-center gap-1.5">
-          <NumberField
-            label="Padding at the sides"
-            value={padding?.start ?? 0}
-            least={0}
-            most={200}
-            onChange={(sides) =>
-              restyle('Padding', {
-                padding: { top: 0, bottom: 0, ...padding, start: sides, end: sides },
-              })
-            }
-          />
-          sides
-          <NumberField
-            label="Padding above and below"
-            value={padding?.top ?? 0}
-            least={0}
-            most={200}
-            onChange={(ends) =>
-              restyle('Padding', {
-                padding: { start: 0, end: 0, ...padding, top: ends, bottom: ends },
-              })
-            }
-          />
-        </span>
-      </Row>
-      {part.id !== 'row' && (
-        <Row words="width">
-          <WidthField width={part.width} onChange={(width) => restyle('Width', { width })} />
-        </Row>
-      )}
-    </>
-  );
-}
-
-function WidthField({
-  width,
-  onChange,
-}: {
-  readonly width: Size;
-  readonly onChange: (width: Size) => void;
-}) {
-  const kind = width === 'fit' ? 'fit' : 'share' in width ? 'share' : 'fixed';
-  const sizes: Readonly<Record<typeof kind, Size>> = {
-    fit: 'fit',
-    share: { share: 1 },
-    fixed: { fixed: 80 },
-  };
-  return (
-    <span className="flex flex-wrap items-center gap-1.5">
-      <ChoiceChips
-        label="Width"
-        options={['fit', 'share', 'fixed']}
-        chosen={kind}
-        onChoose={(next) => next !== kind && onChange(sizes[next])}
-      />
-      {width !== 'fit' && 'share' in width && (
-        <NumberField
-          label="Share"
-          value={width.share}
-          least={1}
-          most={100}
-          onChange={(share) => onChange({ share })}
-        />
-      )}
-      {width !== 'fit' && 'fixed' in width && (
-        <NumberField
-          label="Width in px"
-          value={width.fixed}
-          least={1}
-          most={1000}
-          onChange={(fixed) => onChange({ fixed })}
-        />
-      )}
-    </span>
+    <MenuButton
+      words="Add"
+      label="Property"
+      entries={among.map(([name, property]) => ({
+        words: property.words,
+        onChoose: () =>
+          make(
+            edits.set({ template: template.id, part: part.id, property: name }, property.default),
+          ),
+      }))}
+    />
   );
 }

@@ -1,5 +1,12 @@
 import { type ItemType, type Project, withId } from '../../../core/project';
-import { type Part, partsOf, partWithId, slotsOf, type Template } from '../../../core/templates';
+import {
+  isBound,
+  type Part,
+  partsOf,
+  partWithId,
+  slotsOf,
+  type Template,
+} from '../../../core/templates';
 import { makeExpression } from '../../../core/values';
 import { useRoute } from '../../shared/route';
 import { useProject, useSession } from '../../shared/session';
@@ -37,6 +44,6 @@ export function useSelection(): Selection | undefined {
 export function pathsShown({ template, type }: Selection): readonly (readonly string[])[] {
   const fields = type?.fields ?? [];
   return slotsOf(template.row).flatMap(({ binding }) =>
-    typeof binding === 'string' ? [] : makeExpression(binding.expr, fields).paths,
+    isBound(binding) ? makeExpression(binding.expr, fields).paths : [],
   );
 }

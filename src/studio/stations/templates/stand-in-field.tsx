@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { count } from '../../../core/base';
-import { othersOf } from '../../../core/project';
+import { environmentOf } from '../../../core/project';
 import type { Bound } from '../../../core/templates';
 import { makeExpression } from '../../../core/values';
 import { MenuButton, Row } from '../../shared/controls';
@@ -72,12 +72,12 @@ function StandInExpression({
   useEffect(() => setText(expr), [expr]);
   const item = useSession((session) => session.atHand?.value);
   const fields = type?.fields ?? [];
-  const others = useMemo(() => othersOf(project), [project]);
+  const environment = useMemo(() => environmentOf(project), [project]);
   const use = binding.format === undefined ? 'text' : 'any';
-  const { findings } = makeExpression(text, fields, use, others);
+  const { findings } = makeExpression(text, fields, use, environment);
   const write = (next: string, isDone: boolean) => {
     setText(next);
-    if (makeExpression(next, fields, use, others).findings.length === 0 || isDone)
+    if (makeExpression(next, fields, use, environment).findings.length === 0 || isDone)
       make(standIn(place, binding, { expr: next }, `if missing ${place.part} ${place.property}`));
   };
   const [finding] = findings;
@@ -86,7 +86,7 @@ function StandInExpression({
       <ExpressionEditor
         label="Value if missing"
         text={text}
-        world={{ fields, others, item }}
+        world={{ fields, environment, item }}
         findings={findings}
         onChange={(next) => write(next, false)}
         onLeave={() => text !== expr && write(text, true)}
@@ -107,8 +107,9 @@ function MissingCount({ selection, place, binding }: StandInFieldProps) {
   );
   const { project, type } = selection;
   const mayBeMissing = useMemo(() => {
-    const others = othersOf(project);
-    return makeExpression(binding.expr, type?.fields ?? [], 'any', others).checked?.mayBeMissing;
+    const environment = environmentOf(project);
+    return makeExpression(binding.expr, type?.fields ?? [], 'any', environment).checked
+      ?.mayBeMissing;
   }, [project, type, binding.expr]);
   const missing = slot?.missingCount ?? 0;
   return (

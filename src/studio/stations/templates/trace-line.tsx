@@ -1,5 +1,5 @@
 import { Fragment, useEffect, useState } from 'react';
-import { bindingOf, type SlotProperty } from '../../../core/templates';
+import { isBound, kindOfPart, propertyOf, slotsOf } from '../../../core/templates';
 import type { NearestValue, Span } from '../../../core/values';
 import type { Trace } from '../../../engine';
 import { make } from '../../shared/editing';
@@ -16,9 +16,12 @@ export function TraceLine({ selection }: { readonly selection: Selection }) {
   const item = useBenchItem(template);
   const version = useSession((session) => session.view?.version);
   const [trace, setTrace] = useState<Trace>();
-  const [isOfLink, setOfLink] = useState(false);
-  const hasLink = part.part === 'label' && part.link !== undefined;
-  const property = part.part === 'image' ? 'picture' : hasLink && isOfLink ? 'link' : 'text';
+  const [wish, setWish] = useState<string>();
+  const others = slotsOf(part).filter(
+    (slot) => slot.part === part.id && slot.property !== kindOfPart(part).shows,
+  );
+  const other = others.find((slot) => slot.property === wish);
+  const property = other?.property ?? kindOfPart(part).shows ?? '';
   // biome-ignore lint/correctness/useExhaustiveDependencies: every version may give another trace
   useEffect(() => {
     let isLatest = true;
@@ -37,16 +40,17 @@ export function TraceLine({ selection }: { readonly selection: Selection }) {
       className="col-span-2 flex items-center gap-1.5 overflow-x-auto max-[1000px]:col-span-1 overflow-y-hidden border-t border-rule bg-paper px-3 text-sm whitespace-nowrap"
     >
       <span className="shrink-0 text-ash">{part.id} of this item</span>
-      {hasLink && (
+      {others.map((slot) => (
         <button
+          key={slot.property}
           type="button"
           className="shrink-0 rounded-full border border-rule px-2 hover:border-ash aria-pressed:bg-ink aria-pressed:text-paper"
-          aria-pressed={isOfLink}
-          onClick={() => setOfLink(!isOfLink)}
+          aria-pressed={slot === other}
+          onClick={() => setWish(slot === other ? undefined : slot.property)}
         >
-          its link
+          its {slot.declared.words}
         </button>
-      )}
+      ))}
       {trace === undefined ? (
         <span className="text-ash">{part.part === 'stack' ? 'shows nothing of its own' : ''}</span>
       ) : (
@@ -119,7 +123,7 @@ const StepList = ({ steps, onStep }: StepListProps) =>
 interface NearestProps {
   readonly nearest: NearestValue;
   readonly selection: Selection;
-  readonly property: SlotProperty;
+  readonly property: string;
 }
 
 /** The nearest path that has a value: instead of one that never has, else where it has none. */
@@ -130,8 +134,8 @@ function Nearest({ nearest, selection, property }: NearestProps) {
     const slot = survey?.slots.find((each) => each.part === part.id && each.property === property);
     return slot !== undefined && slot.missingCount === survey?.itemCount;
   });
-  const binding = bindingOf(part, property);
-  if (binding === undefined) return null;
+  const binding = propertyOf(part, property);
+  if (!isBound(binding)) return null;
   const place = { template: template.id, part: part.id, property };
   const expr = isAlwaysMissing ? nearest.replaced : nearest.besides;
   return (

@@ -3,7 +3,7 @@ import ChevronRight from 'lucide-react/icons/chevron-right';
 import { useState } from 'react';
 import { count, isRecord, ownValue } from '../../../core/base';
 import type { Item } from '../../../core/items';
-import { bindingOf } from '../../../core/templates';
+import { isBound, kindOfPart, propertyOf } from '../../../core/templates';
 import { type Field, pathText, shown } from '../../../core/values';
 import { Heading } from '../../shared/controls';
 import { make } from '../../shared/editing';
@@ -162,8 +162,8 @@ function ValueLine({ field, path, item, used, selection }: ValueLineProps) {
 
 function bindSelected(selection: Selection, path: readonly string[]): void {
   const { template, part } = selection;
-  const property = part.part === 'image' ? 'picture' : 'text';
-  const before = bindingOf(part, property);
-  if (before !== undefined)
+  const property = kindOfPart(part).shows;
+  const before = property === undefined ? undefined : propertyOf(part, property);
+  if (property !== undefined && (isBound(before) || typeof before === 'string'))
     make(bindPath({ template: template.id, part: part.id, property }, pathText(path), before));
 }

@@ -26,12 +26,12 @@ export interface KnownFormat {
 }
 
 /** What an expression can reach beside the item: the project's sources and formats, by their ids. */
-export interface Others {
+export interface Environment {
   readonly sources: ReadonlyMap<string, OtherSource>;
   readonly formats: ReadonlyMap<string, KnownFormat>;
 }
 
-export const noOthers: Others = { sources: new Map(), formats: new Map() };
+export const emptyEnvironment: Environment = { sources: new Map(), formats: new Map() };
 
 /** The first step of a path that begins in another source: `lookup("makers")`. */
 export const lookupStep = (source: string): string => `lookup(${JSON.stringify(source)})`;

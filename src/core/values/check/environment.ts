@@ -9,10 +9,10 @@ import { showableFinding } from './showable';
 
 export function lookup(node: Expr & { kind: 'lookup' }, here: Checking): Checked | undefined {
   const key = here.visit(node.key);
-  const { others } = here.world;
-  const other = others.sources.get(node.source);
+  const { environment } = here.world;
+  const other = environment.sources.get(node.source);
   if (other === undefined) {
-    const names = [...others.sources.keys()];
+    const names = [...environment.sources.keys()];
     const near = nearest(node.source, names);
     return here.note(valueFindings.noSuchSource(node.sourceSpan, node.source, near, listed(names)));
   }
@@ -27,12 +27,12 @@ export function lookup(node: Expr & { kind: 'lookup' }, here: Checking): Checked
 
 export function format(node: Expr & { kind: 'format' }, here: Checking): Checked | undefined {
   const of = here.visit(node.of);
-  const { others, hasPlace } = here.world;
+  const { environment, hasPlace } = here.world;
   const span = node.formatSpan;
   if (!hasPlace) return here.note(valueFindings.formatInProperty(node));
-  const known = others.formats.get(node.format);
+  const known = environment.formats.get(node.format);
   if (known === undefined) {
-    const names = [...others.formats.keys()];
+    const names = [...environment.formats.keys()];
     const near = nearest(node.format, names);
     return here.note(valueFindings.noSuchFormat(span, node.format, near, listed(names)));
   }

@@ -1,0 +1,141 @@
+import { isLocale } from '../../formats';
+import type { Follow, Key, Paging } from '../../items';
+import type { Arrangement, Choice, List } from '../../lists';
+import type { Picture, PictureKept } from '../../pictures';
+import {
+  boolean,
+  byKey,
+  byKind,
+  byMember,
+  id,
+  list,
+  nullable,
+  number,
+  oneOf,
+  optional,
+  record,
+  type Shape,
+  text,
+} from '../../shape';
+import { templateShape } from '../../templates';
+import {
+  formatVersion,
+  type ItemSet,
+  type ItemType,
+  type Origin,
+  type Project,
+  type Source,
+} from '../project';
+import { fieldsShape } from './fields';
+import { formatShape } from './formats';
+
+const px = () => number({ min: 0, max: 2_000 });
+const idOrNull = () => nullable(id());
+
+const key: Shape<Key> = byKind<Key>({
+  null: oneOf([null]),
+  text: text(),
+  list: list(text(), { min: 1, max: 20 }),
+});
+
+const address = () =>
+  text(10_000, { pattern: ['^https?:\\/\\/', 'begin with https:// or http://'] });
+
+const follow: Shape<Follow> = byKey<Follow>(
+  [['events', record<Extract<Follow, { readonly events: string }>>({ events: address() })]],
+  record<Extract<Follow, { readonly everySeconds: number }>>({
+    everySeconds: number({ min: 1, max: 86_400 }),
+  }),
+);
+
+const origin: Shape<Origin> = record<Origin>({
+  file: text(),
+  format: oneOf(['json', 'ndjson', 'csv', 'sqlite', 'typed']),
+  at: text(),
+  pages: optional(record<Paging>({ next: optional(text(1_000)), parameter: optional(text(200)) })),
+  follow: optional(follow),
+});
+
+const source: Shape<Source> = record<Source>({
+  id: id(),
+  name: text(),
+  from: origin,
+  key,
+  discriminator: nullable(text()),
+  sets: optional(list(record<ItemSet>({ id: id(), name: text() }), { max: 200 })),
+  revision: optional(number()),
+});
+
+const itemType: Shape<ItemType> = record<ItemType>({
+  id: id(),
+  name: text(),
+  source: id(),
+  value: nullable(text()),
+  fields: fieldsShape,
+  leftOut: optional(list(text())),
+});
+
+type OfKind<K extends Arrangement['kind']> = Extract<Arrangement, { readonly kind: K }>;
+
+const arrangement: Shape<Arrangement> = byMember<Arrangement>('kind', {
+  list: record<OfKind<'list'>>({
+    kind: oneOf(['list']),
+    gap: px(),
+    edge: px(),
+    separators: boolean(),
+  }),
+  grid: record<OfKind<'grid'>>({
+    kind: oneOf(['grid']),
+    gap: px(),
+    edge: px(),
+    columns: number({ isInteger: true, min: 1, max: 50 }),
+  }),
+});
+
+const listOfItems: Shape<List> = record<List>({
+  id: id(),
+  name: text(),
+  source: id(),
+  choices: list(record<Choice>({ type: id(), template: idOrNull() })),
+  otherwise: idOrNull(),
+  arrangement,
+});
+
+const picture: Shape<Picture> = byKey<Picture>(
+  [['sameAs', record<Exclude<Picture, PictureKept>>({ name: text(), sameAs: text() })]],
+  record<PictureKept>({
+    name: text(),
+    mediaType: oneOf([
+      'image/svg+xml',
+      'image/png',
+      'image/jpeg',
+      'image/webp',
+      'image/gif',
+      'image/avif',
+    ]),
+    base64: text(Number.MAX_SAFE_INTEGER, {
+      minChars: 1,
+      pattern: ['^[A-Za-z0-9+/]*={0,2}$', 'be base64'],
+    }),
+  }),
+);
+
+const locale = () =>
+  text(100, { test: { name: 'locale', words: 'name a locale', passes: isLocale } });
+
+/**
+ * What a project file must be like but for its items: the types of a project, what it is held
+ * against when it is read, and the schema that is given away, said once. Keys that are not named
+ * here are allowed, and kept.
+ */
+export const projectShape: Shape<Project> = record<Project>({
+  yarncard: oneOf([formatVersion]),
+  name: text(200, { minChars: 1 }),
+  sources: list(source, { tellsApart: 'id' }),
+  types: list(itemType, { tellsApart: 'id' }),
+  templates: list(templateShape, { tellsApart: 'id' }),
+  lists: list(listOfItems, { tellsApart: 'id' }),
+  pictures: list(picture, { tellsApart: 'name' }),
+  formats: optional(list(formatShape, { max: 500 })),
+  locales: optional(list(locale(), { min: 1, max: 100 })),
+});

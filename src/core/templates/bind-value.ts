@@ -1,0 +1,156 @@
+import type { Finding, JsonRecord } from '../base';
+import { NoText } from '../formats';
+import {
+  type Checked,
+  kindOf,
+  makeExpression,
+  plainText,
+  type RowContext,
+  resultsOf,
+  type Value,
+} from '../values';
+import { addressOf } from './address';
+import { type BoundText, bindText, environmentToRun } from './bind-words';
+import {
+  type BindingScope,
+  type CheckedBinding,
+  checkWords,
+  environmentToCheck,
+  noExpression,
+  standInOf,
+} from './binding';
+import { type Bound, isBound } from './bound';
+import { bindingFindings } from './findings';
+import { isContent, type Property } from './property';
+import { textStyleNames } from './styles';
+
+/** What a property of a row is for one item, ready to be drawn; undefined: there is nothing. */
+export type EntryValue = string | number | boolean | undefined;
+
+/** What feeds a property, made ready for items with some fields. */
+export interface BoundValue extends Pick<BoundText, keyof CheckedBinding | 'write'> {
+  value(item: JsonRecord, context?: RowContext): EntryValue;
+  /** Why the value of an item is not what is drawn, where it is out of bounds or no such thing. */
+  unfit(item: JsonRecord, context?: RowContext): string | undefined;
+}
+
+/** What is wrong with what feeds a property. */
+export const checkSlot = (
+  binding: string | Bound,
+  declared: Property,
+  scope: BindingScope,
+): readonly Finding[] =>
+  (isContent(declared)
+    ? checkWords(binding, scope)
+    : checkTyped(binding, declared, scope, environmentToCheck(scope))
+  ).findings;
+
+export function bindSlot(
+  binding: string | Bound,
+  declared: Property,
+  scope: BindingScope,
+): BoundValue {
+  if (!isContent(declared)) return typed(binding, declared, scope);
+  const bound = bindText(binding, scope, declared.kind === 'address' ? addressOf : undefined);
+  return { ...bound, value: bound.text, unfit: () => undefined };
+}
+
+function typed(binding: string | Bound, declared: Property, scope: BindingScope): BoundValue {
+  const checked = checkTyped(binding, declared, scope, environmentToRun(scope));
+  const [evaluate, instead] = [checked.expression?.evaluate, checked.standIn?.evaluate];
+  const given = (item: JsonRecord, context?: RowContext): Value =>
+    evaluate?.(item, context) ?? instead?.(item, context);
+  return {
+    ...checked,
+    value(item, context) {
+      const { value } = fitted(given(item, context), declared);
+      return value;
+    },
+    unfit: (item, context) => fitted(given(item, context), declared).unfit,
+    write: (value) => plainText(value) ?? new NoText('it has no text'),
+  };
+}
+
+function checkTyped(
+  binding: string | Bound,
+  declared: Property,
+  { fields }: BindingScope,
+  environment: Parameters<typeof makeExpression>[3],
+): CheckedBinding {
+  if (!isBound(binding)) return noExpression;
+  const read = (expr: string) => makeExpression(expr, fields, 'any', environment);
+  const expression = read(binding.expr);
+  const standIn = standInOf(binding, read);
+  const wrong = [expression, standIn].map((each) =>
+    each?.checked === undefined ? [] : wrongResults(each.checked, declared),
+  );
+  return {
+    ...noExpression,
+    expression,
+    standIn,
+    findings: [
+      ...expression.findings,
+      ...(wrong[0] ?? []),
+      ...[...(standIn?.findings ?? []), ...(wrong[1] ?? [])].map(bindingFindings.standIn),
+    ],
+  };
+}
+
+/** Results that the property can't take: of another kind, or words that it does not know. */
+function wrongResults(checked: Checked, declared: Property): readonly Finding[] {
+  const wanted = kindWanted(declared);
+  const kind = kindOf(checked.type);
+  if (kind !== wanted && kind !== 'mixed')
+    return [bindingFindings.valueUnfit(declared.words, wanted, checked.type)];
+  const words = wordsOf(declared);
+  if (words === undefined) return [];
+  return resultsOf(checked).flatMap((result) =>
+    result.kind === 'literal' && typeof result.value === 'string' && !words.includes(result.value)
+      ? [bindingFindings.wordUnknown(declared.words, result.value, words, result)]
+      : [],
+  );
+}
+
+function kindWanted({ kind }: Property): 'number' | 'boolean' | 'text' {
+  if (kind === 'number') return 'number';
+  return kind === 'condition' ? 'boolean' : 'text';
+}
+
+function wordsOf(declared: Property): readonly string[] | undefined {
+  if (declared.kind === 'word') return declared.among;
+  return declared.kind === 'style' ? textStyleNames : undefined;
+}
+
+interface Fitted {
+  readonly value: EntryValue;
+  readonly unfit: string | undefined;
+}
+
+/** A value within what the property takes; what is missing is the default, and nothing is wrong. */
+function fitted(given: Value, declared: Property): Fitted {
+  const otherwise = plain(declared.default);
+  if (given === undefined) return { value: otherwise, unfit: undefined };
+  if (declared.kind === 'number') return fittedNumber(given, declared, otherwise);
+  if (declared.kind === 'condition')
+    return typeof given === 'boolean'
+      ? { value: given, unfit: undefined }
+      : { value: otherwise, unfit: 'it is neither true nor false' };
+  const words = wordsOf(declared);
+  return typeof given === 'string' && (words === undefined || words.includes(given))
+    ? { value: given, unfit: undefined }
+    : { value: otherwise, unfit: `it is none of ${words?.join(', ') ?? 'its words'}` };
+}
+
+function fittedNumber(
+  given: Value,
+  { min, max }: Extract<Property, { readonly kind: 'number' }>,
+  otherwise: EntryValue,
+): Fitted {
+  if (typeof given !== 'number' || Number.isNaN(given))
+    return { value: otherwise, unfit: 'it is no number' };
+  const value = Math.max(min, Math.min(given, max));
+  return { value, unfit: value === given ? undefined : `it is not within ${min} and ${max}` };
+}
+
+const plain = (constant: Property['default']): EntryValue =>
+  typeof constant === 'object' ? undefined : constant;

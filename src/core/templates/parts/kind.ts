@@ -1,0 +1,41 @@
+import type { Binding } from '../bound';
+import { bindable, condition, fraction, type Property, rare, type Stored } from '../property';
+
+/** A kind of part: its properties, and what people call it. */
+export interface PartKind<Name extends string = string, Properties extends Declared = Declared> {
+  readonly part: Name;
+  /** One line for people who choose among kinds. */
+  readonly about: string;
+  /** The property that a value dropped on the part feeds; undefined: it shows nothing of its own. */
+  readonly shows: (keyof Properties & string) | undefined;
+  readonly properties: Properties;
+  /** Whether other parts stand in it. */
+  readonly holdsParts: boolean;
+}
+
+/** With what makes new parts of the kind. */
+export interface DraftedKind<Name extends string, Properties extends Declared>
+  extends PartKind<Name, Properties> {
+  /** A new part that shows a value, beside others or under them. */
+  draft(id: string, value: Binding, where: 'beside' | 'under'): PartOf<Name, Properties>;
+}
+
+export type Declared = Readonly<Record<string, Property>>;
+
+/** What every part may say. */
+export const ofEveryPart = {
+  opacity: rare(bindable(fraction('opacity', 1))),
+  unseen: rare(bindable(condition('unseen'))),
+};
+
+/** A part of a kind, as the file has it. */
+export type PartOf<Name extends string, Properties extends Declared> = {
+  readonly part: Name;
+  readonly id: string;
+} & { readonly [P in RequiredOf<Properties>]: Stored<Properties[P]> } & {
+  readonly [P in Exclude<keyof Properties, RequiredOf<Properties>>]?: Stored<Properties[P]>;
+};
+
+type RequiredOf<Properties> = {
+  [P in keyof Properties]: Properties[P] extends { readonly isRequired: true } ? P : never;
+}[keyof Properties];

@@ -1,0 +1,208 @@
+import {
+  byKey,
+  byKind,
+  number as numberShape,
+  oneOf,
+  record,
+  type Shape,
+  text as textShape,
+} from '../shape';
+import { type Binding, type Bound, boundShape } from './bound';
+import type { Padding, Radius, Size } from './parts/size';
+import { type TextStyleName, textStyleNames } from './styles';
+
+/** What a property takes where nothing feeds it. */
+export type Constant = string | number | boolean | Size | Padding | Radius;
+
+/** What people read, in front of it and in the list of what may be added. */
+interface Words {
+  readonly words: string;
+}
+
+/** What the values of a property are, and within which bounds. */
+export type PropertyKind =
+  | { readonly kind: 'text' | 'address' | 'picture' | 'condition' | 'style' | 'padding' }
+  /** Within its bounds; `step`: what an arrow key adds. */
+  | {
+      readonly kind: 'number';
+      readonly min: number;
+      readonly max: number;
+      readonly step: number;
+      readonly unit: 'px' | '';
+    }
+  | { readonly kind: 'word'; readonly among: readonly string[] }
+  | { readonly kind: 'size'; readonly among: readonly ('fit' | 'share' | 'fixed')[] }
+  | { readonly kind: 'radius'; readonly max: number };
+
+/**
+ * A property of a kind of part, declared once: its slot, its place in the file, what binds it, its
+ * field on the screen and its line in the help follow from it.
+ */
+export type Property<
+  T extends Constant = Constant,
+  IsBindable extends boolean = boolean,
+  IsRequired extends boolean = boolean,
+> = PropertyKind &
+  Words & {
+    readonly isBindable: IsBindable;
+    /** Every part of the kind has it; the others are their default until they are set. */
+    readonly isRequired: IsRequired;
+    readonly default: T | undefined;
+    /** Few parts set it: it takes no room on the screen until then. */
+    readonly isRare?: true;
+    readonly shape: Shape<T>;
+  };
+
+export type PropertyKindName = PropertyKind['kind'];
+
+/** Words that a person reads in the row, or what leads to something: always fed, by words or by value. */
+export const isContent = ({ kind }: Pick<PropertyKind, 'kind'>): boolean =>
+  kind === 'text' || kind === 'address' || kind === 'picture';
+
+type Content = Property<string, true, true>;
+
+const content =
+  (kind: 'text' | 'address' | 'picture') =>
+  (words: string): Content => ({
+    kind,
+    words,
+    isBindable: true,
+    isRequired: true,
+    default: undefined,
+    shape: textShape(),
+  });
+
+export const text = content('text');
+export const picture = content('picture');
+export const address = content('address');
+
+/** The same, where a part may go without it. */
+export const optional = <T extends Constant, B extends boolean>(
+  property: Property<T, B>,
+): Property<T, B, false> => ({ ...property, isRequired: false });
+
+/** The same, with the value that an expression gives. */
+export const bindable = <T extends Constant, R extends boolean>(
+  property: Property<T, boolean, R>,
+): Property<T, true, R> => ({ ...property, isBindable: true });
+
+/** The same, offered but not shown until it is set. */
+export const rare = <T extends Constant, B extends boolean, R extends boolean>(
+  property: Property<T, B, R>,
+): Property<T, B, R> => ({ ...property, isRare: true });
+
+/** One that a part need not say, since its kind does. */
+type Settable<T extends Constant> = Property<T, false, false> & { readonly default: T };
+
+const set = { isBindable: false, isRequired: false } as const;
+
+export const condition = (words: string): Settable<boolean> => ({
+  ...set,
+  kind: 'condition',
+  words,
+  default: false,
+  shape: oneOf([true, false]),
+});
+
+/** So many px of the layout. */
+export const px = (words: string, value: number, max = 200): Settable<number> => ({
+  ...set,
+  kind: 'number',
+  words,
+  min: 0,
+  max,
+  step: 1,
+  unit: 'px',
+  default: value,
+  shape: numberShape({ min: 0, max: mostPx }),
+});
+
+export const fraction = (words: string, value: number): Settable<number> => ({
+  ...set,
+  kind: 'number',
+  words,
+  min: 0,
+  max: 1,
+  step: 0.1,
+  unit: '',
+  default: value,
+  shape: numberShape({ min: 0, max: 1 }),
+});
+
+/** One of these words, the first unless it says another. */
+export const word = <const W extends string>(
+  words: string,
+  among: readonly [W, ...(readonly W[])],
+): Settable<W> => ({
+  ...set,
+  kind: 'word',
+  words,
+  among,
+  default: among[0],
+  shape: oneOf(among),
+});
+
+export const style = (words: string, value: TextStyleName): Settable<TextStyleName> => ({
+  ...set,
+  kind: 'style',
+  words,
+  default: value,
+  shape: oneOf(textStyleNames),
+});
+
+export const size = (
+  words: string,
+  value: Size,
+  among: readonly ('fit' | 'share' | 'fixed')[] = ['fit', 'share', 'fixed'],
+): Settable<Size> => ({
+  ...set,
+  kind: 'size',
+  words,
+  among,
+  default: value,
+  shape: sizeShape(among),
+});
+
+export const padding = (words: string): Settable<Padding> => ({
+  ...set,
+  kind: 'padding',
+  words,
+  default: { start: 0, end: 0, top: 0, bottom: 0 },
+  shape: record<Padding>({ start: length(), end: length(), top: length(), bottom: length() }),
+});
+
+export const radius = (words: string): Settable<Radius> => ({
+  ...set,
+  kind: 'radius',
+  words,
+  max: 200,
+  default: 0,
+  shape: byKind<Radius>({ number: length(), text: oneOf(['circle']) }),
+});
+
+const mostPx = 2_000;
+const length = () => numberShape({ min: 0, max: mostPx });
+
+function sizeShape(among: readonly ('fit' | 'share' | 'fixed')[]): Shape<Size> {
+  const share = record<{ readonly share: number }>({
+    share: numberShape({ moreThan: 0, max: 1_000 }),
+  });
+  const fixed = record<{ readonly fixed: number }>({ fixed: length() });
+  const sized = among.includes('share') ? byKey<Size>([['fixed', fixed]], share) : fixed;
+  return among.includes('fit') ? byKind<Size>({ text: oneOf(['fit']), record: sized }) : sized;
+}
+
+/** As the file has it: a constant or, where it may be bound, an expression with what belongs to it. */
+export const storedShape = ({ shape, isBindable }: Property): Shape<Constant | Bound> =>
+  isBindable ? byKey<Constant | Bound>([['expr', boundShape]], shape) : shape;
+
+export type Stored<P> =
+  P extends Property<infer T, infer IsBindable, boolean>
+    ? IsBindable extends true
+      ? T extends string
+        ? string extends T
+          ? Binding
+          : T | Bound
+        : T | Bound
+      : T
+    : never;

@@ -1,0 +1,44 @@
+import { drawHeight, drawsOfEvery, drawWidth, type PartView } from './part-view';
+
+/** A picture by its name. */
+export const image: PartView = {
+  element() {
+    const element = document.createElement('img');
+    element.className = 'yc-image';
+    element.alt = '';
+    element.decoding = 'async';
+    element.draggable = false;
+    element.referrerPolicy = 'no-referrer';
+    return element;
+  },
+  draws: {
+    ...drawsOfEvery,
+    width: drawWidth,
+    height: drawHeight,
+    fit(element, value) {
+      element.style.objectFit = value === 'cover' ? 'cover' : 'contain';
+    },
+    radius(element, value) {
+      if (value !== 0) element.style.borderRadius = value === 'circle' ? '50%' : `${value}px`;
+    },
+    picture(element, value, { pictures }) {
+      if (!(element instanceof HTMLImageElement)) return;
+      if (pictures === undefined) {
+        element.removeAttribute('src');
+        delete element.dataset['missing'];
+      } else show(element, typeof value === 'string' ? pictures(value) : undefined);
+    },
+  },
+};
+
+function show(element: HTMLImageElement, address: string | undefined): void {
+  if (address === undefined) {
+    element.removeAttribute('src');
+    element.dataset['missing'] = '';
+  } else if (element.getAttribute('src') !== address) {
+    // Until the new one has come, the browser would go on showing the former item's picture.
+    element.removeAttribute('src');
+    element.src = address;
+    delete element.dataset['missing'];
+  }
+}

@@ -1,0 +1,11 @@
+/** How each kind of part is drawn: one file a kind, and this list that names them all. */
+import { image } from './image';
+import { label } from './label';
+import type { PartView } from './part-view';
+import { stack } from './stack';
+
+export type { Direction, Draw, PartView, Pictures } from './part-view';
+
+/** By the kind's name. One that is not here is drawn as the words that it shows. */
+export const partViews: Readonly<Record<string, PartView>> = { label, image, stack };
+export const viewOfWords = label;

@@ -1,0 +1,63 @@
+import { type TextStyle, textStyles } from '../../core/templates';
+import { box, type Drawn, drawsOfEvery, drawWidth, type PartView } from './part-view';
+
+/** Words on one line. */
+export const label: PartView = {
+  element(_part, fed) {
+    const element = fed.has('link') ? link() : box('yc-label');
+    element.dir = 'auto';
+    element.append(document.createTextNode(''));
+    return element;
+  },
+  draws: {
+    ...drawsOfEvery,
+    width: drawWidth,
+    text(element, value) {
+      const { firstChild } = element;
+      const words = value === undefined ? '' : String(value);
+      if (firstChild instanceof Text && firstChild.data !== words) firstChild.data = words;
+    },
+    link(element, value) {
+      if (element instanceof HTMLAnchorElement) leadTo(element, value);
+    },
+    style(element, value) {
+      const style = styleNamed(value);
+      if (style === undefined) return;
+      element.classList.toggle('yc-ink', style.colour === 'ink');
+      element.classList.toggle('yc-ash', style.colour === 'ash');
+      element.style.fontSize = `${style.sizePx}px`;
+      element.style.lineHeight = `${style.linePx}px`;
+      element.style.height = `${style.linePx}px`;
+      element.style.fontWeight = String(style.weight);
+    },
+    align(element, value) {
+      if (typeof value !== 'string' || value === 'start') return;
+      element.style.textAlign = value === 'centre' ? 'center' : value;
+    },
+  },
+};
+
+const styleNamed = (name: Drawn): TextStyle | undefined =>
+  Object.entries(textStyles).find(([own]) => own === name)?.[1];
+
+/** A press in the window selects; with the control key it follows the link. */
+function link(): HTMLAnchorElement {
+  const element = document.createElement('a');
+  element.className = 'yc-label';
+  element.target = '_blank';
+  element.rel = 'noopener noreferrer';
+  element.draggable = false;
+  element.tabIndex = -1;
+  element.addEventListener('click', (event) => {
+    if (!event.ctrlKey && !event.metaKey) event.preventDefault();
+  });
+  return element;
+}
+
+/** The core gives only such addresses; nothing else may ever become one. */
+const addresses = /^(?:https?:\/\/|mailto:|tel:)/i;
+
+function leadTo(element: HTMLAnchorElement, address: Drawn): void {
+  if (typeof address !== 'string' || !addresses.test(address)) element.removeAttribute('href');
+  else if (element.getAttribute('href') !== address) element.href = address;
+}
