@@ -46,5 +46,5 @@ test('from a document to an entry of the list', async () => {
   expect(view.entries).toEqual([
     { kind: 'row', key: 'sk-1', item: 0, plan: 0, values: ['Merino lace'] },
   ]);
-  expect(view.sequence.lineHeights).toEqual(Float32Array.of(40));
+  expect(view.sequence.heights).toEqual(Int32Array.of(40 * 64));
 });

@@ -24,7 +24,7 @@ export async function explain(file: string, options: ExplainOptions): Promise<vo
   const entry = entryWith(engine, options.key, view.sequence.entryCount);
   const plan = view.plans[entry.plan];
   const slot = plan?.slots.find((each) => each.part === options.part);
-  if (plan === undefined || slot === undefined)
+  if (plan === undefined || slot === undefined || entry.item === undefined)
     throw new WrongUse(
       `The template ${plan?.template ?? ''} has no part "${options.part}" that shows something. It has ${plan?.slots.map(({ part }) => part).join(', ') ?? 'none'}.`,
     );

@@ -47,20 +47,21 @@ function resolveList(engine: Engine, list: List, view: Frame, options: ResolveOp
 
 function asJson(engine: Engine, list: List, view: Frame, entry: Entry) {
   const plan = view.plans[entry.plan];
+  const { item } = entry;
+  const why = (part: string, property: string) =>
+    item === undefined
+      ? undefined
+      : trace(engine, plan?.template ?? '', part, property, item)?.missing;
   return {
     list: list.id,
     entry: entry.kind,
     key: entry.key,
-    type: engine.typesShown()(entry.item) ?? null,
+    type: (item === undefined ? undefined : engine.typesShown()(item)) ?? null,
     template: plan?.template ?? null,
     parts: (plan?.slots ?? []).map(({ part, property }, index) => {
       const value = entry.values[index];
       if (value !== undefined) return { part, text: String(value) };
-      return {
-        part,
-        missing:
-          trace(engine, plan?.template ?? '', part, property, entry.item)?.missing ?? 'missing',
-      };
+      return { part, missing: why(part, property) ?? 'missing' };
     }),
   };
 }

@@ -73,30 +73,34 @@ describe('a list of real items', () => {
       edits.arrangeAs('stock', { kind: 'grid', columns: 3, gap: 8, edge: 12 }),
     );
     const view = engineWith(project, shop).update(project, everything);
-    expect(view.sequence.lineHeights).toEqual(Float32Array.of(58, 58));
+    expect(view.sequence.heights).toEqual(Int32Array.of(58 * 64, 58 * 64));
+    expect(view.sequence.lines).toEqual({
+      firsts: Int32Array.of(0, 3),
+      columns: Uint8Array.of(3, 3),
+    });
   });
 
   test('a sequence stays as long as words alone change; its heights are sent once', () => {
     const project = projectOf(shop);
     const engine = engineWith(project, shop);
     const first = engine.update(project, everything);
-    const known = { ...everything, sequence: first.sequence.id };
+    const known = { ...everything, sequence: first.sequence };
     const place = { template: 'skein-plain', part: 'title', property: 'text' } as const;
     const next = structuredClone(edited(project, edits.bind(place, { expr: 'id' })));
     const words = engine.update(next, known);
-    expect(words.sequence).toEqual({ ...first.sequence, lineHeights: undefined });
+    expect(words.sequence).toEqual({ ...first.sequence, lines: undefined, heights: undefined });
 
     const second = draftLabel('m', { expr: 'id' }, 'small');
     const higher = edited(project, edits.insert('skein-plain', 'title', 'below', second));
     const grown = engine.update(higher, known).sequence;
-    expect(grown.id).not.toBe(first.sequence.id);
-    expect(grown.lineHeights).not.toEqual(first.sequence.lineHeights);
+    expect([grown.id, grown.lines]).toEqual([first.sequence.id, undefined]);
+    expect(grown.heights).not.toEqual(first.sequence.heights);
     engine.replaceLive(
       'stock',
       successionOf([], [{ id: 'new', kind: 'skein', name: 'Nep' }, ...shop]),
     );
-    const longer = engine.view({ ...everything, sequence: grown.id }).sequence;
-    expect(longer.lineHeights?.length).toBe(shop.length + 1);
+    const longer = engine.view({ ...everything, sequence: grown }).sequence;
+    expect(longer.heights?.length).toBe(shop.length + 1);
   });
 
   test('the survey counts what is missing over all items and names the extremes', () => {

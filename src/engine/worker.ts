@@ -52,8 +52,12 @@ const asOfNow = (question: object): string => JSON.stringify([engine.version, qu
 
 function forPage(whole: Frame): Frame {
   const view = { ...whole, entries: whole.entries.map(entryCrossing) };
-  const { lineHeights } = view.sequence;
-  return lineHeights === undefined ? view : transfer(view, [lineHeights.buffer]);
+  const { lines, heights } = view.sequence;
+  const sent = [lines?.firsts.buffer, lines?.columns.buffer, heights?.buffer];
+  return transfer(
+    view,
+    sent.filter((each) => each !== undefined),
+  );
 }
 
 /** After a keystroke the next one mostly comes; looking at many items would only slow it down. */
@@ -76,9 +80,11 @@ function showAllBeside(version: number): void {
   for (const { id, frame } of frames) tell({ kind: 'beside', id, frame: besideFrame(id, frame) });
 }
 
+const knownOf = ({ id, heightsId }: Frame['sequence']) => ({ id, heightsId });
+
 function besideFrame(id: string, frame: Frame): Frame {
   const wanted = wantedBeside.get(id) ?? { from: 0, to: 40 };
-  wantedBeside.set(id, { ...wanted, sequence: frame.sequence.id });
+  wantedBeside.set(id, { ...wanted, sequence: knownOf(frame.sequence) });
   return forPage(frame);
 }
 

@@ -1,5 +1,5 @@
-import { cellWidth, type GridMeasures, lineAt, lineTops } from '../core/layout';
-import { columnsOf, type Entry, type RowPlan, type Sequence } from '../core/lists';
+import { cellWidth, Lines } from '../core/layout';
+import type { Entry, KnownSequence, RowPlan, Sequence } from '../core/lists';
 import { Entries } from './entries';
 import type { Pictures } from './parts';
 import { Pool, type PooledRow, place } from './pool';
@@ -50,8 +50,7 @@ export class ListView {
   private readonly resized: ResizeObserver;
   private shown: Shown | undefined;
   private kinds: readonly string[] = [];
-  private heights: Float32Array = new Float32Array();
-  private tops: Float64Array = new Float64Array(1);
+  private lines = noLines;
   private selectedItem = -1;
   private boundCount = 0;
   private widthPx = 0;
@@ -95,7 +94,7 @@ export class ListView {
   show(shown: Shown): void {
     const before = this.takeRows();
     const { sequence } = shown;
-    const isArranged = this.shown?.sequence.id === sequence.id;
+    const isPlaced = this.shown !== undefined && isSamePlaces(sequence, this.shown.sequence);
     this.shown = shown;
     this.cache.begin(shown.version, sequence.entryCount);
     this.cache.put(shown.entriesFrom, shown.entries);
@@ -105,19 +104,19 @@ export class ListView {
       'yc-separated',
       arrangement.kind === 'list' && arrangement.separators,
     );
-    if (!isArranged) {
-      this.heights = sequence.lineHeights ?? new Float32Array();
-      this.tops = lineTops(this.heights, arrangement.edge, arrangement.gap);
-      this.scroller.setContent(this.tops.at(-1) ?? 0);
+    if (!isPlaced) {
+      this.lines = linesOf(sequence);
+      this.scroller.setContent(this.lines.heightPx);
     }
     this.followItems(before);
     this.draw();
   }
 
   /** The entries in the window now: what an update should answer first. */
-  wanted(): { readonly from: number; readonly to: number; readonly sequence: number } {
+  wanted(): { readonly from: number; readonly to: number; readonly sequence: KnownSequence } {
     const { from, to } = this.range();
-    return { from, to: Math.max(to, from + 30), sequence: this.shown?.sequence.id ?? -1 };
+    const { id = -1, heightsId = -1 } = this.shown?.sequence ?? {};
+    return { from, to: Math.max(to, from + 30), sequence: { id, heightsId } };
   }
 
   select(item: number): void {
@@ -128,9 +127,9 @@ export class ListView {
   /** Brings an entry into the window if it is not there. */
   reveal(entry: number): void {
     if (this.shown === undefined) return;
-    const line = Math.floor(entry / columnsOf(this.shown.sequence.arrangement));
-    const top = this.tops[line] ?? 0;
-    const bottom = this.tops[line + 1] ?? top;
+    const line = this.lines.of(entry);
+    const top = this.lines.topPx(line);
+    const bottom = top + this.lines.heightPxOf(line);
     const seenTo = this.scroller.offset + this.heightPx;
     if (top >= this.scroller.offset && bottom <= seenTo) return;
     this.scroller.scrollTo(top - this.heightPx / 3);
@@ -140,17 +139,17 @@ export class ListView {
   /** The row at the top: its key, and how far it is scrolled past the edge. */
   top(): { readonly key: string; readonly offsetPx: number } | undefined {
     if (this.shown === undefined) return undefined;
-    const line = lineAt(this.tops, this.scroller.offset);
-    const entry = this.cache.get(line * columnsOf(this.shown.sequence.arrangement));
-    return entry && { key: entry.key, offsetPx: this.scroller.offset - (this.tops[line] ?? 0) };
+    const line = this.lines.at(this.scroller.offset);
+    const entry = this.cache.get(this.lines.firstOf(line));
+    return entry && { key: entry.key, offsetPx: this.scroller.offset - this.lines.topPx(line) };
   }
 
   /** Brings an entry to the top, as far past the edge as its height allows; nobody is told. */
   alignTop(entry: number, offsetPx: number): void {
     if (this.shown === undefined) return;
-    const line = Math.floor(entry / columnsOf(this.shown.sequence.arrangement));
-    const top = this.tops[line] ?? 0;
-    this.scroller.scrollTo(top + Math.min(offsetPx, (this.heights[line] ?? 0) - 1));
+    const line = this.lines.of(entry);
+    const mostPx = this.lines.heightPxOf(line) - 1;
+    this.scroller.scrollTo(this.lines.topPx(line) + Math.min(offsetPx, mostPx));
     this.ownScrollTop = this.host.scrollTop;
     this.draw();
   }
@@ -203,14 +202,14 @@ export class ListView {
 
   /** Entries from the first to the last that touch the window, with the overscan. */
   private range(): { readonly from: number; readonly to: number } {
-    if (this.shown === undefined) return { from: 0, to: 0 };
-    const { sequence } = this.shown;
-    const columns = columnsOf(sequence.arrangement);
-    const first = lineAt(this.tops, this.scroller.offset - overscanPx);
-    const last = lineAt(this.tops, this.scroller.offset + this.heightPx + overscanPx);
+    if (this.shown === undefined || this.lines.count === 0) return { from: 0, to: 0 };
+    const last = this.lines.at(this.scroller.offset + this.heightPx + overscanPx);
     return {
-      from: Math.max(0, first * columns),
-      to: Math.min(sequence.entryCount, (last + 1) * columns),
+      from: this.lines.firstOf(this.lines.at(this.scroller.offset - overscanPx)),
+      to: Math.min(
+        this.shown.sequence.entryCount,
+        this.lines.firstOf(last) + this.lines.columnsOf(last),
+      ),
     };
   }
 
@@ -284,12 +283,12 @@ export class ListView {
   private position(row: PooledRow, index: number): void {
     if (this.shown === undefined) return;
     const { arrangement, entryCount } = this.shown.sequence;
-    const columns = columnsOf(arrangement);
-    const line = columns === 1 ? index : Math.floor(index / columns);
-    const width = cellWidth(this.widthPx, measuresOf(arrangement));
-    const x = arrangement.edge + (index % columns) * (width + arrangement.gap);
-    const y = this.scroller.near(this.tops[line] ?? 0);
-    place(row, { x, y, width, height: this.heights[line] ?? 0, index, entryCount });
+    const { edge, gap } = arrangement;
+    const line = this.lines.of(index);
+    const width = cellWidth(this.widthPx, { columns: this.lines.columnsOf(line), edge, gap });
+    const x = edge + (index - this.lines.firstOf(line)) * (width + gap);
+    const y = this.scroller.near(this.lines.topPx(line));
+    place(row, { x, y, width, height: this.lines.heightPxOf(line), index, entryCount });
   }
 
   private mark(row: PooledRow, entry: Entry | undefined): void {
@@ -328,9 +327,28 @@ export class ListView {
   }
 }
 
-function measuresOf(arrangement: Sequence['arrangement']): GridMeasures {
-  return { columns: columnsOf(arrangement), edge: arrangement.edge, gap: arrangement.gap };
-}
+const noHeights = new Int32Array();
+
+const linesOf = ({ lines, heights, arrangement }: Sequence): Lines => {
+  const { firsts, columns } = lines ?? { firsts: noHeights, columns: new Uint8Array() };
+  return new Lines(
+    { firsts, columns, heights: heights ?? noHeights },
+    arrangement.edge,
+    arrangement.gap,
+  );
+};
+
+const noLines = new Lines(
+  { firsts: noHeights, columns: new Uint8Array(), heights: noHeights },
+  0,
+  0,
+);
+
+const isSamePlaces = (one: Sequence, other: Sequence): boolean =>
+  one.id === other.id &&
+  one.heightsId === other.heightsId &&
+  one.arrangement.edge === other.arrangement.edge &&
+  one.arrangement.gap === other.arrangement.gap;
 
 /** Who is in a row by keyboard keeps it: given to another item, the next key would act on that. */
 const hasFocus = ({ element }: PooledRow): boolean => element.contains(document.activeElement);

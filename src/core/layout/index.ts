@@ -4,4 +4,4 @@
  */
 export { cellSum, cellWidth, type GridMeasures } from './grid';
 export { partHeight } from './height';
-export { lineAt, lineTops } from './lines';
+export { Lines, type LineTable, unitsOf } from './lines';

@@ -3,7 +3,7 @@ import { expect, test } from 'vitest';
 import { draftImage, draftLabel, draftStack } from '../templates';
 import { cellSum, cellWidth } from './grid';
 import { partHeight } from './height';
-import { lineAt, lineTops } from './lines';
+import { Lines, unitsOf } from './lines';
 
 test('cells, gaps and edges fill the width', () => {
   fc.assert(
@@ -32,28 +32,48 @@ test('the sum is written as people write it', () => {
   expect(cellSum(360, { columns: 1, gap: 8, edge: 0 })).toBe('360 ÷ 1 = 360 px');
 });
 
-test('the line at a height is the one that holds it', () => {
+const lines = (heights: readonly number[], edge: number, gap: number) => {
+  const table = {
+    firsts: Int32Array.from(heights, (_, line) => line * 2),
+    columns: new Uint8Array(heights.length).fill(2),
+    heights: Int32Array.from(heights, unitsOf),
+  };
+  return new Lines(table, edge, gap);
+};
+
+test('a line stands where the lines above it end; the line at a height is the one that holds it', () => {
+  const px = fc.integer({ min: 1, max: 90 * 64 }).map((units) => units / 64);
   fc.assert(
     fc.property(
-      fc.array(fc.integer({ min: 1, max: 90 }), { minLength: 1, maxLength: 60 }),
+      fc.array(px, { minLength: 1, maxLength: 700 }),
       fc.nat(12),
       fc.nat(12),
-      fc.nat(6000),
-      (heights, edge, gap, y) => {
-        const tops = lineTops(heights, edge, gap);
-        const line = lineAt(tops, y);
-        expect(line).toBeGreaterThanOrEqual(0);
-        expect(line).toBeLessThan(heights.length);
-        if (y >= edge) expect(tops[line]).toBeLessThanOrEqual(y);
-        if (line < heights.length - 1) expect(tops[line + 1]).toBeGreaterThan(y);
+      fc.double({ min: 0, max: 1, noNaN: true }),
+      (heights, edge, gap, share) => {
+        const all = lines(heights, edge, gap);
+        const tops = [edge];
+        for (const height of heights) tops.push((tops.at(-1) ?? 0) + height + gap);
+        for (const [line, height] of heights.entries())
+          expect([all.topPx(line), all.heightPxOf(line)]).toEqual([tops[line], height]);
+        expect(all.heightPx).toBe((tops.at(-1) ?? 0) - gap + edge);
+        const y = share * (all.heightPx + 10);
+        const at = all.at(y);
+        if (y >= edge) expect(all.topPx(at)).toBeLessThanOrEqual(y);
+        if (at < all.count - 1) expect(all.topPx(at + 1)).toBeGreaterThan(y);
       },
     ),
+    { numRuns: 60 },
   );
 });
 
-test('the height of all is its lines, gaps between them and both edges', () => {
-  expect([...lineTops([10, 20, 30], 5, 2)]).toEqual([5, 17, 39, 74]);
-  expect([...lineTops([], 5, 2)]).toEqual([0]);
+test('an entry stands in the line that begins with it or before it', () => {
+  const all = lines([10, 20, 30], 5, 2);
+  expect([0, 1, 2, 3, 4, 5].map((entry) => all.of(entry))).toEqual([0, 0, 1, 1, 2, 2]);
+  expect([all.firstOf(1), all.columnsOf(1), all.count]).toEqual([2, 2, 3]);
+});
+
+test('a list without lines has no height', () => {
+  expect([lines([], 5, 2).heightPx, lines([], 5, 2).count]).toEqual([0, 0]);
 });
 
 test('heights add up downwards, and the highest counts across', () => {

@@ -1,57 +1,72 @@
-import { type Arrangement, columnsOf } from './list';
+import type { LineTable } from '../layout';
 
+/** What kinds of entry there are: what stands in a sequence. */
+export const entryKinds = ['row'] as const;
+export type EntryKind = (typeof entryKinds)[number];
+
+/** The sequence of entries as columns: for each, its kind, its item and its plan. */
 export interface Arranged {
-  /** For each entry, the position of its item. */
+  /** Positions among `entryKinds`. */
+  readonly kinds: Uint8Array;
+  /** Positions of items; -1: it has none. */
   readonly items: Int32Array;
-  /** For each entry, the position of its plan. */
   readonly plans: Uint16Array;
-  readonly lineHeights: Float32Array<ArrayBuffer>;
 }
 
 /**
- * The sequence of entries in the order of the items. `types` has the position of each item's type,
- * `planOfType` the plan for each type, or -1 where it is left out. A line of a grid is as high as
- * its highest cell. Typed arrays and plain loops: this runs over all items after every edit.
+ * The entries in the order of the items. `planOfItem`: the plan of each, or -1 where it is left out.
+ * Typed arrays and plain loops: this runs over all items after every edit of choices.
  */
-export function arrange(
-  types: Uint16Array,
-  planOfType: Int16Array,
-  planHeights: Float32Array,
-  arrangement: Arrangement,
-): Arranged {
-  const items = new Int32Array(types.length);
-  const plans = new Uint16Array(types.length);
-  let entryCount = 0;
-  for (let item = 0; item < types.length; item += 1) {
-    const plan = planOfType[types[item] ?? 0] ?? -1;
+export function arrange(planOfItem: Int16Array): Arranged {
+  const items = new Int32Array(planOfItem.length);
+  const plans = new Uint16Array(planOfItem.length);
+  let count = 0;
+  for (let item = 0; item < planOfItem.length; item += 1) {
+    const plan = planOfItem[item] ?? -1;
     if (plan < 0) continue;
-    items[entryCount] = item;
-    plans[entryCount] = plan;
-    entryCount += 1;
+    items[count] = item;
+    plans[count] = plan;
+    count += 1;
   }
   return {
-    items: items.subarray(0, entryCount),
-    plans: plans.subarray(0, entryCount),
-    lineHeights: lineHeights(plans.subarray(0, entryCount), planHeights, columnsOf(arrangement)),
+    kinds: new Uint8Array(count),
+    items: items.subarray(0, count),
+    plans: plans.subarray(0, count),
   };
 }
 
-function lineHeights(
-  plans: Uint16Array,
-  planHeights: Float32Array,
-  columns: number,
-): Float32Array<ArrayBuffer> {
-  const heights = new Float32Array(Math.ceil(plans.length / columns));
-  let column = 0;
-  let line = 0;
+/** The plan of each item by its type: `planOfType` has it for each type, -1 where it is left out. */
+export function plansByType(types: Uint16Array, planOfType: Int16Array): Int16Array {
+  const plans = new Int16Array(types.length);
+  for (let item = 0; item < types.length; item += 1)
+    plans[item] = planOfType[types[item] ?? 0] ?? -1;
+  return plans;
+}
+
+/**
+ * Entries in lines of so many columns. `planHeights` in whole 1/64 px; a line is as high as its
+ * highest entry.
+ */
+export function linesOf(
+  { plans }: Arranged,
+  planHeights: Int32Array,
+  columnCount: number,
+): LineTable {
+  const lineCount = Math.ceil(plans.length / columnCount);
+  const firsts = new Int32Array(lineCount);
+  const columns = new Uint8Array(lineCount).fill(columnCount);
+  const heights = new Int32Array(lineCount);
+  let line = -1;
+  let column = columnCount;
   for (let entry = 0; entry < plans.length; entry += 1) {
-    const height = planHeights[plans[entry] ?? 0] ?? 0;
-    if (height > (heights[line] ?? 0)) heights[line] = height;
-    column += 1;
-    if (column === columns) {
+    if (column === columnCount) {
       column = 0;
       line += 1;
+      firsts[line] = entry;
     }
+    column += 1;
+    const height = planHeights[plans[entry] ?? 0] ?? 0;
+    if (height > (heights[line] ?? 0)) heights[line] = height;
   }
-  return heights;
+  return { firsts, columns, heights };
 }

@@ -1,3 +1,4 @@
+import type { LineTable } from '../layout';
 import {
   type Constant,
   childrenOf,
@@ -9,6 +10,7 @@ import {
   slotsOf,
   type Template,
 } from '../templates';
+import type { EntryKind } from './arrange';
 import type { Arrangement } from './list';
 
 /**
@@ -57,22 +59,28 @@ const partPlanOf = (part: Part): PartPlan => ({
 
 /** One thing in the arranged sequence, finished: nothing is left to compute. */
 export interface Entry {
-  readonly kind: 'row';
+  readonly kind: EntryKind;
   readonly key: string;
-  /** Position of its item in the source. */
-  readonly item: number;
+  /** Position of its item in the source; undefined: it is of no single item. */
+  readonly item?: number;
   /** Position of its plan. */
   readonly plan: number;
   /** One for each of the plan's slots; undefined: missing. */
   readonly values: readonly EntryValue[];
 }
 
-/** What has to be known of the whole list to place any part of it. Heights in px, one a line. */
+/** What has to be known of the whole list to place any part of it. */
 export interface Sequence {
-  /** The same for the same sequence. */
+  /** The same for the same entries in the same lines. */
   readonly id: number;
+  /** The same for the same heights of them. */
+  readonly heightsId: number;
   readonly arrangement: Arrangement;
   readonly entryCount: number;
-  /** Undefined: those that were sent with this sequence before. */
-  readonly lineHeights: Float32Array<ArrayBuffer> | undefined;
+  /** Undefined: the asker has them. */
+  readonly lines: Pick<LineTable, 'firsts' | 'columns'> | undefined;
+  readonly heights: LineTable['heights'] | undefined;
 }
+
+/** Which sequence an asker has, so that it is not sent again. */
+export type KnownSequence = Pick<Sequence, 'id' | 'heightsId'>;

@@ -2,10 +2,18 @@
  * Lists: which template an item gets, and in what sequence entries stand. Pure functions over
  * item types and positions; no item is looked into here and nothing is drawn.
  */
-export { type Arranged, arrange } from './arrange';
+export {
+  type Arranged,
+  arrange,
+  type EntryKind,
+  entryKinds,
+  linesOf,
+  plansByType,
+} from './arrange';
 export { chooser } from './choose';
 export {
   type Entry,
+  type KnownSequence,
   type PartPlan,
   type PlanSlot,
   type RowPlan,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { arrange } from './arrange';
+import { arrange, linesOf, plansByType } from './arrange';
 import { chooser } from './choose';
 import type { List } from './list';
 
@@ -39,12 +39,8 @@ describe('the sequence', () => {
   test('is the items in their order without those left out; a line is as high as its highest cell', () => {
     fc.assert(
       fc.property(types, plans, columns, (all, planOfType, columnCount) => {
-        const arranged = arrange(
-          Uint16Array.from(all),
-          Int16Array.from(planOfType),
-          Float32Array.from(heights),
-          { kind: 'grid', columns: columnCount, gap: 0, edge: 0 },
-        );
+        const arranged = arrange(plansByType(Uint16Array.from(all), Int16Array.from(planOfType)));
+        const table = linesOf(arranged, Int32Array.from(heights), columnCount);
         const planOf = (type: number) => planOfType[type] ?? -1;
         const kept = all.flatMap((type, item) =>
           planOf(type) < 0 ? [] : [{ item, plan: planOf(type) }],
@@ -58,7 +54,9 @@ describe('the sequence', () => {
               .map((each) => heights[each.plan] ?? 0),
           ),
         );
-        expect([...arranged.lineHeights]).toEqual(lines);
+        expect([...table.heights]).toEqual(lines);
+        expect([...table.firsts]).toEqual(lines.map((_, line) => line * columnCount));
+        expect([...arranged.kinds]).toEqual(kept.map(() => 0));
       }),
     );
   });

@@ -1,12 +1,12 @@
 import type { Finding } from '../../core/base';
-import type { Entry, RowPlan, Sequence } from '../../core/lists';
+import type { Entry, KnownSequence, RowPlan, Sequence } from '../../core/lists';
 
 /** Entries from `from` up to but without `to`. */
 export interface EntryRange {
   readonly from: number;
   readonly to: number;
-  /** The sequence whose heights the asker has: they are not sent again. */
-  readonly sequence?: number;
+  /** What the asker has of the sequence: it is not sent again. */
+  readonly sequence?: KnownSequence;
 }
 
 /** What drawing the list needs, as of one version of project and items. */

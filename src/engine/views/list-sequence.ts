@@ -1,43 +1,90 @@
-import { type Arranged, type Arrangement, arrange, type Sequence } from '../../core/lists';
+import type { LineTable } from '../../core/layout';
+import {
+  type Arranged,
+  type Arrangement,
+  arrange,
+  columnsOf,
+  type KnownSequence,
+  linesOf,
+  plansByType,
+  type Sequence,
+} from '../../core/lists';
 
 const nothing: Arranged = {
+  kinds: new Uint8Array(),
   items: new Int32Array(),
   plans: new Uint16Array(),
-  lineHeights: new Float32Array(),
+};
+const noLines: LineTable = {
+  firsts: new Int32Array(),
+  columns: new Uint8Array(),
+  heights: new Int32Array(),
 };
 
-/** The entries of the list that is shown. Most edits change words alone: then they stay as they are. */
+/** What a sequence is made of. */
+interface Choosing {
+  /** The position of each item's type. */
+  readonly types: Uint16Array;
+  readonly planOfType: Int16Array;
+  /** Of each plan, in whole 1/64 px. */
+  readonly planHeights: Int32Array;
+  readonly arrangement: Arrangement;
+}
+
+/** The entries of a list in their lines. Most edits change words alone: then they stay as they are. */
 export class ListSequence {
   arranged = nothing;
+  private lines = noLines;
   private id = 0;
+  private heightsId = 0;
   private entries: Int32Array | undefined;
-  /** What they were made of. */
-  private of: readonly unknown[] = [];
+  /** What entries, lines and heights were made of. */
+  private ofEntries: readonly unknown[] = [];
+  private ofLines: readonly unknown[] = [];
+  private ofHeights: readonly unknown[] = [];
 
   get count(): number {
     return this.arranged.items.length;
   }
 
   clear(): void {
-    this.take(nothing, []);
+    this.arranged = nothing;
+    this.ofEntries = [];
+    this.entries = undefined;
+    this.takeLines(noLines, []);
   }
 
-  arrange(
-    types: Uint16Array,
-    planOfType: Int16Array,
-    planHeights: Float32Array,
-    arrangement: Arrangement,
-  ): void {
-    // A project that crossed from the page is another object each time.
-    const of = [types, JSON.stringify(arrangement), planOfType.join(), planHeights.join()];
-    if (of.every((each, at) => each === this.of[at])) return;
-    this.take(arrange(types, planOfType, planHeights, arrangement), of);
+  arrange({ types, planOfType, planHeights, arrangement }: Choosing): void {
+    const ofEntries = [types, planOfType.join()];
+    if (!isSame(ofEntries, this.ofEntries)) {
+      this.arranged = arrange(plansByType(types, planOfType));
+      this.entries = undefined;
+      this.ofEntries = ofEntries;
+    }
+    const columns = columnsOf(arrangement);
+    const ofLines = [this.arranged, columns];
+    const ofHeights = [this.arranged, columns, planHeights.join()];
+    if (isSame(ofHeights, this.ofHeights)) return;
+    const lines = linesOf(this.arranged, planHeights, columns);
+    if (isSame(ofLines, this.ofLines)) this.takeHeights(lines, ofHeights);
+    else {
+      this.takeLines(lines, ofLines);
+      this.ofHeights = ofHeights;
+    }
   }
 
-  /** As it is drawn; `known`: the sequence whose heights were sent before. */
-  toDraw(arrangement: Arrangement, known: number | undefined): Sequence {
-    const lineHeights = known === this.id ? undefined : this.arranged.lineHeights.slice();
-    return { id: this.id, arrangement, entryCount: this.count, lineHeights };
+  /** As it is drawn; `known`: what was sent before. */
+  toDraw(arrangement: Arrangement, known: KnownSequence | undefined): Sequence {
+    const { id, heightsId } = this;
+    const { firsts, columns, heights } = this.lines;
+    return {
+      id,
+      heightsId,
+      arrangement,
+      entryCount: this.count,
+      lines: known?.id === id ? undefined : { firsts: firsts.slice(), columns: columns.slice() },
+      heights: known?.heightsId === heightsId ? undefined : heights.slice(),
+    };
   }
 
   /** Where an item stands; -1: it is left out. Where all stand is found once for a sequence. */
@@ -46,13 +93,22 @@ export class ListSequence {
     return this.entries[item] ?? -1;
   }
 
-  private take(arranged: Arranged, of: readonly unknown[]): void {
-    this.arranged = arranged;
-    this.entries = undefined;
-    this.of = of;
+  private takeLines(lines: LineTable, of: readonly unknown[]): void {
     this.id += 1;
+    this.ofLines = of;
+    this.takeHeights(lines, []);
+  }
+
+  private takeHeights(lines: LineTable, of: readonly unknown[]): void {
+    this.lines = lines;
+    this.heightsId += 1;
+    this.ofHeights = of;
   }
 }
+
+// A project that crossed from the page is another object each time: what counts is what it says.
+const isSame = (one: readonly unknown[], other: readonly unknown[]): boolean =>
+  one.length === other.length && one.every((each, at) => each === other[at]);
 
 /** Where each number stands; -1: nowhere. The numbers ascend. */
 function inverse(numbers: Int32Array): Int32Array {

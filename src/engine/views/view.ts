@@ -1,10 +1,9 @@
 import type { Finding, Turns } from '../../core/base';
 import { type Item, type ItemKeys, itemKeys } from '../../core/items';
-import { partHeight } from '../../core/layout';
+import { partHeight, unitsOf } from '../../core/layout';
 import {
   type Arrangement,
   chooser,
-  columnsOf,
   type Entry,
   type List,
   type RowPlan,
@@ -88,8 +87,9 @@ export class View {
       const template = choose(type);
       return template === null ? -1 : planIds.indexOf(template);
     });
-    const heights = Float32Array.from(this.plans, (plan) => plan.heightPx);
-    this.sequence.arrange(indexes, planOfType, heights, list.arrangement);
+    const planHeights = Int32Array.from(this.plans, (plan) => unitsOf(plan.heightPx));
+    const { arrangement } = list;
+    this.sequence.arrange({ types: indexes, planOfType, planHeights, arrangement });
     const chosen = list.choices.map((choice) => counts[types.indexOf(choice.type)] ?? 0);
     const others = indexes.length - chosen.reduce((sum, count) => sum + count, 0);
     this.choiceCounts = [...chosen, others];
@@ -97,8 +97,7 @@ export class View {
 
   frame(wanted: EntryRange): Frame {
     const arrangement = this.list()?.arrangement ?? noArrangement;
-    const columns = columnsOf(arrangement);
-    const from = Math.max(0, Math.min(wanted.from, this.sequence.count - columns));
+    const from = Math.max(0, Math.min(wanted.from, this.sequence.count - 1));
     return {
       version: this.world.version,
       list: this.list()?.id,

@@ -188,19 +188,25 @@ let wanted: () => EntryRange = () => ({ from: 0, to: 40 });
 
 /** The entries that the window shows now: every answer of the engine begins with them. */
 export const wantedRange = (): EntryRange => {
-  const sequence = useSession.getState().view?.sequence.id;
-  return { ...wanted(), ...(sequence !== undefined && { sequence }) };
+  const sequence = useSession.getState().view?.sequence;
+  if (sequence === undefined) return wanted();
+  const { id, heightsId } = sequence;
+  return { ...wanted(), sequence: { id, heightsId } };
 };
 
-/** Shows what the engine answered; heights that were sent before are not sent again. */
+/** Shows what the engine answered; lines and heights that were sent before are not sent again. */
 export function showFrame(frame: Frame): void {
-  useSession.setState(({ view }) => ({ view: withHeights(frame, view) }));
+  useSession.setState(({ view }) => ({ view: withLines(frame, view) }));
 }
 
-export const withHeights = (frame: Frame, before: Frame | undefined): Frame =>
-  frame.sequence.lineHeights === undefined && frame.sequence.id === before?.sequence.id
-    ? { ...frame, sequence: before.sequence }
-    : frame;
+export function withLines(frame: Frame, before: Frame | undefined): Frame {
+  const { sequence } = frame;
+  const known = before?.sequence;
+  const lines = sequence.lines ?? (known?.id === sequence.id ? known.lines : undefined);
+  const isKnown = known?.heightsId === sequence.heightsId;
+  const heights = sequence.heights ?? (isKnown ? known.heights : undefined);
+  return { ...frame, sequence: { ...sequence, lines, heights } };
+}
 
 export function setWantedRange(range: () => EntryRange): void {
   wanted = range;

@@ -4,7 +4,7 @@ import { localeOf, withId } from '../../../core/project';
 import type { Frame } from '../../../engine';
 import type { ListView } from '../../../render';
 import { MenuButton } from '../../shared/controls';
-import { engine, onBeside, useProject, useSession, withHeights } from '../../shared/session';
+import { engine, onBeside, useProject, useSession, withLines } from '../../shared/session';
 import { besideId, useBeside } from '../../shared/window-settings';
 import { DeviceFrame, DeviceMenus } from './device-frame';
 import { NoRows, Rows } from './rows';
@@ -86,7 +86,7 @@ export function BesidePane() {
 }
 
 const take = (frame: Frame) =>
-  useBeside.setState((before) => ({ frame: withHeights(frame, before.frame) }));
+  useBeside.setState((before) => ({ frame: withLines(frame, before.frame) }));
 
 /** Asks for the view as it is set; what comes of edits is told by the engine itself. */
 function useFrames(): void {

@@ -37,6 +37,7 @@ export function Rows({ label, view, frame, scheme, item, entry, list }: RowsProp
       entries: (version, range) => engine().entries(version, range, view),
       pictures: (name) => latest.current.pictures(name),
       pressed: (pressed, part) => {
+        if (pressed.item === undefined) return;
         void handItem(pressed.item).then(() => {
           const template = latest.current.frame.plans[pressed.plan]?.template;
           if (part !== undefined && template !== undefined) selectPart(template, part);
