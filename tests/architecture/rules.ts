@@ -71,7 +71,7 @@ const throughIndex = rooms.map((room): Rule => {
     from: { pathNot: `^${room}/|${isTest}` },
     to: {
       path: `^${room}/`,
-      pathNot: `^${room}/index\\.tsx?$|^src/engine/(client|worker)\\.ts$`,
+      pathNot: `^${room}/index\\.tsx?$|^src/engine/(client|worker)\\.ts$|^src/core/values/run\\.ts$`,
       dependencyTypesNot: ['dynamic-import'],
     },
     broken: [outside, `${room}/inside.ts`],
@@ -90,7 +90,14 @@ export const rules: readonly Rule[] = [
   only('keeping', ['core', 'keeping'], 'src/engine/index.ts'),
   only('offline', ['offline'], 'src/core/base/index.ts'),
   only('render', ['core/(base|layout|lists|templates)', 'render'], 'src/core/values/index.ts'),
+  only('runtime', ['core/values', 'render', 'runtime'], 'src/engine/index.ts'),
   only('studio', ['core', 'render', 'engine', 'keeping', 'studio'], 'src/offline/index.ts'),
+  {
+    name: 'who runs expressions in a small bundle comes by their door',
+    from: { path: '^src/runtime/' },
+    to: { path: '^src/core/', pathNot: '^src/core/values/run\\.ts$' },
+    broken: ['src/runtime/a.ts', 'src/core/values/index.ts'],
+  },
   {
     name: 'a station imports no other station and never the shell',
     from: { path: '^src/studio/stations/([^/]+)/' },

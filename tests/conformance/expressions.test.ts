@@ -2,8 +2,10 @@ import { type BinaryExpression, parseExpressionAt } from 'acorn';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { isRecord, type Json, type JsonRecord } from '../../src/core/base';
+import type { Checked } from '../../src/core/values';
 import { explain, makeExpression, plainText, type Value } from '../../src/core/values';
 import { power } from '../../src/core/values/power';
+import { compile } from '../../src/core/values/run';
 import { printExpression } from '../../src/core/values/syntax/print';
 import { readExpression } from '../../src/core/values/syntax/read';
 import { anyExpression, holedItem, yarnFields, yarnItem } from '../support/expressions';
@@ -70,6 +72,9 @@ test('what is accepted and present equals what ECMAScript gives', () => {
       const ours = evaluate(item);
       const explained = explain(checked, item);
       expect(explained.value).toEqual(ours);
+      // What was checked is data: kept as text and read again, it gives the same.
+      const kept: Checked = JSON.parse(JSON.stringify(checked));
+      expect(compile(kept)(item)).toEqual(ours);
       if (explained.steps.some((step) => step.missing !== undefined)) {
         for (const { missing } of explained.steps)
           if (missing !== undefined) expect(missing).toMatch(allowed);

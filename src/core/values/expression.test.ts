@@ -286,8 +286,8 @@ describe('lookup', () => {
   });
 
   test('says why there is none', () => {
-    const { checked } = made('lookup("makers", maker).name');
-    const why = (item: JsonRecord) => checked && explain(checked, item).missing;
+    const { checked, environment } = made('lookup("makers", maker).name');
+    const why = (item: JsonRecord) => checked && explain(checked, item, {}, environment).missing;
     expect(why({ maker: 'x' })).toBe('makers has no item with the key x');
     expect(why({})).toBe('this item has no maker');
   });
@@ -328,7 +328,7 @@ describe('format', () => {
 
   test('says why it wrote nothing', () => {
     const { checked } = made('format(price, "price")');
-    const why = (item: JsonRecord) => checked && explain(checked, item);
+    const why = (item: JsonRecord) => checked && explain(checked, item, {}, environment);
     expect(why({ price: 0 })?.missing).toBe('nothing is free');
     expect(why({})?.missing).toBe('this item has no price');
     expect(why({ price: 4, name: 'Sock' })?.steps.at(-1)).toMatchObject({

@@ -13,6 +13,8 @@ export interface Expression {
   readonly text: string;
   readonly findings: readonly Finding[];
   readonly paths: readonly (readonly string[])[];
+  /** What it was held against beside the fields, and reaches when it is evaluated. */
+  readonly environment: Environment;
   /** Both there or both not. */
   readonly checked: Checked | undefined;
   readonly evaluate: Evaluate | undefined;
@@ -32,24 +34,32 @@ export function makeExpression(
 ): Expression {
   const read = readExpression(text);
   if (!read.ok)
-    return { text, findings: [read.error], paths: [], checked: undefined, evaluate: undefined };
+    return {
+      text,
+      findings: [read.error],
+      paths: [],
+      environment,
+      checked: undefined,
+      evaluate: undefined,
+    };
   const paths = pathsUsed(read.value);
   const world = { fields, environment, hasPlace: use !== 'property' };
   const { checked, findings } = check(read.value, text, world);
   const unshowable = checked !== undefined && use === 'text' ? showableFinding(checked) : undefined;
   if (checked === undefined || unshowable !== undefined) {
     const all = unshowable === undefined ? findings : [unshowable];
-    return { text, findings: all, paths, checked: undefined, evaluate: undefined };
+    return { text, findings: all, paths, environment, checked: undefined, evaluate: undefined };
   }
   let evaluate: Evaluate | undefined;
   return {
     text,
     findings: [],
     paths,
+    environment,
     checked,
     /** Made when it is first wanted: what is only checked or traced needs none. */
     get evaluate() {
-      evaluate ??= compile(checked);
+      evaluate ??= compile(checked, environment);
       return evaluate;
     },
   };

@@ -71,7 +71,7 @@ export class AllItems {
 
   private columnsOf({ type, columns, positions }: Known): Columns {
     const contextOf = this.engine.contextsOf(type.source);
-    return columns.within((at) => contextOf(positions[at] ?? -1));
+    return columns.within((at) => contextOf(positions[at] ?? -1), this.environmentOf(type.id));
   }
 
   private environmentOf(type: string): Environment {

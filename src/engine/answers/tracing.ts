@@ -135,7 +135,11 @@ function traceSlot(
     const missing = slot.expression?.findings[0]?.message ?? whyFixed(slot, item);
     return { steps: [], text, instead: undefined, missing, missingStep: undefined };
   }
-  const { value: own, steps, missing } = explain(checked, item, context);
+  const {
+    value: own,
+    steps,
+    missing,
+  } = explain(checked, item, context, slot.expression?.environment);
   const written = missing === undefined ? slot.write(own, item, context) : '';
   const why =
     missing ??
@@ -154,7 +158,7 @@ function traceSlot(
         ? undefined
         : standIn === undefined
           ? []
-          : explain(standIn, item, context).steps,
+          : explain(standIn, item, context, slot.standIn?.environment).steps,
     missing: why,
     missingStep:
       missing === undefined ? undefined : steps.find((step) => step.missing !== undefined),

@@ -80,7 +80,8 @@ function settled(
   const type = entry.gives({ of: first.type, element, made });
   const isAnyMissing = args.some((arg) => arg.kind !== 'arrow' && arg.mayBeMissing);
   const { from, to } = node;
-  return { kind: 'call', entry, args, type, mayBeMissing: isAnyMissing || entry.mayMiss, from, to };
+  const { name, on, mayMiss } = entry;
+  return { kind: 'call', name, on, args, type, mayBeMissing: isAnyMissing || mayMiss, from, to };
 }
 
 const elementOf = (type: ResultType): ResultType =>

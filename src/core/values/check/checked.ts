@@ -1,6 +1,4 @@
-import type { KnownFormat, OtherSource } from '../environment';
 import type { Span } from '../findings';
-import type { FunctionEntry } from '../functions';
 import type { ResultType } from '../result-type';
 import type { ArithmeticOperator, CompareOperator, LogicalOperator } from '../syntax/tree';
 
@@ -10,7 +8,10 @@ export type ContextName = 'index' | 'count' | 'now';
 /** How two values are compared: `mixed` ones are looked at when they are there. */
 export type CompareAs = 'text' | 'number' | 'boolean' | 'date' | 'mixed';
 
-/** A checked expression: every node knows its type and whether its value may be missing. */
+/**
+ * A checked expression: every node knows its type and whether its value may be missing. It is data
+ * and nothing else: sources, formats and functions are named, so that it can be kept and sent.
+ */
 export type Checked = Span & { readonly type: ResultType; readonly mayBeMissing: boolean } & (
     | { readonly kind: 'literal'; readonly value: string | number | boolean | undefined }
     | { readonly kind: 'item' }
@@ -58,20 +59,20 @@ export type Checked = Span & { readonly type: ResultType; readonly mayBeMissing:
     | { readonly kind: 'list'; readonly elements: readonly Checked[] }
     | {
         readonly kind: 'call';
-        readonly entry: FunctionEntry;
+        readonly name: string;
+        /** What a method stands on; a function stands alone. */
+        readonly on: 'text' | 'list' | undefined;
         readonly args: readonly CheckedArgument[];
       }
     | {
         readonly kind: 'lookup';
         readonly source: string;
         readonly key: Checked;
-        readonly find: OtherSource['find'];
       }
     | {
         readonly kind: 'format';
         readonly of: Checked;
         readonly format: string;
-        readonly write: KnownFormat['write'];
       }
   );
 

@@ -22,7 +22,7 @@ export function lookup(node: Expr & { kind: 'lookup' }, here: Checking): Checked
   if (wrong !== undefined) here.note(wrong);
   const { source, from, to } = node;
   const type = { type: 'record', fields: other.fields } as const;
-  return { kind: 'lookup', source, key, find: other.find, type, mayBeMissing: true, from, to };
+  return { kind: 'lookup', source, key, type, mayBeMissing: true, from, to };
 }
 
 export function format(node: Expr & { kind: 'format' }, here: Checking): Checked | undefined {
@@ -47,7 +47,6 @@ export function format(node: Expr & { kind: 'format' }, here: Checking): Checked
     kind: 'format',
     of,
     format,
-    write: known.write,
     type: { type: 'text' },
     mayBeMissing,
     from,

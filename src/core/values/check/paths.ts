@@ -71,9 +71,11 @@ function length(node: Expr & { kind: 'member' }, of: Checked): Checked | undefin
           ? methodOf('text', 'length')
           : undefined;
   if (entry === undefined) return undefined;
+  const { name, on } = entry;
   const { mayBeMissing } = of;
   const { from, to } = node;
-  return { kind: 'call', entry, args: [of], type: { type: 'integer' }, mayBeMissing, from, to };
+  const type = { type: 'integer' } as const;
+  return { kind: 'call', name, on, args: [of], type, mayBeMissing, from, to };
 }
 
 function intoValue({ step, name }: Expr & { kind: 'member' }, of: Checked) {

@@ -21,8 +21,8 @@ export interface Texts {
 
 /** What is in no column: each item is asked. */
 export function rowReader(checked: Checked, columns: Columns): (at: number) => Value {
-  const evaluate = compile(checked);
-  const { items, contextAt } = columns;
+  const { items, contextAt, environment } = columns;
+  const evaluate = compile(checked, environment);
   return (at) => {
     const item = items[at];
     return item === undefined ? undefined : evaluate(item, contextAt(at));

@@ -2,6 +2,7 @@ import type { JsonRecord } from '../../base';
 import type { Checked } from '../check/checked';
 import { compile, type Evaluate } from '../compile/compile';
 import { nowhere, type RowContext } from '../context';
+import { type Environment, emptyEnvironment } from '../environment';
 
 /** Texts as positions in a table of those that differ; -1: there is none. */
 export interface TextColumn {
@@ -31,12 +32,13 @@ export class Columns {
   constructor(
     readonly items: readonly JsonRecord[],
     readonly contextAt: (at: number) => RowContext = () => nowhere,
+    readonly environment: Environment = emptyEnvironment,
     private readonly taken: TakenOut = { numbers: new Map(), flags: new Map(), texts: new Map() },
   ) {}
 
   /** The same columns where the items stand elsewhere. */
-  within(contextAt: (at: number) => RowContext): Columns {
-    return new Columns(this.items, contextAt, this.taken);
+  within(contextAt: (at: number) => RowContext, environment: Environment): Columns {
+    return new Columns(this.items, contextAt, environment, this.taken);
   }
 
   /** NaN stands for a missing number. */

@@ -8,7 +8,8 @@ import {
   slotsIn,
 } from '../check/checked';
 import { nowhere, type RowContext } from '../context';
-import { Missing } from '../functions';
+import { type Environment, emptyEnvironment } from '../environment';
+import { functionOf, Missing } from '../functions';
 import { kindOf } from '../result-type';
 import { plainText, type Value } from '../value';
 import { all, conditional } from './branches';
@@ -19,9 +20,12 @@ import { comparison, test } from './tests';
 
 export type Evaluate = (item: JsonRecord, context?: RowContext) => Value;
 
-/** A checked expression as a closure. It never throws; whatever is not there is `undefined`. */
-export function compile(checked: Checked): Evaluate {
-  const whole = run(checked);
+/**
+ * A checked expression as a closure; what it looks up and how it writes, the environment knows. It
+ * never throws; whatever is not there is `undefined`.
+ */
+export function compile(checked: Checked, environment: Environment = emptyEnvironment): Evaluate {
+  const whole = closuresIn(environment).run(checked);
   const scope: Scope = {
     context: nowhere,
     locals: Array.from({ length: slotsIn(checked) }, () => undefined),
@@ -60,13 +64,17 @@ const joinsTexts = (checked: CheckedArgument): boolean =>
 const settled = (value: Value): Value =>
   typeof value === 'number' && !Number.isFinite(value) ? undefined : value;
 
-const make: Closures = {
-  run,
-  number: (checked) => number(checked, make),
-  test: (checked) => test(checked, make),
-};
+function closuresIn(environment: Environment): Closures {
+  const make: Closures = {
+    environment,
+    run: (checked) => run(checked, make),
+    number: (checked) => number(checked, make),
+    test: (checked) => test(checked, make),
+  };
+  return make;
+}
 
-function run(checked: Checked): Run {
+function run(checked: Checked, make: Closures): Run {
   switch (checked.kind) {
     case 'literal': {
       const { value } = checked;
@@ -85,14 +93,17 @@ function run(checked: Checked): Run {
     case 'field':
       return load(checked.name, checked.type);
     case 'member':
-      return member(run(checked.of), load(checked.name, checked.type));
+      return member(make.run(checked.of), load(checked.name, checked.type));
     case 'index':
-      return index(checked);
+      return index(checked, make);
     case 'template':
-      return template(checked.texts, checked.holes.map(words));
+      return template(
+        checked.texts,
+        checked.holes.map((hole) => words(hole, make)),
+      );
     case 'joined': {
-      const left = words(checked.left);
-      const right = words(checked.right);
+      const left = words(checked.left, make);
+      const right = words(checked.right, make);
       return (item, scope) => left(item, scope) + right(item, scope);
     }
     case 'negate':
@@ -109,30 +120,31 @@ function run(checked: Checked): Run {
     case 'isMissing':
       return make.test(checked);
     case 'logical':
-      return logical(checked);
+      return logical(checked, make);
     case 'conditional':
       return conditional(checked, make);
     case 'list': {
-      const elements = checked.elements.map(run);
+      const elements = checked.elements.map(make.run);
       return (item, scope) => elements.map((each): Json => each(item, scope) ?? null);
     }
     case 'call':
-      return call(checked);
+      return call(checked, make);
     case 'lookup': {
-      const { find } = checked;
-      const key = run(checked.key);
+      const find = make.environment.sources.get(checked.source)?.find;
+      const key = make.run(checked.key);
       return (item, scope) => {
         const value = key(item, scope);
-        return value === undefined ? undefined : find(value);
+        return value === undefined ? undefined : find?.(value);
       };
     }
     case 'format':
-      return format(checked);
+      return format(checked, make);
   }
 }
 
-function format({ of, write }: Checked & { kind: 'format' }): Run {
-  const value = run(of);
+function format({ of, format: id }: Checked & { kind: 'format' }, make: Closures): Run {
+  const value = make.run(of);
+  const write = make.environment.formats.get(id)?.write;
   return (item, scope) => {
     const own = value(item, scope);
     if (own === undefined || write === undefined) return undefined;
@@ -148,8 +160,8 @@ function member(of: Run, step: (record: JsonRecord) => Value): Run {
   };
 }
 
-function index(checked: Checked & { kind: 'index' }): Run {
-  const of = run(checked.of);
+function index(checked: Checked & { kind: 'index' }, make: Closures): Run {
+  const of = make.run(checked.of);
   const at = make.number(checked.at);
   const conform = conformer(checked.type);
   return (item, scope) => {
@@ -161,12 +173,12 @@ function index(checked: Checked & { kind: 'index' }): Run {
 type RunWords = (item: JsonRecord, scope: Scope) => string;
 
 /** A value inside a text: a missing one is empty. */
-function words(checked: Checked): RunWords {
+function words(checked: Checked, make: Closures): RunWords {
   if (kindOf(checked.type) === 'number' && checked.kind !== 'field') {
     const value = make.number(checked);
     return (item, scope) => plainText(value(item, scope)) ?? '';
   }
-  const value = run(checked);
+  const value = make.run(checked);
   return (item, scope) => {
     const own = value(item, scope);
     return typeof own === 'string' ? own : (plainText(own) ?? '');
@@ -188,9 +200,9 @@ function template(texts: readonly string[], holes: readonly RunWords[]): Run {
   };
 }
 
-function logical(checked: Checked & { kind: 'logical' }): Run {
-  const left = run(checked.left);
-  const right = run(checked.right);
+function logical(checked: Checked & { kind: 'logical' }, make: Closures): Run {
+  const left = make.run(checked.left);
+  const right = make.run(checked.right);
   switch (checked.operator) {
     case '??':
       return (item, scope) => left(item, scope) ?? right(item, scope);
@@ -204,8 +216,9 @@ function logical(checked: Checked & { kind: 'logical' }): Run {
 /** A value of its own, or, for a function, what is made for each item to be called. */
 type RunArgument = (item: JsonRecord, scope: Scope) => unknown;
 
-function call({ entry, args, type }: Checked & { kind: 'call' }): Run {
-  const runs = args.map((arg, at) => argument(arg, entry.params[at - (entry.on ? 1 : 0)]?.takes));
+function call({ name, on, args, type }: Checked & { kind: 'call' }, make: Closures): Run {
+  const entry = functionOf(on, name);
+  const runs = args.map((arg, at) => argument(arg, entry.params[at - (on ? 1 : 0)]?.takes, make));
   const conform = conformer(type);
   return (item, scope) => {
     const values: unknown[] = [];
@@ -220,15 +233,19 @@ function call({ entry, args, type }: Checked & { kind: 'call' }): Run {
   };
 }
 
-function argument(arg: CheckedArgument, takes: string | undefined): RunArgument {
-  return arg.kind === 'arrow' ? callback(arg, takes) : run(arg);
+function argument(arg: CheckedArgument, takes: string | undefined, make: Closures): RunArgument {
+  return arg.kind === 'arrow' ? callback(arg, takes, make) : make.run(arg);
 }
 
 /** A function of elements: its parameters go into their slots, and each call counts. */
-function callback({ slot, params, body }: CheckedArrow, takes: string | undefined): RunArgument {
+function callback(
+  { slot, params, body }: CheckedArrow,
+  takes: string | undefined,
+  make: Closures,
+): RunArgument {
   const conforms = params.map(conformer);
   const [first, second] = conforms;
-  const whole = run(body);
+  const whole = make.run(body);
   return (item, scope) => {
     const called = (a: Json, b: Json): Value => {
       spend(scope, 1);

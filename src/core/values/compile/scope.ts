@@ -1,6 +1,7 @@
 import type { JsonRecord } from '../../base';
 import type { Checked } from '../check/checked';
 import type { RowContext } from '../context';
+import type { Environment } from '../environment';
 import type { Value } from '../value';
 
 /** What one evaluation has besides its item. An expression has one, used again and again. */
@@ -21,6 +22,7 @@ export type RunTest = (item: JsonRecord, scope: Scope) => boolean | undefined;
 
 /** Makes closures of nodes: the forms call each other through it. */
 export interface Closures {
+  readonly environment: Environment;
   run(checked: Checked): Run;
   number(checked: Checked): RunNumber;
   test(checked: Checked): RunTest;

@@ -4,8 +4,9 @@ import { conformer, load } from '../compile/load';
 import { costOf, mostSteps } from '../compile/scope';
 import { compareValues } from '../compile/tests';
 import { nowhere, type RowContext } from '../context';
+import { type Environment, emptyEnvironment } from '../environment';
 import type { Span } from '../findings';
-import { Missing } from '../functions';
+import { functionOf, Missing } from '../functions';
 import { power } from '../power';
 import { typeOfResult } from '../result-type';
 import { plainText, type Value } from '../value';
@@ -40,8 +41,9 @@ export function explain(
   checked: Checked,
   item: JsonRecord,
   context: RowContext = nowhere,
+  environment: Environment = emptyEnvironment,
 ): Explained {
-  const walk = new Walk(item, context);
+  const walk = new Walk(item, context, environment);
   try {
     const { value, missing } = walk.visit(checked);
     const { steps, gapCount } = walk;
@@ -71,6 +73,7 @@ class Walk {
   constructor(
     private readonly item: JsonRecord,
     private readonly context: RowContext,
+    private readonly environment: Environment,
   ) {}
 
   visit(node: Checked): Found {
@@ -133,7 +136,10 @@ class Walk {
         return this.call(node);
       case 'lookup': {
         const key = this.visit(node.key);
-        const found = key.value === undefined ? undefined : node.find(key.value);
+        const found =
+          key.value === undefined
+            ? undefined
+            : this.environment.sources.get(node.source)?.find(key.value);
         const none = `${node.source} has no item with the key ${plainText(key.value) ?? ''}`;
         return this.step(node, `lookup ${node.source}`, found, key.missing ?? none);
       }
@@ -142,7 +148,8 @@ class Walk {
         const label = `format ${node.format}`;
         if (value === undefined) return this.step(node, label, undefined, missing);
         const text =
-          node.write?.(value, this.item, this.context) ?? new Missing('it is only checked here');
+          this.environment.formats.get(node.format)?.write?.(value, this.item, this.context) ??
+          new Missing('it is only checked here');
         return text instanceof Missing
           ? this.step(node, label, undefined, text.reason)
           : this.step(node, label, text);
@@ -209,7 +216,7 @@ class Walk {
   }
 
   private call(node: Checked & { kind: 'call' }): Found {
-    const { entry } = node;
+    const entry = functionOf(node.on, node.name);
     const values: unknown[] = [];
     for (const [at, arg] of node.args.entries()) {
       if (arg.kind === 'arrow') {

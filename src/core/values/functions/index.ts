@@ -33,6 +33,13 @@ export const standingFunction = (name: string): FunctionEntry | undefined =>
 export const methodOf = (on: 'text' | 'list', name: string): FunctionEntry | undefined =>
   tables[on].get(name);
 
+/** The function of that name that a checked expression calls. */
+export function functionOf(on: FunctionEntry['on'], name: string): FunctionEntry {
+  const entry = tables[on ?? 'standing'].get(name);
+  if (entry === undefined) throw new Error(`There is no function ${name}.`);
+  return entry;
+}
+
 export const functionNames: ReadonlySet<string> = new Set(tables.standing.keys());
 export const methodNames: ReadonlySet<string> = new Set(
   [...tables.text.keys(), ...tables.list.keys()].filter((name) => name !== 'length'),

@@ -1,9 +1,10 @@
 import {
   acceptCompletion,
   autocompletion,
-  type CompletionContext,
+  CompletionContext,
   closeBrackets,
   closeBracketsKeymap,
+  closeCompletion,
   completionKeymap,
   completionStatus,
 } from '@codemirror/autocomplete';
@@ -116,7 +117,8 @@ export function expressionEditor(
           interactionDelay: 0,
         }),
         keymap.of([
-          { key: 'Tab', run: acceptCompletion },
+          { key: 'Tab', run: takeFirst(events) },
+          { key: 'Enter', run: takeFirst(events) },
           { key: 'F2', run: renameHere(events) },
           { key: 'Escape', run: leaveIt },
           ...closeBracketsKeymap,
@@ -155,6 +157,22 @@ export function expressionEditor(
 
 const renameHere = (events: EditorEvents) => (view: EditorView) => {
   events.rename(view.state.selection.main.head);
+  return true;
+};
+
+/**
+ * Takes what is chosen in the list of offers. Who types faster than the list comes takes the first
+ * offer for what stands there now, as the list would show it.
+ */
+const takeFirst = (events: EditorEvents) => (view: EditorView) => {
+  if (acceptCompletion(view)) return true;
+  if (completionStatus(view.state) !== 'pending') return false;
+  const { head } = view.state.selection.main;
+  const offered = offersIn(new CompletionContext(view.state, head, false), events.world());
+  const [first] = offered?.options ?? [];
+  if (offered === null || first === undefined) return false;
+  first.apply(view, first, offered.from, head);
+  closeCompletion(view);
   return true;
 };
 
