@@ -6,7 +6,6 @@ export {
   type Arranged,
   arrange,
   type EntryKind,
-  entryKinds,
   linesOf,
   plansByType,
 } from './arrange';

@@ -19,6 +19,7 @@ export {
 export { type BoundSlot, type CompiledTemplate, checkTemplate, compileTemplate } from './compile';
 export { draftRow, likelyPart } from './draft';
 export {
+  allKinds,
   contentKinds,
   draftImage,
   draftLabel,
@@ -30,7 +31,6 @@ export {
   type Padding,
   type Part,
   type PartKind,
-  partKinds,
   type Radius,
   type Size,
   type StackPart,

@@ -1,5 +1,5 @@
 import { byMember, id, list, named, optional, record, recordOf, type Shape, text } from '../shape';
-import { kinds, type Part, type PartKind, partKinds, type StackPart } from './parts';
+import { allKinds, kinds, type Part, type PartKind, type StackPart } from './parts';
 import { storedShape } from './property';
 import type { Template } from './template';
 
@@ -8,7 +8,7 @@ const deepest = 40;
 /** A part in the file: what its kind declares, and the parts that it holds. */
 const partShape: Shape<Part> = named(
   'part',
-  () => byMember<Part>('part', casesOf(Object.values(partKinds))),
+  () => byMember<Part>('part', casesOf(allKinds())),
   deepest,
 );
 

@@ -20,7 +20,9 @@ export type Part = LabelPart | ImagePart | StackPart;
 
 export const kinds = { label, image, stack };
 
-export const partKinds: Readonly<Record<string, PartKind>> = kinds;
+const byName: Readonly<Record<string, PartKind>> = kinds;
+
+export const allKinds = (): readonly PartKind[] => Object.values(byName);
 
 /** The kinds that show something of an item. */
 export const contentKinds = (): readonly (typeof label | typeof image)[] =>
@@ -30,7 +32,7 @@ export const contentKinds = (): readonly (typeof label | typeof image)[] =>
 
 /** The kind of a part. */
 export function kindOf({ part }: Pick<Part, 'part'>): PartKind {
-  const kind = partKinds[part];
+  const kind = byName[part];
   if (kind === undefined) throw new Error(`There is no kind of part ${part}.`);
   return kind;
 }
