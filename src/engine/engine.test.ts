@@ -121,6 +121,7 @@ describe('a list of real items', () => {
           firstMissing: 2,
           same: 'Ousby',
           unknown: [],
+          unfit: undefined,
         },
       ],
     });
@@ -162,25 +163,33 @@ describe('a list of real items', () => {
     );
   });
 
-  test('a newer version ends the survey of an older one', async () => {
+  test('an edit ends the survey of what was there; items that go on changing do not', async () => {
     const project = projectOf(shop);
     const many = Array.from(
       { length: 10_000 },
       (_, i) => ({ ...shop[i % 4], id: String(i) }) as Item,
     );
-    let engine: Engine | undefined;
-    let isFirst = true;
-    engine = new Engine({
+    let meanwhile = () => {};
+    const engine = new Engine({
       now: () => '2026-03-02T10:00:00Z',
-      pause: async () => {
-        if (isFirst) engine?.update(project, everything);
-        isFirst = false;
-      },
+      pause: async () => meanwhile(),
     });
     engine.hold('stock', many);
     engine.update(project, everything);
-    expect(await engine.survey()).toBeUndefined();
+    let changeCount = 0;
+    meanwhile = () => {
+      changeCount += 1;
+      engine.replaceLive('stock', successionOf([], many.slice(changeCount)));
+      engine.update(project, everything);
+    };
     expect((await engine.survey())?.templates[0]?.itemCount).toBe(5_000);
+    expect(changeCount).toBeGreaterThan(5);
+
+    const place = { template: 'skein-plain', part: 'title', property: 'text' } as const;
+    const next = edited(project, edits.bind(place, { expr: 'id' }));
+    meanwhile = () => engine.update(next, everything);
+    expect(await engine.survey()).toBeUndefined();
+    expect((await engine.survey())?.edition).toBe(engine.edition);
   });
 
   test('items put in near the top stand there, and the rest follows', () => {

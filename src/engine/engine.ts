@@ -34,6 +34,9 @@ export class Engine implements Scene, World {
   project: Project | undefined;
   now = '';
   version = 0;
+  /** Another one for each change of what is shown but for its items: those may change many times a second. */
+  edition = 0;
+  private ofEdition = '';
   private readonly sources = new Map<string, SourceStore>();
   private readonly templates = new Map<string, CompiledTemplates>();
   private readonly main = new View(this);
@@ -114,6 +117,7 @@ export class Engine implements Scene, World {
     for (const source of project.sources) this.held(source.id).goTo(source.revision ?? 0);
     this.main.show({ list });
     this.arrangeBeside();
+    this.takeEdition();
     return this.view(wanted);
   }
 
@@ -195,6 +199,7 @@ export class Engine implements Scene, World {
   showLocale(locale: string): void {
     this.changed();
     this.main.show({ locale });
+    this.takeEdition();
   }
 
   localeNow(): string {
@@ -205,17 +210,21 @@ export class Engine implements Scene, World {
   showSet(source: string, set: string): void {
     this.held(source).show(set);
     this.itemsChanged();
+    this.takeEdition();
   }
 
-  /** Counts over all items, with turns for others; undefined if another project or list came meanwhile. */
-  async survey(): Promise<(Survey & { readonly version: number }) | undefined> {
-    const { version } = this;
+  /**
+   * Counts over all items, with turns for others; undefined if another edition came meanwhile. Items
+   * that change meanwhile are counted as they were when it began.
+   */
+  async survey(): Promise<(Survey & { readonly edition: number }) | undefined> {
+    const { edition } = this;
     const pause = async () => {
       await this.ports.pause();
-      if (this.version !== version) throw new Stale();
+      if (this.edition !== edition) throw new Stale();
     };
     try {
-      return { version, ...(await inTurns(this.main.surveying(), pause)) };
+      return { edition, ...(await inTurns(this.main.surveying(), pause)) };
     } catch (error) {
       if (error instanceof Stale) return undefined;
       throw error;
@@ -292,6 +301,22 @@ export class Engine implements Scene, World {
     this.version += 1;
     this.takeTime();
     this.finders.clear();
+  }
+
+  private takeEdition(): void {
+    const { project } = this;
+    if (project === undefined) return;
+    const { types, templates, lists, formats, pictures } = project;
+    const sources = project.sources.map((source) => {
+      const { id, name, key, discriminator } = source;
+      return [id, name, key, discriminator, this.held(id).shownSetId];
+    });
+    const names = pictures.map(({ name }) => name);
+    const shown = [this.main.list()?.id, this.localeNow()];
+    const of = JSON.stringify([types, templates, lists, formats, names, sources, shown]);
+    if (of === this.ofEdition) return;
+    this.ofEdition = of;
+    this.edition += 1;
   }
 
   /** Where items follow the time, all of them would be made anew at each edit: a minute is as fine as they say it. */

@@ -50,7 +50,7 @@ export type EngineEvent =
   | { readonly kind: 'followed'; readonly news: FollowNews }
   /** Undo can't go back to the items of a source as of this change. */
   | { readonly kind: 'forgot'; readonly source: string; readonly revision: number }
-  | ({ readonly kind: 'survey'; readonly version: number } & Survey);
+  | ({ readonly kind: 'survey'; readonly edition: number } & Survey);
 
 /** Items for a set that are made up: so many, repeatable by the seed. */
 export interface MakeTask {

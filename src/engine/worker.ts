@@ -67,7 +67,7 @@ const manyItems = 5_000;
 /** Shows a version: the answer at once, then what stands beside; what takes all items once no other has come. */
 function shown(view: Frame): Frame {
   setTimeout(() => showAllBeside(view.version));
-  setTimeout(() => void surveyed(view.version), view.itemCount < manyItems ? 0 : restMs);
+  setTimeout(() => void surveyed(), view.itemCount < manyItems ? 0 : restMs);
   return forPage(view);
 }
 
@@ -88,10 +88,24 @@ function besideFrame(id: string, frame: Frame): Frame {
   return forPage(frame);
 }
 
-async function surveyed(version: number): Promise<void> {
-  if (version !== engine.version) return;
+/** Of which edition a survey is under way, and what it was begun with. */
+let surveying: { readonly edition: number; readonly version: number } | undefined;
+/** So long at least between surveys of items that go on changing. */
+const surveyRestMs = 1_000;
+
+/** Counts over all items: anew for another edition at once, for other items once it is through. */
+async function surveyed(): Promise<void> {
+  const { edition, version } = engine;
+  if (surveying?.edition === edition) return;
+  const own = { edition, version };
+  surveying = own;
   const survey = await engine.survey();
   if (survey !== undefined) tell(crossing({ kind: 'survey', ...survey }));
+  const isLater = () => engine.version !== version;
+  if (isLater()) await new Promise((resolve) => setTimeout(resolve, surveyRestMs));
+  if (surveying !== own) return;
+  surveying = undefined;
+  if (isLater()) void surveyed();
 }
 
 const protocol: EngineProtocol &

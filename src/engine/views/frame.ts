@@ -12,6 +12,8 @@ export interface EntryRange {
 /** What drawing the list needs, as of one version of project and items. */
 export interface Frame {
   readonly version: number;
+  /** The same as long as items alone change: what was counted over them still tells how they fare. */
+  readonly edition: number;
   /** Id of the list that is shown. */
   readonly list: string | undefined;
   readonly sequence: Sequence;

@@ -30,6 +30,8 @@ export interface World {
   readonly now: string;
   /** Another one for each change of items or project. */
   readonly version: number;
+  /** Another one for each change of what is shown but for its items. */
+  readonly edition: number;
   /** A source's items; without a set, those of the set that is shown. */
   store(source: string, set?: string): ItemStore;
   templatesIn(locale: string): CompiledTemplates;
@@ -100,6 +102,7 @@ export class View {
     const from = Math.max(0, Math.min(wanted.from, this.sequence.count - 1));
     return {
       version: this.world.version,
+      edition: this.world.edition,
       list: this.list()?.id,
       sequence: this.sequence.toDraw(arrangement, wanted.sequence),
       plans: this.plans,

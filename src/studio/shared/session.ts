@@ -49,7 +49,7 @@ export interface Session {
   readonly history: History | undefined;
   readonly view: Frame | undefined;
   /** Counts over all items, as of the version that they were taken for. */
-  readonly survey: Survey & { readonly version: number };
+  readonly survey: Survey & { readonly edition: number };
   /** What was noticed while the items were read. */
   readonly readFindings: readonly Finding[];
   readonly keeping: Keeping;
@@ -101,12 +101,12 @@ const noSurvey: Survey = { templates: [], findings: [] };
 
 export const useSession = create<Session>()(() => ({
   ...noSession,
-  survey: { version: -1, ...noSurvey },
+  survey: { edition: -1, ...noSurvey },
 }));
 
-/** The counts for what is on screen; none while they are being taken anew. */
+/** The counts for what is on screen; none while they are taken for the first time of an edition. */
 export const surveyOf = ({ view, survey }: Session): Survey =>
-  view?.version === survey.version ? survey : noSurvey;
+  view?.edition === survey.edition ? survey : noSurvey;
 
 export const surveysOf = (session: Session): readonly TemplateSurvey[] =>
   surveyOf(session).templates;
