@@ -14,8 +14,8 @@ export class Scroller {
   private heightPx = 0;
 
   constructor(
-    private readonly host: HTMLElement,
-    private readonly sizer: HTMLElement,
+    private readonly host: Pick<HTMLElement, 'scrollTop'>,
+    private readonly sizer: { readonly style: Pick<CSSStyleDeclaration, 'height'> },
   ) {}
 
   setContent(heightPx: number): void {
