@@ -1,6 +1,8 @@
 // Writes the demo project: the shop's items as they would come from its till, a template for each
 // type, and the pictures, which are drawn here. Run it after a change to scripts/demo/.
 import { writeFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { build } from 'esbuild';
 import { classes } from './demo/classes.mjs';
 import { pictures } from './demo/pictures.mjs';
 import { skeins } from './demo/skeins.mjs';
@@ -134,6 +136,23 @@ const formats = [
   },
 ];
 
+/** A function of the core, whose files are TypeScript. */
+async function core(from, name) {
+  const { outputFiles } = await build({
+    stdin: {
+      contents: `export { ${name} } from '${from}';`,
+      resolveDir: fileURLToPath(new URL('..', import.meta.url)),
+    },
+    bundle: true,
+    format: 'esm',
+    write: false,
+  });
+  const code = Buffer.from(outputFiles[0].contents).toString('base64');
+  return (await import(`data:text/javascript;base64,${code}`))[name];
+}
+
+const contentIdOf = await core('./src/core/pictures', 'contentIdOf');
+
 const project = {
   yarncard: 2,
   name: 'Thrumwick shop',
@@ -263,9 +282,14 @@ const project = {
       arrangement: { kind: 'list', gap: 0, edge: 0, separators: true },
     },
   ],
-  pictures,
+  pictures: pictures.map(({ name, mediaType, base64 }) => ({
+    name,
+    mediaType,
+    content: contentIdOf(base64),
+  })),
   formats,
   locales: ['en-GB', 'de', 'ar', 'ja'],
+  contents: Object.fromEntries(pictures.map(({ base64 }) => [contentIdOf(base64), base64])),
 };
 
 const head = JSON.stringify(project, null, 2).slice(0, -2);

@@ -64,9 +64,7 @@ const edit: fc.Arbitrary<Edit> = fc.oneof(
   words.map((message) => edits.addFormat({ id: 'm', name: 'm', as: 'message', message })),
   words.map((locale) => edits.setLocales([locale])),
   words.map((set) => edits.addSet(source.id, set, set, 1)),
-  words.map((name) =>
-    edits.addPictures([{ name, mediaType: 'image/png', base64: 'iVBORw0KGgo=' }]),
-  ),
+  words.map((name) => edits.addPictures([{ name, mediaType: 'image/png', content: name }])),
   fc
     .tuple(numbers, numbers, numbers)
     .map(([columns, gap, edge]) => edits.arrangeAs(list.id, { kind: 'grid', columns, gap, edge })),

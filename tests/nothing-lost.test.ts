@@ -140,7 +140,8 @@ class Page {
       preview: undefined,
     };
     const items = this.engine.itemsOf(this.project);
-    const writing = { record, items, known: this.state, now: Date.now() };
+    const contents = new Map<string, string>();
+    const writing = { record, items, contents, known: this.state, now: Date.now() };
     this.state = await writeProjectHere(writing, pause);
   }
 

@@ -132,7 +132,7 @@ describe('a list of real items', () => {
   });
 
   test('the survey names the pictures that the project does not have, over all items', () => {
-    const mill = { name: 'lace', mediaType: 'image/png', base64: '' } as const;
+    const mill = { name: 'lace', mediaType: 'image/png', content: 'a' } as const;
     const project = edited(
       projectOf(shop),
       edits.addPictures([mill]),

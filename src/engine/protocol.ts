@@ -9,6 +9,7 @@ import type {
   TypeFound,
 } from '../core/items';
 import type { Entry } from '../core/lists';
+import type { PictureContents } from '../core/pictures';
 import type { Project, SourceDraft, UsedIds } from '../core/project';
 import type { Decoding } from '../core/values';
 import type { Writing } from '../keeping';
@@ -35,6 +36,8 @@ import type { EntryRange, Frame, Survey, Tried, ViewSettings } from './views';
 /** What was read from a document: a new project, or one that was kept in a file. */
 export interface ProjectRead {
   readonly project: Project;
+  /** What its pictures show. */
+  readonly contents: PictureContents;
   readonly findings: readonly Finding[];
   readonly itemCount: number;
   /** It was a project's file, made by whoever. */
@@ -98,13 +101,14 @@ export interface EngineProtocol {
   spread(asked: SpreadTask): Promise<Spread | undefined>;
   /** Shows all rows in a locale. */
   showLocale(locale: string, wanted: EntryRange): Promise<Frame>;
-  /** The project as its file, items and all. */
-  file(project: Project): Promise<Blob>;
+  /** The project as its file, with its items and what its pictures show. */
+  file(project: Project, contents: PictureContents): Promise<Blob>;
 }
 
 /** A project that this browser keeps, as it was read. */
 export interface OpenedHere {
   readonly project: Project;
+  readonly contents: PictureContents;
   readonly loadsOutside: boolean;
   /** When it was written, as milliseconds since 1970. */
   readonly keptAt: number;
@@ -129,8 +133,11 @@ export interface KeepingProtocol {
   ): Promise<Result<OpenedHere | undefined, string>>;
   /** From now on `writer` writes the project and no other; when it was written last. */
   claim(id: string, writer: string): Promise<number | undefined>;
-  /** Keeps a project and all of its items, as of the changes that the project names. */
-  keep(record: Writing['record']): Promise<KeepAnswer>;
+  /**
+   * Keeps a project and all of its items, as of the changes that the project names. `contents`: what
+   * pictures show that came since it was kept last.
+   */
+  keep(record: Writing['record'], contents: PictureContents): Promise<KeepAnswer>;
 }
 
 /** What the Data station asks: everything about the items themselves. */

@@ -1,7 +1,7 @@
 import { failed, ok } from '../core/base';
 import type { Item } from '../core/items';
 import { itemsIdOf, type Project } from '../core/project';
-import type { KeptProject, KeptState } from '../keeping';
+import type { KeptState, Opened } from '../keeping';
 import type { Engine } from './engine';
 import type { EngineEvent, KeepingProtocol, OpenedHere } from './protocol';
 import { turns } from './turns';
@@ -25,11 +25,16 @@ export function keepingProtocol(
   let here = nothingKept;
 
   /** The first items of the source that is shown first, while the rest is read. */
-  function showFirst(project: Project, source: string, items: readonly Item[], wanted: EntryRange) {
+  function showFirst(
+    { kept: { project }, contents }: Omit<Opened, 'state'>,
+    source: string,
+    items: readonly Item[],
+    wanted: EntryRange,
+  ) {
     if (source !== project.sources[0]?.id) return;
     engine.hold(source, items, undefined, project.sources[0].revision);
     const view = shown(engine.update(withoutLaterChanges(project, source), wanted));
-    const brought = { project, findings: [], itemCount: items.length, isFile: false };
+    const brought = { project, contents, findings: [], itemCount: items.length, isFile: false };
     tell({ kind: 'first', brought, view });
   }
 
@@ -49,7 +54,7 @@ export function keepingProtocol(
       try {
         engine.clear();
         const opened = await openProject(id, new Map(), {
-          first: ({ project }, source, items) => showFirst(project, source, items, wanted),
+          first: (first, source, items) => showFirst(first, source, items, wanted),
           pause: turns().pause,
         });
         if (opened === undefined) return ok(undefined);
@@ -57,7 +62,7 @@ export function keepingProtocol(
         here = { id, state };
         hold(kept.project, state);
         const view = shown(engine.update(kept.project, wanted));
-        return ok(openedHere(kept, view));
+        return ok(openedHere(opened, view));
       } catch (error) {
         return failed(whyNotKept(error));
       }
@@ -74,7 +79,7 @@ export function keepingProtocol(
         here = { id, state };
         hold(kept.project, state);
         const view = shown(engine.update(kept.project, wanted, list));
-        return ok(openedHere(kept, view));
+        return ok(openedHere(opened, view));
       } catch (error) {
         return failed(whyNotKept(error));
       }
@@ -85,12 +90,12 @@ export function keepingProtocol(
       return claimProject(id, writer).catch(() => undefined);
     },
 
-    async keep(record) {
+    async keep(record, contents) {
       const { TakenOver, whyNotKept, writeProjectHere } = await keeping();
       try {
         const known = here.id === record.id ? here.state : new Map();
         const items = engine.itemsOf(record.project);
-        const writing = { record, items, known, now: Date.now() };
+        const writing = { record, items, contents, known, now: Date.now() };
         here = { id: record.id, state: await writeProjectHere(writing, turns().pause) };
         return { kind: 'kept' };
       } catch (error) {
@@ -103,9 +108,9 @@ export function keepingProtocol(
 }
 
 const openedHere = (
-  { project, keptAt, loadsOutside = true }: KeptProject,
+  { kept: { project, keptAt, loadsOutside = true }, contents }: Opened,
   view: Frame,
-): OpenedHere => ({ project, keptAt, loadsOutside, view });
+): OpenedHere => ({ project, contents, keptAt, loadsOutside, view });
 
 /** The project as far as its first items go: what else it has is not read yet. */
 const withoutLaterChanges = (project: Project, source: string): Project => ({

@@ -204,8 +204,8 @@ const protocol: EngineProtocol &
     return shown(engine.view(wanted));
   },
 
-  async file(project) {
-    const pieces = writeProject(project, engine.itemsOf(project));
+  async file(project, contents) {
+    const pieces = writeProject(project, engine.itemsOf(project), contents);
     return new Blob([...pieces], { type: 'application/json' });
   },
 };
@@ -230,6 +230,7 @@ async function bringItems(document: SourceDocument, wanted: EntryRange): Promise
       kind: 'first',
       brought: {
         project,
+        contents: new Map(),
         findings: first.findings,
         itemCount: first.items.length,
         isFile: false,
@@ -245,7 +246,13 @@ async function bringItems(document: SourceDocument, wanted: EntryRange): Promise
   if (source !== undefined) reading.remember(source, document, read.places ?? []);
   const findings = [...read.findings, ...inference.findings];
   return ok({
-    brought: { project, findings, itemCount: read.items.length, isFile: false },
+    brought: {
+      project,
+      contents: new Map(),
+      findings,
+      itemCount: read.items.length,
+      isFile: false,
+    },
     view: shown(view),
   });
 }
@@ -264,11 +271,11 @@ function take(
 async function bringProject(blob: Blob, name: string, wanted: EntryRange): Promise<Answer> {
   const file = await readProject(await blob.text(), name);
   if (!file.ok) return file;
-  const { project, items, findings } = file.value;
+  const { project, items, contents, findings } = file.value;
   engine.clear();
   engine.holdFile(project, items);
   const view = engine.update(project, wanted);
-  const brought = { project, findings, itemCount: view.itemCount, isFile: true };
+  const brought = { project, contents, findings, itemCount: view.itemCount, isFile: true };
   return ok({ brought, view: shown(view) });
 }
 

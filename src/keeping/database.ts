@@ -8,9 +8,11 @@ export interface Preview {
   readonly plans: readonly RowPlan[];
   readonly entries: readonly Entry[];
   readonly pictures: readonly Picture[];
+  /** What they show, as base64, by the ids of contents. */
+  readonly contents: Readonly<Record<string, string>>;
 }
 
-export const noPreview: Preview = { plans: [], entries: [], pictures: [] };
+export const noPreview: Preview = { plans: [], entries: [], pictures: [], contents: {} };
 
 export interface KeptProject {
   readonly id: string;
@@ -44,29 +46,44 @@ export interface KeptChunk {
   readonly text: string;
 }
 
-class Database extends Dexie {
+/** What pictures of a project show, once for each content. */
+export interface KeptContent {
+  readonly project: string;
+  readonly content: string;
+  readonly base64: string;
+}
+
+export class Database extends Dexie {
   declare readonly projects: EntityTable<KeptProject, 'id'>;
   declare readonly sources: Table<KeptSource, [string, string]>;
   declare readonly chunks: Table<KeptChunk, [string, string, number]>;
+  declare readonly contents: Table<KeptContent, [string, string]>;
 
-  constructor() {
-    super('yarn-card');
+  constructor(name: string) {
+    super(name);
     this.version(1).stores({
       projects: 'id, keptAt',
       sources: '[project+source], project',
       chunks: '[project+source+part], project',
     });
-    // Rows of the first version were drawn from plans of another form; they come anew with the next keeping.
-    this.version(2).upgrade((upgraded) =>
-      upgraded
-        .table('projects')
-        .toCollection()
-        .modify((kept) => {
-          kept.project = migrated(kept.project);
-          kept.preview = noPreview;
-        }),
-    );
+    this.version(2)
+      .stores({ contents: '[project+content], project' })
+      .upgrade(async (upgraded) => {
+        const contents: KeptContent[] = [];
+        await upgraded
+          .table('projects')
+          .toCollection()
+          .modify((kept) => {
+            const { contents: own, ...project } = migrated(kept.project);
+            for (const [content, base64] of Object.entries(own ?? {}))
+              contents.push({ project: kept.id, content, base64: String(base64) });
+            kept.project = project;
+            // Rows of the first version were drawn from plans of another form: they come with the next keeping.
+            kept.preview = noPreview;
+          });
+        await upgraded.table('contents').bulkAdd(contents);
+      });
   }
 }
 
-export const database = new Database();
+export const database = new Database('yarn-card');

@@ -1,5 +1,6 @@
 import { isRecord, type Json } from '../core/base';
 import type { Item } from '../core/items';
+import type { PictureContents } from '../core/pictures';
 import { answering } from './answering';
 import { database, type KeptChunk, type KeptProject, type KeptSource } from './database';
 
@@ -14,12 +15,13 @@ export type KeptState = ReadonlyMap<string, KeptItems>;
 
 export interface Opened {
   readonly kept: KeptProject;
+  readonly contents: PictureContents;
   readonly state: KeptState;
 }
 
 interface ReadPorts {
   /** Gets the items of each source's first chunk as soon as they are there. */
-  readonly first: (kept: KeptProject, source: string, items: readonly Item[]) => void;
+  readonly first: (opened: Omit<Opened, 'state'>, source: string, items: readonly Item[]) => void;
   /** Lets others have their turn. */
   readonly pause: () => Promise<void>;
 }
@@ -43,24 +45,26 @@ export async function openProject(
       const stamp = source.stamp ?? '';
       const same = known.get(source.source);
       const isSame = same !== undefined && stamp !== '' && same.stamp === stamp;
-      const first = (items: readonly Item[]) => ports.first(before.kept, source.source, items);
+      const first = (items: readonly Item[]) => ports.first(before, source.source, items);
       const items = isSame ? same.items : await readItems(source, first, ports.pause);
       state.set(source.source, { items, stamp });
     }
     const after = await recordsOf(id);
     if (after !== undefined && stampsOf(after.sources) === stampsOf(before.sources))
-      return { kept: after.kept, state };
+      return { kept: after.kept, contents: after.contents, state };
   }
   throw new Error('another tab writes it without a pause');
 }
 
 const recordsOf = (id: string) =>
   answering(
-    database.transaction('r', database.projects, database.sources, async () => {
+    database.transaction('r', database.projects, database.sources, database.contents, async () => {
       const kept = await database.projects.get(id);
+      if (kept === undefined || kept.removedAt !== undefined) return undefined;
       const sources = await database.sources.where('project').equals(id).toArray();
-      const isThere = kept !== undefined && kept.removedAt === undefined;
-      return isThere ? { kept, sources } : undefined;
+      const all = await database.contents.where('project').equals(id).toArray();
+      const contents = new Map(all.map(({ content, base64 }) => [content, base64]));
+      return { kept, sources, contents };
     }),
   );
 

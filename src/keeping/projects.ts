@@ -39,11 +39,12 @@ export async function bringBack(id: string): Promise<void> {
 
 /** A project with all of its items, for good. */
 export async function dropProject(id: string): Promise<void> {
-  const { projects, sources, chunks } = database;
-  await database.transaction('rw', projects, sources, chunks, async () => {
+  const { projects, sources, chunks, contents } = database;
+  await database.transaction('rw', projects, sources, chunks, contents, async () => {
     await projects.delete(id);
     await sources.where('project').equals(id).delete();
     await chunks.where('project').equals(id).delete();
+    await contents.where('project').equals(id).delete();
   });
 }
 

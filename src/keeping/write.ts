@@ -1,4 +1,5 @@
 import type { Item } from '../core/items';
+import type { PictureContents } from '../core/pictures';
 import { answering, writeWithinMs } from './answering';
 import { database, type KeptChunk, type KeptProject, noPreview, type Preview } from './database';
 import type { KeptItems, KeptState } from './items';
@@ -11,7 +12,9 @@ export interface Writing {
   };
   /** All items of the project, by source and set (`itemsIdOf`). */
   readonly items: ReadonlyMap<string, readonly Item[]>;
-  /** What the browser has of them already. */
+  /** What pictures show that came since it was kept last. */
+  readonly contents: PictureContents;
+  /** What the browser has of the items already. */
   readonly known: KeptState;
   /** Milliseconds since 1970. */
   readonly now: number;
@@ -27,7 +30,7 @@ const itemsAChunk = 1_000;
  * another item than before are written; what the project no longer has goes.
  */
 export async function writeProjectHere(
-  { record, items, known, now }: Writing,
+  { record, items, contents, known, now }: Writing,
   pause: () => Promise<void>,
 ): Promise<KeptState> {
   const { id } = record;
@@ -48,8 +51,8 @@ export async function writeProjectHere(
     for await (const chunk of chunksThatDiffer(id, source, each, before?.items, pause))
       chunks.push(chunk);
   }
-  const { projects, sources, chunks: table } = database;
-  const written = database.transaction('rw', projects, sources, table, async () => {
+  const { projects, sources, chunks: table, contents: shown } = database;
+  const written = database.transaction('rw', projects, sources, table, shown, async () => {
     const kept = await projects.get(id);
     if (kept?.writer !== undefined && kept.writer !== record.writer) throw new TakenOver();
     for (const source of await sources.where('project').equals(id).toArray()) {
@@ -66,6 +69,14 @@ export async function writeProjectHere(
       const chunkCount = chunkCountOf(each);
       await sources.put({ project: id, source, itemCount: each.length, chunkCount, stamp });
     }
+    await shown.bulkPut(
+      [...contents].map(([content, base64]) => ({ project: id, content, base64 })),
+    );
+    const used = new Set(record.project.pictures.map(({ content }) => content));
+    const gone = (await shown.where('project').equals(id).primaryKeys()).filter(
+      ([, content]) => !used.has(content),
+    );
+    await shown.bulkDelete(gone);
     const preview = record.preview ?? kept?.preview ?? noPreview;
     await projects.put({ ...record, preview, keptAt: now });
   });

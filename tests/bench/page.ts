@@ -223,7 +223,7 @@ const bench = {
     const record = { ...keptBench, project };
     const items = new Map([['stock', stock]]);
     await time('storeOurs', () =>
-      writeProjectHere({ record, items, known: new Map(), now: 0 }, pause),
+      writeProjectHere({ record, items, contents: new Map(), known: new Map(), now: 0 }, pause),
     );
     await time('storeReference', () => storeRecords(stock));
     await time('readReference', () => readRecords());

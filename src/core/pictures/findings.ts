@@ -1,33 +1,30 @@
 import { clipped, count, type Finding } from '../base';
 import { pictureName } from './name';
-import { contentOf, type Picture } from './picture';
+import type { Picture, PictureContents } from './picture';
 
 const named = (picture: string) => ({ in: 'project', path: `pictures/${picture}` }) as const;
 
-/** Pictures that lack a density which others have, and names whose content is gone. */
-export function pictureFindings(pictures: readonly Picture[]): Finding[] {
-  return [...withoutContent(pictures), ...densityGaps(pictures)];
-}
-
-const withoutContent = (pictures: readonly Picture[]): Finding[] =>
+/** Pictures whose content is not there. */
+export const withoutContent = (
+  pictures: readonly Picture[],
+  contents: PictureContents,
+): Finding[] =>
   pictures
-    .filter((picture) => contentOf(pictures, picture) === undefined)
+    .filter(({ content }) => !contents.has(content))
     .map((picture) => ({
       code: 'picture-without-content',
       severity: 'error',
       place: named(picture.name),
-      message: clipped(
-        `The picture "${picture.name}" is said to be the same as another, which is not there.`,
-      ),
+      message: clipped(`What the picture "${picture.name}" shows is not in the file.`),
       hint: 'Add it again.',
     }));
 
-/** Drawings that scale need one file; the others want every density that the project uses. */
-function densityGaps(pictures: readonly Picture[]): Finding[] {
+/** Pictures that lack a density which others have. Drawings that scale need one file; the others want every density that the project uses. */
+export function pictureFindings(pictures: readonly Picture[]): Finding[] {
   const groups = new Map<string, Set<number>>();
-  for (const picture of pictures) {
-    if (contentOf(pictures, picture)?.mediaType === 'image/svg+xml') continue;
-    const { base, density, scheme, device } = pictureName(picture.name);
+  for (const { name, mediaType } of pictures) {
+    if (mediaType === 'image/svg+xml') continue;
+    const { base, density, scheme, device } = pictureName(name);
     const key = [base, scheme, device].filter((each) => each !== undefined).join('~');
     groups.set(key, (groups.get(key) ?? new Set()).add(density));
   }

@@ -3,7 +3,14 @@
  * which are missing. Nothing here draws.
  */
 export { isAddress, type PictureFinder, type PictureLook, pictureFinder } from './find';
-export { pictureFindings } from './findings';
+export { pictureFindings, withoutContent } from './findings';
 export { type DeviceFamily, pictureName, withoutExtension } from './name';
-export { contentOf, type Picture, type PictureKept, pictureType } from './picture';
+export {
+  contentIdOf,
+  contentsFor,
+  type Picture,
+  type PictureContents,
+  pictureType,
+  pictureTypes,
+} from './picture';
 export { isDrawable } from './svg';

@@ -1,7 +1,7 @@
 import { isRecord, type JsonRecord } from '../base';
-import { toJsonSchema } from '../shape';
+import { mapOf, toJsonSchema } from '../shape';
 import { formatVersion } from './project';
-import { projectShape } from './shapes';
+import { contentShape, projectShape } from './shapes';
 
 const itemsOfFile: JsonRecord = {
   type: 'array',
@@ -19,6 +19,10 @@ export function projectFileSchema(): JsonRecord {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
     title: `A project of Yarn Card, version ${formatVersion}`,
     ...schema,
-    properties: { ...(isRecord(properties) && properties), items: itemsOfFile },
+    properties: {
+      ...(isRecord(properties) && properties),
+      contents: toJsonSchema(mapOf(contentShape)),
+      items: itemsOfFile,
+    },
   };
 }

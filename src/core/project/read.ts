@@ -9,6 +9,7 @@ import {
   type Result,
 } from '../base';
 import { asItem, type Item, refusal } from '../items';
+import { contentsFor, type PictureContents, withoutContent } from '../pictures';
 import { projectFindings } from './findings';
 import { migrated } from './migrations';
 import { formatVersion, itemsIdOf, ownSet, type Project } from './project';
@@ -20,6 +21,8 @@ const deepest = 500;
 export interface ProjectFile {
   readonly project: Project;
   readonly items: ReadonlyMap<string, readonly Item[]>;
+  /** What the project's pictures show. */
+  readonly contents: PictureContents;
   readonly findings: readonly Finding[];
 }
 
@@ -40,16 +43,23 @@ export async function readProject(
   if (typeof version !== 'number') return failed(projectFindings.notAProject(file));
   if (version > formatVersion)
     return failed(projectFindings.versionNewer(file, version, formatVersion));
-  const { items: kept, ...rest } = root;
+  const { items: kept, ...older } = root;
+  const { contents: shown = {}, ...rest } = migrated(older);
   // Only files need the schema; what this browser keeps was held against it before.
-  const { validated } = await import('./validate');
-  const project = validated(migrated(rest), file);
+  const { validated, validatedContents } = await import('./validate');
+  const project = validated(rest, file);
   if (!project.ok) return project;
+  const read = validatedContents(shown, file);
+  if (!read.ok) return read;
   const items = itemsBySource(kept);
-  const findings = project.value.sources
-    .filter((source) => !items.has(source.id))
-    .map((source) => projectFindings.itemsMissing(source.id));
-  return ok({ project: project.value, items, findings });
+  const contents = contentsFor(project.value.pictures, new Map(Object.entries(read.value)));
+  const findings = [
+    ...project.value.sources
+      .filter((source) => !items.has(source.id))
+      .map((source) => projectFindings.itemsMissing(source.id)),
+    ...withoutContent(project.value.pictures, contents),
+  ];
+  return ok({ project: project.value, items, contents, findings });
 }
 
 function itemsBySource(kept: Json | undefined): Map<string, readonly Item[]> {

@@ -1,16 +1,31 @@
 import { ValidationError } from 'yup';
 import { type Finding, failed, grouped, ok, type Result } from '../base';
-import { holdTo } from '../shape';
+import { holdTo, mapOf, record } from '../shape';
 import { projectFindings } from './findings';
 import type { Project } from './project';
-import { projectShape } from './shapes';
+import { contentShape, projectShape } from './shapes';
 
 const hold = holdTo(projectShape);
+const holdContents = holdTo(
+  record<{ readonly contents: Readonly<Record<string, string>> }>({
+    contents: mapOf(contentShape),
+  }),
+);
 
 /** Holds a value against the project's shape and hands it back as it is, unknown keys and all. */
-export function validated(value: unknown, file: string): Result<Project, Finding> {
+export const validated = (value: unknown, file: string): Result<Project, Finding> =>
+  held(() => hold(value), file);
+
+/** The same for what the project's pictures show. */
+export const validatedContents = (
+  contents: unknown,
+  file: string,
+): Result<Readonly<Record<string, string>>, Finding> =>
+  held(() => holdContents({ contents }).contents, file);
+
+function held<T>(work: () => T, file: string): Result<T, Finding> {
   try {
-    return ok(hold(value));
+    return ok(work());
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const first = error.inner[0] ?? error;

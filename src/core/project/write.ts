@@ -1,16 +1,24 @@
 import type { Item } from '../items';
+import { contentsFor, type PictureContents } from '../pictures';
 import { itemsIdOf, ownSet, type Project, type Source } from './project';
 
 /**
- * The project file, piece by piece: two spaces, keys and arrays in the order that they have, the
- * items last and one a line, so that version control shows what changed.
+ * The project file, piece by piece: two spaces, keys and arrays in the order that they have, what
+ * pictures show and, last, the items, one a line, so that version control shows what changed.
  */
 export function* writeProject(
   project: Project,
   items: ReadonlyMap<string, readonly Item[]>,
+  contents: PictureContents = new Map(),
 ): Generator<string, void> {
-  const head = JSON.stringify({ ...project, sources: project.sources.map(asWritten) }, null, 2);
-  yield head.slice(0, -2);
+  const head = { ...project, sources: project.sources.map(asWritten) };
+  const shown = contentsFor(project.pictures, contents);
+  const text = JSON.stringify(
+    shown.size === 0 ? head : { ...head, contents: Object.fromEntries(shown) },
+    null,
+    2,
+  );
+  yield text.slice(0, -2);
   yield ',\n  "items": [';
   let isFirst = true;
   for (const { source, set } of setsOf(project)) {

@@ -12,6 +12,7 @@ export {
   id,
   list,
   type Members,
+  mapOf,
   named,
   nullable,
   number,

@@ -42,6 +42,8 @@ function schemaOf(node: Node, named: Named): JsonRecord {
       };
     case 'record':
       return record(node, named);
+    case 'map':
+      return { type: 'object', additionalProperties: schemaOf(node.of, named) };
     case 'by kind':
       return {
         anyOf: Object.entries(node.cases).map(([kind, own]) => ofKind(kind, schemaOf(own, named))),

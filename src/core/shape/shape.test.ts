@@ -39,6 +39,7 @@ const shapes: readonly Shape<unknown>[] = [
     }),
     b: shape.record<{ readonly as: 'b' }>({ as: shape.oneOf(['b']) }),
   }),
+  shape.mapOf(words),
   nest,
 ];
 

@@ -38,6 +38,8 @@ export type Node =
       readonly tellsApart?: string;
     }
   | { readonly is: 'record'; readonly members: Readonly<Record<string, MemberNode>> }
+  /** A record with any keys. */
+  | { readonly is: 'map'; readonly of: Node }
   | { readonly is: 'by kind'; readonly cases: Partial<Readonly<Record<JsonKind, Node>>> }
   /** The first whose key a record has; otherwise, and for what is no record, the last. */
   | {
@@ -155,6 +157,10 @@ export const recordOf = (members: AnyMembers): Shape<never> => ({
   },
 });
 
+export const mapOf = <T>(of: Shape<T>): Shape<Readonly<Record<string, T>>> => ({
+  node: { is: 'map', of: of.node },
+});
+
 export const byKind = <T>(cases: Partial<Readonly<Record<JsonKind, Shape<T>>>>): Shape<T> => ({
   node: {
     is: 'by kind',
@@ -210,6 +216,7 @@ function byItsKind(node: Node): Partial<Record<JsonKind, Node>> {
       return { text: node, number: node, boolean: node };
     case 'named':
       return byItsKind(node.node());
+    case 'map':
     case 'by key':
     case 'by member':
       return { record: node };

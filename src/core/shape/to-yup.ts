@@ -33,6 +33,8 @@ function toYup(node: Node, depth: Depth = new Map()): yup.Schema | yup.Lazy<unkn
       return list(node, depth);
     case 'record':
       return yup.object(shapeOf(node, depth)).required();
+    case 'map':
+      return yup.lazy((value: unknown) => mapOf(node, value, depth));
     case 'by kind':
       return yup.lazy((value: unknown) => byKind(node, value, depth));
     case 'by key':
@@ -98,6 +100,18 @@ const shapeOf = (node: Of<'record'>, depth: Depth) =>
       isOptional ? unlessMissing(member, depth) : toYup(member, depth),
     ]),
   );
+
+const mapOf = ({ of }: Of<'map'>, value: unknown, depth: Depth) =>
+  yup
+    .object(
+      Object.fromEntries(
+        Object.keys(kindOf(value) === 'record' ? Object(value) : {}).map((name) => [
+          name,
+          toYup(of, depth),
+        ]),
+      ),
+    )
+    .required();
 
 const unlessMissing = (node: Node, depth: Depth) =>
   yup.lazy((value: unknown) => (value === undefined ? yup.mixed().optional() : toYup(node, depth)));

@@ -1,3 +1,4 @@
+import { contentsFor, type PictureContents } from '../../core/pictures';
 import type { KeepAnswer } from '../../engine';
 import { fetched } from './on-demand';
 import { picturesFor } from './pictures';
@@ -84,7 +85,8 @@ async function keepOnce(): Promise<void> {
   const { id, keeping } = useSession.getState();
   const record = id === undefined ? undefined : recordNow(id);
   if (record === undefined || keeping.kind === 'looking') return;
-  const answer = await engine().keep(record).catch(brokenOff);
+  const answer = await engine().keep(record, contentsSince(record)).catch(brokenOff);
+  if (answer.kind === 'kept') keptLast = { id: record.id, contents: contentsUsed(record) };
   if (useSession.getState().id !== id) return;
   switch (answer.kind) {
     case 'kept':
@@ -98,6 +100,21 @@ async function keepOnce(): Promise<void> {
       lostListener();
       break;
   }
+}
+
+/** What was kept last of what pictures show. */
+let keptLast: { readonly id: string; readonly contents: ReadonlySet<string> } | undefined;
+
+type Kept = NonNullable<ReturnType<typeof recordNow>>;
+
+const contentsUsed = ({ project }: Kept): ReadonlySet<string> =>
+  new Set(project.pictures.map(({ content }) => content));
+
+/** What pictures show that the browser has not kept: megabytes, that need not go at each edit. */
+function contentsSince({ id, project }: Kept): PictureContents {
+  const known = keptLast?.id === id ? keptLast.contents : new Set();
+  const since = project.pictures.filter(({ content }) => !known.has(content));
+  return contentsFor(since, useSession.getState().contents);
 }
 
 const brokenOff = (error: unknown): KeepAnswer => ({
@@ -135,9 +152,7 @@ function previewNow() {
   const words = entries
     .flatMap((entry) => entry.values)
     .filter((value) => typeof value === 'string');
-  return {
-    plans: view.plans,
-    entries,
-    pictures: picturesFor(history.project.pictures, new Set(words)),
-  };
+  const pictures = picturesFor(history.project.pictures, new Set(words));
+  const contents = Object.fromEntries(contentsFor(pictures, useSession.getState().contents));
+  return { plans: view.plans, entries, pictures, contents };
 }

@@ -105,8 +105,8 @@ async function readAnew(id: string): Promise<void> {
   if (useSession.getState().id !== id) return;
   const opened = await engine().openAgain(id, wantedRange(), currentNow()?.list?.id);
   if (!opened.ok || opened.value === undefined || useSession.getState().id !== id) return;
-  const { project, view } = opened.value;
-  useSession.setState({ history: startHistory(project) });
+  const { project, contents, view } = opened.value;
+  useSession.setState({ history: startHistory(project), contents });
   showFrame(view);
   await handAgain();
 }

@@ -1,6 +1,6 @@
 import { freeId, slug } from '../../core/base';
 import { type Project, startHistory } from '../../core/project';
-import type { Frame, SourceDocument } from '../../engine';
+import type { Frame, ProjectRead, SourceDocument } from '../../engine';
 import { handAgain, handItem } from './at-hand';
 import { showHistory } from './editing';
 import { followAll, followNothing } from './following';
@@ -26,9 +26,9 @@ async function bringNow(document: SourceDocument): Promise<void> {
   const file = documentName(document);
   useSession.setState({ reading: { file, share: 0 }, notice: undefined });
   let shownFirst: string | undefined;
-  onFirstRows((project, view) => {
-    shownFirst = newId(project);
-    show(shownFirst, project, view, false);
+  onFirstRows((first, view) => {
+    shownFirst = newId(first.project);
+    show(shownFirst, first, view);
   });
   const brought = await engine().bring(document, { from: 0, to: 40 });
   if (!brought.ok) {
@@ -38,7 +38,7 @@ async function bringNow(document: SourceDocument): Promise<void> {
   }
   const { brought: what, view } = brought.value;
   const id = shownFirst ?? (await freeProjectId(what.project));
-  show(id, what.project, view, what.isFile);
+  show(id, what, view);
   useSession.setState({
     reading: undefined,
     readFindings: what.findings,
@@ -60,9 +60,9 @@ async function openKeptNow(id: string): Promise<void> {
   if (route.page !== 'project' || route.id !== id || useSession.getState().id === id) return;
   await keepWaiting();
   useSession.setState({ ...noSession, id, reading: { file: '', share: 0 } });
-  onFirstRows((project, view) => {
+  onFirstRows(({ project, contents }, view) => {
     if (useSession.getState().id === id)
-      useSession.setState({ history: startHistory(project), view });
+      useSession.setState({ history: startHistory(project), contents, view });
   });
   const opened = await engine().open(id, wantedRange());
   if (useSession.getState().id !== id) return;
@@ -73,8 +73,8 @@ async function openKeptNow(id: string): Promise<void> {
     if (!opened.ok) useSession.setState({ keeping: { kind: 'failed', reason: opened.error } });
     return;
   }
-  const { loadsOutside, view } = kept;
-  useSession.setState({ history: startHistory(kept.project), view, loadsOutside });
+  const { loadsOutside, contents, view } = kept;
+  useSession.setState({ history: startHistory(kept.project), contents, view, loadsOutside });
   await takeLock(id, kept.keptAt);
   // Until it is known who writes, nothing can be edited.
   if (useSession.getState().id !== id) return;
@@ -109,11 +109,12 @@ async function openDemo(): Promise<void> {
     { from: 0, to: 40 },
   );
   if (!brought.ok) return useSession.setState({ reading: undefined, notice: brought.error });
-  const { project } = brought.value.brought;
+  const { project, contents } = brought.value.brought;
   useSession.setState({
     ...noSession,
     id: demoId,
     history: startHistory(project),
+    contents,
     view: brought.value.view,
     keeping: { kind: 'keeping' },
   });
@@ -154,16 +155,17 @@ async function demoBlob(): Promise<Blob> {
 }
 
 /** The first rows open the project; the whole takes their place and leaves the rest as it is. */
-function show(id: string, project: Project, view: Frame, isFile: boolean): void {
+function show(id: string, { project, contents, isFile }: ProjectRead, view: Frame): void {
   const { id: shown, reading } = useSession.getState();
   if (shown === id) {
-    useSession.setState({ history: startHistory(project), view });
+    useSession.setState({ history: startHistory(project), contents, view });
     void handAgain();
     return;
   }
   const history = startHistory(project);
   // A file from elsewhere asks for no picture outside by itself.
-  useSession.setState({ ...noSession, reading, id, history, view, loadsOutside: !isFile });
+  const loadsOutside = !isFile;
+  useSession.setState({ ...noSession, reading, id, history, contents, view, loadsOutside });
   go({ page: 'project', id, station: 'data' });
   void handItem(0);
 }

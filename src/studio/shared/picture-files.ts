@@ -1,5 +1,11 @@
 import { count, type Finding } from '../../core/base';
-import { isDrawable, type PictureKept, pictureType, withoutExtension } from '../../core/pictures';
+import {
+  contentIdOf,
+  isDrawable,
+  type Picture,
+  pictureType,
+  withoutExtension,
+} from '../../core/pictures';
 import { edits } from '../../core/project';
 import { make } from './editing';
 import { goWithin } from './route';
@@ -16,17 +22,23 @@ const headOf = async (file: Blob): Promise<Uint8Array> =>
 
 /** Files become pictures of the project that is open, each under its name; what is none is said. */
 export async function bringPictures(files: readonly File[]): Promise<void> {
-  const pictures: PictureKept[] = [];
+  const pictures: Picture[] = [];
+  const contents = new Map(useSession.getState().contents);
   const refused: string[] = [];
   for (const file of files) {
     const mediaType = pictureType(await headOf(file));
     const isEndless = mediaType === 'image/svg+xml' && !isDrawable(await file.text());
     if (mediaType === undefined || file.size > largestBytes || isEndless) refused.push(file.name);
-    else
-      pictures.push({ name: withoutExtension(file.name), mediaType, base64: await base64Of(file) });
+    else {
+      const base64 = await base64Of(file);
+      const content = contentIdOf(base64);
+      contents.set(content, base64);
+      pictures.push({ name: withoutExtension(file.name), mediaType, content });
+    }
   }
   useSession.setState({ notice: refused.length === 0 ? undefined : refusal(refused) });
   if (pictures.length === 0) return;
+  useSession.setState({ contents });
   make(edits.addPictures(pictures));
   goWithin({ station: 'data', panel: 'pictures' });
 }

@@ -1,11 +1,10 @@
 import { useMemo } from 'react';
 import { create } from 'zustand';
 import {
-  contentOf,
   isAddress,
   isDrawable,
   type Picture,
-  type PictureKept,
+  type PictureContents,
   type PictureLook,
   pictureFinder,
 } from '../../core/pictures';
@@ -37,28 +36,38 @@ function kept(): string | null {
   }
 }
 
+/** What is drawn of a project that is not open. */
+export interface OtherProject {
+  /** Whether its pictures may come from addresses outside. */
+  readonly loadsOutside: boolean;
+  readonly contents: PictureContents;
+}
+
 /**
  * Names to addresses that an image may load, for a scheme and the device of the window.
- * `loadsOutside`: whether those may be outside; not given: as the open project says.
+ * `other`: of a project that is not the open one.
  */
 export function usePictures(
   pictures: readonly Picture[] | undefined,
   scheme: 'light' | 'dark',
-  loadsOutside?: boolean,
+  other?: OtherProject,
 ): Pictures {
   const isOfOpen = useSession((session) => session.loadsOutside);
-  const isAllowed = useOutside().isAllowed && (loadsOutside ?? isOfOpen);
+  const contentsOfOpen = useSession((session) => session.contents);
+  const isAllowed = useOutside().isAllowed && (other?.loadsOutside ?? isOfOpen);
+  const contents = other?.contents ?? contentsOfOpen;
   const { device } = useWindow();
   const { family } = device;
   return useMemo(() => {
     const look = { density: Math.ceil(devicePixelRatio), scheme, device: family };
-    return picturesOf(pictures ?? [], look, isAllowed);
-  }, [pictures, scheme, family, isAllowed]);
+    return picturesOf(pictures ?? [], contents, look, isAllowed);
+  }, [pictures, contents, scheme, family, isAllowed]);
 }
 
 /** The project's own as data addresses (so that an SVG is an image and nothing else), others as they are. */
 function picturesOf(
   pictures: readonly Picture[],
+  contents: PictureContents,
   look: PictureLook,
   isOutsideAllowed: boolean,
 ): Pictures {
@@ -68,29 +77,31 @@ function picturesOf(
     if (isAddress(name)) return isOutsideAllowed ? name : undefined;
     if (!known.has(name)) {
       const picture = finder.best(name, look);
-      known.set(name, picture && addressOf(pictures, picture));
+      known.set(name, picture && addressOf(picture, contents));
     }
     return known.get(name);
   };
 }
 
-export function addressOf(pictures: readonly Picture[], picture: Picture): string | undefined {
-  const content = contentOf(pictures, picture);
-  return content !== undefined && isShown(content)
-    ? `data:${content.mediaType};base64,${content.base64}`
+export function addressOf(
+  { mediaType, content }: Picture,
+  contents: PictureContents,
+): string | undefined {
+  const base64 = contents.get(content);
+  return base64 !== undefined && (mediaType !== 'image/svg+xml' || isFine(base64))
+    ? `data:${mediaType};base64,${base64}`
     : undefined;
 }
 
-const known = new WeakMap<object, boolean>();
+const known = new Map<string, boolean>();
 
 /** A drawing that would never end is not begun. */
-function isShown(content: Omit<PictureKept, 'name'>): boolean {
-  if (content.mediaType !== 'image/svg+xml') return true;
-  const before = known.get(content);
+function isFine(base64: string): boolean {
+  const before = known.get(base64);
   if (before !== undefined) return before;
-  const isFine = isDrawable(new TextDecoder().decode(bytesOf(content.base64)));
-  known.set(content, isFine);
-  return isFine;
+  const is = isDrawable(new TextDecoder().decode(bytesOf(base64)));
+  known.set(base64, is);
+  return is;
 }
 
 function bytesOf(base64: string): Uint8Array {
@@ -101,15 +112,14 @@ function bytesOf(base64: string): Uint8Array {
   }
 }
 
-/** The pictures of these names, each with its content and under the name that it is asked for. */
+/** The pictures of these names, each under the name that it is asked for. */
 export function picturesFor(
   pictures: readonly Picture[],
   names: ReadonlySet<string>,
-): readonly PictureKept[] {
+): readonly Picture[] {
   const finder = pictureFinder(pictures);
   return [...names].flatMap((name) => {
     const picture = finder.best(name, { density: 1, scheme: 'light', device: 'phone' });
-    const content = picture && contentOf(pictures, picture);
-    return content === undefined ? [] : [{ ...content, name }];
+    return picture === undefined ? [] : [{ ...picture, name }];
   });
 }

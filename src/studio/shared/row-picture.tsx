@@ -2,27 +2,21 @@ import { useEffect, useRef } from 'react';
 import type { Entry, RowPlan } from '../../core/lists';
 import type { Picture } from '../../core/pictures';
 import { bindRow, createRow } from '../../render';
-import { usePictures } from './pictures';
+import { type OtherProject, usePictures } from './pictures';
 
 interface RowPictureProps {
   readonly plan: RowPlan;
   readonly entry: Entry;
   readonly pictures: readonly Picture[];
   readonly scheme?: 'light' | 'dark';
-  /** Whether pictures may come from addresses outside; not said: as the open project says. */
-  readonly loadsOutside?: boolean | undefined;
+  /** Of a project that is not the open one. */
+  readonly other?: OtherProject | undefined;
 }
 
 /** One real row, drawn by the same renderer as the window, as wide as its surroundings. */
-export function RowPicture({
-  plan,
-  entry,
-  pictures,
-  scheme = 'light',
-  loadsOutside,
-}: RowPictureProps) {
+export function RowPicture({ plan, entry, pictures, scheme = 'light', other }: RowPictureProps) {
   const host = useRef<HTMLDivElement>(null);
-  const urls = usePictures(pictures, scheme, loadsOutside);
+  const urls = usePictures(pictures, scheme, other);
   useEffect(() => {
     const row = createRow(plan);
     bindRow(row, entry, urls);

@@ -3,9 +3,9 @@ import { engine, useSession } from './session';
 
 /** Hands the reader the project as a file, items and all. */
 export async function saveAsFile(): Promise<void> {
-  const { history } = useSession.getState();
+  const { history, contents } = useSession.getState();
   if (history === undefined) return;
-  saveBlob(fileNameOf(history.project), await engine().file(history.project));
+  saveBlob(fileNameOf(history.project), await engine().file(history.project, contents));
 }
 
 export function saveText(name: string, text: string, type: string): void {

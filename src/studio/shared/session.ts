@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import type { Finding } from '../../core/base';
+import type { PictureContents } from '../../core/pictures';
 import {
   type Edit,
   forgetRevision,
@@ -14,6 +15,7 @@ import type {
   Frame,
   ImportSummary,
   ItemAtHand,
+  ProjectRead,
   SourceDocument,
   Survey,
   TemplateSurvey,
@@ -72,6 +74,8 @@ export interface Session {
   readonly isNowhere: boolean;
   /** Whether the project's pictures may come from addresses outside: one from elsewhere asks first. */
   readonly loadsOutside: boolean;
+  /** What the project's pictures show, those too that undo may bring back. */
+  readonly contents: PictureContents;
   /** The worker that has the items does not answer. */
   readonly isEngineSilent: boolean;
 }
@@ -94,6 +98,7 @@ export const noSession: Omit<Session, 'survey'> = {
   followed: {},
   isNowhere: false,
   loadsOutside: true,
+  contents: new Map(),
   isEngineSilent: false,
 };
 
@@ -139,7 +144,7 @@ export function endEngine(): void {
 function heard(event: EngineEvent): void {
   switch (event.kind) {
     case 'first':
-      firstListener(event.brought.project, event.view);
+      firstListener(event.brought, event.view);
       break;
     case 'progress':
       useSession.setState(({ reading }) => ({
@@ -163,10 +168,10 @@ function heard(event: EngineEvent): void {
   }
 }
 
-let firstListener: (project: Project, view: Frame) => void = () => {};
+let firstListener: (brought: ProjectRead, view: Frame) => void = () => {};
 
 /** Who takes the first rows while the rest is still being read. */
-export function onFirstRows(listener: (project: Project, view: Frame) => void): void {
+export function onFirstRows(listener: (brought: ProjectRead, view: Frame) => void): void {
   firstListener = listener;
 }
 

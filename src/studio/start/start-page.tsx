@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import Moon from 'lucide-react/icons/moon';
 import Sun from 'lucide-react/icons/sun';
 import Trash2 from 'lucide-react/icons/trash-2';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { count } from '../../core/base';
 import { type KeptProject, keptProjects, removeProject } from '../../keeping';
 import { documentOf, isAddress } from '../shared/arrivals';
@@ -123,7 +123,11 @@ function Projects() {
 }
 
 function Card({ kept }: { readonly kept: KeptProject }) {
-  const { project, preview, itemCount } = kept;
+  const { project, preview, itemCount, loadsOutside = true } = kept;
+  const other = useMemo(
+    () => ({ loadsOutside, contents: new Map(Object.entries(preview.contents)) }),
+    [loadsOutside, preview],
+  );
   const templates = count(project.templates.length, 'template');
   return (
     <li className="group relative overflow-hidden rounded-md border border-rule bg-paper hover:border-ash">
@@ -146,7 +150,7 @@ function Card({ kept }: { readonly kept: KeptProject }) {
                       plan={plan}
                       entry={entry}
                       pictures={preview.pictures}
-                      loadsOutside={kept.loadsOutside ?? true}
+                      other={other}
                     />
                   </span>
                 )

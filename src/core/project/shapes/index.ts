@@ -1,7 +1,7 @@
 import { isLocale } from '../../formats';
 import type { Follow, Key, Paging } from '../../items';
 import type { Arrangement, Choice, List } from '../../lists';
-import type { Picture, PictureKept } from '../../pictures';
+import { type Picture, pictureTypes } from '../../pictures';
 import {
   boolean,
   byKey,
@@ -101,24 +101,17 @@ const listOfItems: Shape<List> = record<List>({
   arrangement,
 });
 
-const picture: Shape<Picture> = byKey<Picture>(
-  [['sameAs', record<Exclude<Picture, PictureKept>>({ name: text(), sameAs: text() })]],
-  record<PictureKept>({
-    name: text(),
-    mediaType: oneOf([
-      'image/svg+xml',
-      'image/png',
-      'image/jpeg',
-      'image/webp',
-      'image/gif',
-      'image/avif',
-    ]),
-    base64: text(Number.MAX_SAFE_INTEGER, {
-      minChars: 1,
-      pattern: ['^[A-Za-z0-9+/]*={0,2}$', 'be base64'],
-    }),
-  }),
-);
+const picture: Shape<Picture> = record<Picture>({
+  name: text(),
+  mediaType: oneOf(pictureTypes),
+  content: text(60, { minChars: 1 }),
+});
+
+/** What pictures show, by the ids of contents. */
+export const contentShape: Shape<string> = text(Number.MAX_SAFE_INTEGER, {
+  minChars: 1,
+  pattern: ['^[A-Za-z0-9+/]*={0,2}$', 'be base64'],
+});
 
 const locale = () =>
   text(100, { test: { name: 'locale', words: 'name a locale', passes: isLocale } });

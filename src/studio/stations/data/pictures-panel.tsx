@@ -1,7 +1,7 @@
 import X from 'lucide-react/icons/x';
 import { useState } from 'react';
 import { count } from '../../../core/base';
-import { contentOf, type Picture, pictureName } from '../../../core/pictures';
+import { type Picture, pictureName } from '../../../core/pictures';
 import { edits, type Project } from '../../../core/project';
 import type { UnknownPicture } from '../../../engine';
 import { handItem } from '../../shared/at-hand';
@@ -40,7 +40,13 @@ export function PicturesPanel({ project }: { readonly project: Project }) {
       <Missing />
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(200px,1fr))] gap-x-4 gap-y-1 pt-2">
         {pictures.map((picture) => (
-          <PictureLine key={picture.name} {...{ picture, pictures }} />
+          <PictureLine
+            key={picture.name}
+            picture={picture}
+            twin={pictures.find(
+              ({ name, content }) => content === picture.content && name !== picture.name,
+            )}
+          />
         ))}
       </ul>
       {pictures.length === 0 && (
@@ -95,16 +101,17 @@ function eachOnce(all: readonly UnknownPicture[]): readonly UnknownPicture[] {
 
 interface PictureLineProps {
   readonly picture: Picture;
-  readonly pictures: readonly Picture[];
+  /** Another one with the same content. */
+  readonly twin: Picture | undefined;
 }
 
-function PictureLine({ picture, pictures }: PictureLineProps) {
+function PictureLine({ picture, twin }: PictureLineProps) {
   const [size, setSize] = useState('');
-  const content = contentOf(pictures, picture);
+  const contents = useSession((session) => session.contents);
   return (
     <li className="flex items-center gap-2 border-b border-rule py-1">
       <img
-        src={addressOf(pictures, picture)}
+        src={addressOf(picture, contents)}
         alt=""
         className="size-10 shrink-0 rounded bg-wool object-contain"
         onLoad={({ currentTarget }) =>
@@ -120,8 +127,8 @@ function PictureLine({ picture, pictures }: PictureLineProps) {
         />
         <span className="block truncate px-1 text-xs text-ash">
           {size}
-          {formatOf(content?.mediaType)} {weight(content?.base64)}
-          {'sameAs' in picture && ` · same as ${picture.sameAs}`}
+          {formatOf(picture.mediaType)} {weight(contents.get(picture.content))}
+          {twin !== undefined && ` · same as ${twin.name}`}
           {variantOf(picture)}
         </span>
       </span>
@@ -137,7 +144,7 @@ function PictureLine({ picture, pictures }: PictureLineProps) {
   );
 }
 
-const formatOf = (mediaType = ''): string =>
+const formatOf = (mediaType: string): string =>
   mediaType.replace('image/', '').replace('+xml', '').toUpperCase();
 
 /** As heavy as the file was: base64 takes four letters for three bytes. */

@@ -4,7 +4,7 @@ import { fileNameOf } from '../../../core/project';
 import { Button, Heading } from '../../shared/controls';
 import { useFindings } from '../../shared/findings';
 import { saveAsFile } from '../../shared/save-file';
-import { engine, useProject } from '../../shared/session';
+import { engine, useProject, useSession } from '../../shared/session';
 
 const mostShownChars = 200_000;
 
@@ -17,7 +17,7 @@ export default function HandOff() {
     if (project === undefined) return;
     let isLatest = true;
     void (async () => {
-      const blob = await engine().file(project);
+      const blob = await engine().file(project, useSession.getState().contents);
       const text = await blob.slice(0, mostShownChars).text();
       if (isLatest) setFile({ text, bytes: blob.size });
     })();

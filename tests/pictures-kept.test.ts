@@ -1,0 +1,104 @@
+import 'fake-indexeddb/auto';
+import Dexie from 'dexie';
+import { expect, test } from 'vitest';
+import { edits, type Project, startHistory } from '../src/core/project';
+import { dropProject, openProject, writeProjectHere } from '../src/keeping';
+import { Database, database } from '../src/keeping/database';
+import { edited } from './support/edited';
+import { openShop } from './support/shop';
+
+const pause = async () => {};
+const mill = { name: 'mill', mediaType: 'image/png', content: 'a-mill' } as const;
+const reel = { ...mill, name: 'reel', content: 'a-reel' } as const;
+const milled = new Map([['a-mill', 'bWlsbA==']]);
+
+const keep = (project: Project, contents: ReadonlyMap<string, string> = new Map()) =>
+  writeProjectHere(
+    {
+      record: { id: 'mills', project, itemCount: 0, writer: 'one', preview: undefined },
+      items: new Map(),
+      contents,
+      known: new Map(),
+      now: 0,
+    },
+    pause,
+  );
+
+const opened = async () =>
+  (await openProject('mills', new Map(), { first: () => {}, pause }))?.contents;
+
+test('what pictures show is kept once, stays without being sent again, and goes with the last that shows it', async () => {
+  const bare = startHistory(openShop().project()).project;
+  const one = edited(bare, edits.addPictures([mill, { ...mill, name: 'works' }]));
+  await keep(one, milled);
+  expect(await opened()).toEqual(milled);
+  const two = edited(one, edits.addPictures([reel]), edits.removePicture('mill'));
+  await keep(two, new Map([['a-reel', 'cmVlbA==']]));
+  expect(await opened()).toEqual(new Map([...milled, ['a-reel', 'cmVlbA==']]));
+  await keep(bare);
+  expect(await opened()).toEqual(new Map());
+  // Undone: what came back is sent anew.
+  await keep(one, milled);
+  expect(await opened()).toEqual(milled);
+  await dropProject('mills');
+  expect(await database.contents.count()).toBe(0);
+});
+
+test('a project that was kept by the first version opens in the form of today, pictures and all', async () => {
+  const { formats: _, ...project } = openShop().project();
+  const image = {
+    part: 'image',
+    id: 'picture',
+    picture: 'mill',
+    widthPx: 32,
+    heightPx: 32,
+    shape: 'rounded',
+    fit: 'cover',
+  };
+  const old = new Dexie('kept-by-the-first');
+  old.version(1).stores({
+    projects: 'id, keptAt',
+    sources: '[project+source], project',
+    chunks: '[project+source+part], project',
+  });
+  await old.table('projects').add({
+    id: 'mills',
+    keptAt: 1,
+    itemCount: 0,
+    preview: { plans: [{}], entries: [{ texts: ['Lace'] }], pictures: [] },
+    project: {
+      ...project,
+      yarncard: 1,
+      pictures: [
+        { name: 'mill', mediaType: 'image/png', base64: 'bWlsbA==' },
+        { name: 'works', sameAs: 'mill' },
+      ],
+      templates: project.templates.map((template) => ({
+        ...template,
+        row: { ...template.row, children: [image] },
+      })),
+    },
+  });
+  old.close();
+  const now = new Database('kept-by-the-first');
+  const kept = await now.projects.get('mills');
+  const [first, second] = kept?.project.pictures ?? [];
+  expect([kept?.project.yarncard, first?.name, second?.name]).toEqual([2, 'mill', 'works']);
+  expect(first?.content).toBe(second?.content);
+  expect(await now.contents.toArray()).toEqual([
+    { project: 'mills', content: first?.content, base64: 'bWlsbA==' },
+  ]);
+  expect(kept?.project.templates[0]?.row.children).toEqual([
+    {
+      part: 'image',
+      id: 'picture',
+      picture: 'mill',
+      width: { fixed: 32 },
+      height: { fixed: 32 },
+      radius: 6,
+      fit: 'cover',
+    },
+  ]);
+  expect(kept?.preview.entries).toEqual([]);
+  now.close();
+});
