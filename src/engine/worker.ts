@@ -67,7 +67,7 @@ const manyItems = 5_000;
 /** Shows a version: the answer at once, then what stands beside; what takes all items once no other has come. */
 function shown(view: Frame): Frame {
   setTimeout(() => showAllBeside(view.version));
-  setTimeout(() => void surveyed(), view.itemCount < manyItems ? 0 : restMs);
+  setTimeout(() => void surveyed(view.edition), view.itemCount < manyItems ? 0 : restMs);
   return forPage(view);
 }
 
@@ -94,9 +94,10 @@ let surveying: { readonly edition: number; readonly version: number } | undefine
 const surveyRestMs = 1_000;
 
 /** Counts over all items: anew for another edition at once, for other items once it is through. */
-async function surveyed(): Promise<void> {
-  const { edition, version } = engine;
-  if (surveying?.edition === edition) return;
+async function surveyed(edition: number): Promise<void> {
+  const { version } = engine;
+  // Another edit came: who types well would be slowed down by it.
+  if (edition !== engine.edition || surveying?.edition === edition) return;
   const own = { edition, version };
   surveying = own;
   const survey = await engine.survey();
@@ -105,7 +106,7 @@ async function surveyed(): Promise<void> {
   if (isLater()) await new Promise((resolve) => setTimeout(resolve, surveyRestMs));
   if (surveying !== own) return;
   surveying = undefined;
-  if (isLater()) void surveyed();
+  if (isLater()) void surveyed(edition);
 }
 
 const protocol: EngineProtocol &
