@@ -102,6 +102,8 @@ async function surveyed(edition: number): Promise<void> {
   surveying = own;
   const survey = await engine.survey();
   if (survey !== undefined) tell(crossing({ kind: 'survey', ...survey }));
+  // Where each key stands is found while nobody waits: the first change of an item needs it.
+  if (survey !== undefined) engine.entryOfKey('');
   const isLater = () => engine.version !== version;
   if (isLater()) await new Promise((resolve) => setTimeout(resolve, surveyRestMs));
   if (surveying !== own) return;
