@@ -26,7 +26,7 @@ interface ReadPorts {
   readonly pause: () => Promise<void>;
 }
 
-const mostTries = 20;
+const maxTries = 20;
 
 /**
  * A kept project with all of its items, as they were at one moment: another tab may go on writing
@@ -37,7 +37,7 @@ export async function openProject(
   known: KeptState,
   ports: ReadPorts,
 ): Promise<Opened | undefined> {
-  for (let tries = 0; tries < mostTries; tries += 1) {
+  for (let tries = 0; tries < maxTries; tries += 1) {
     const before = await recordsOf(id);
     if (before === undefined) return undefined;
     const state = new Map<string, KeptItems>();

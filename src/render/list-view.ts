@@ -148,8 +148,8 @@ export class ListView {
   alignTop(entry: number, offsetPx: number): void {
     if (this.shown === undefined) return;
     const line = this.lines.of(entry);
-    const mostPx = this.lines.heightPxOf(line) - 1;
-    this.scroller.scrollTo(this.lines.topPx(line) + Math.min(offsetPx, mostPx));
+    const maxPx = this.lines.heightPxOf(line) - 1;
+    this.scroller.scrollTo(this.lines.topPx(line) + Math.min(offsetPx, maxPx));
     this.ownScrollTop = this.host.scrollTop;
     this.draw();
   }
@@ -221,13 +221,13 @@ export class ListView {
       const isWanted = index >= range.from && index < range.to;
       if (!isWanted && !hasFocus(row)) this.release(index, row);
     }
-    const most = range.to - range.from + 2 * Math.max(1, this.kinds.length);
+    const max = range.to - range.from + 2 * Math.max(1, this.kinds.length);
     for (let index = range.from; index < range.to; index += 1) {
       const row = this.rows.get(index);
-      if (row === undefined) this.fill(index, most);
+      if (row === undefined) this.fill(index, max);
       else if (this.scroller.isScaled) this.position(row, index);
     }
-    this.pool.settle(new Set(this.kinds), most);
+    this.pool.settle(new Set(this.kinds), max);
     this.cache.want(range);
   }
 
@@ -257,12 +257,12 @@ export class ListView {
   }
 
   /** Gives an entry a row, if the entry has come already. */
-  private fill(index: number, most: number): void {
+  private fill(index: number, max: number): void {
     const entry = this.cache.get(index);
     const plan = entry === undefined ? undefined : this.shown?.plans[entry.plan];
     const kind = entry === undefined ? undefined : this.kinds[entry.plan];
     if (entry === undefined || plan === undefined || kind === undefined) return;
-    this.put(this.pool.take(kind, plan, most), index, entry);
+    this.put(this.pool.take(kind, plan, max), index, entry);
   }
 
   private put(row: PooledRow, index: number, entry: Entry): void {

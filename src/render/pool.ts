@@ -49,13 +49,13 @@ export class Pool {
   }
 
   /** `most`: how many rows may be there in all; free rows of other kinds go before that is passed. */
-  take(kind: string, plan: RowPlan, most: number): PooledRow {
+  take(kind: string, plan: RowPlan, max: number): PooledRow {
     const spare = this.free.get(kind)?.pop();
     if (spare !== undefined) {
       spare.element.classList.remove('yc-spare');
       return spare;
     }
-    if (this.rowCount >= most) this.dropOne(kind);
+    if (this.rowCount >= max) this.dropOne(kind);
     const row: PooledRow = { ...createRow(plan), kind, key: '', placed: undefined };
     row.element.setAttribute('role', 'listitem');
     this.parent.append(row.element);
@@ -73,12 +73,12 @@ export class Pool {
   }
 
   /** After a pass: what is still free is hidden, and what passes the bound is let go. */
-  settle(kinds: ReadonlySet<string>, most: number): void {
+  settle(kinds: ReadonlySet<string>, max: number): void {
     for (const [kind, rows] of this.free) {
       const kept = kinds.has(kind) ? rows : [];
       while (
         rows.length > 0 &&
-        (kept !== rows || (rows.length > sparesAKind && this.rowCount > most))
+        (kept !== rows || (rows.length > sparesAKind && this.rowCount > max))
       )
         this.drop(rows);
       for (const row of kept) row.element.classList.add('yc-spare');

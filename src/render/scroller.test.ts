@@ -14,8 +14,8 @@ function boxOf(contentPx: number) {
       return top;
     },
     set scrollTop(next) {
-      const mostTop = Number.parseFloat(sizer.style.height) - windowPx;
-      top = Math.max(0, Math.min(Math.round(next), mostTop));
+      const maxTop = Number.parseFloat(sizer.style.height) - windowPx;
+      top = Math.max(0, Math.min(Math.round(next), maxTop));
     },
   };
   const scroller = new Scroller(host, sizer);

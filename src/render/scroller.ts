@@ -21,7 +21,7 @@ export class Scroller {
   setContent(heightPx: number): void {
     this.contentPx = heightPx;
     this.sizer.style.height = `${Math.min(heightPx, highestSizerPx)}px`;
-    this.at = Math.max(0, Math.min(this.at, this.mostAt()));
+    this.at = Math.max(0, Math.min(this.at, this.maxAt()));
   }
 
   /** Of the box itself. */
@@ -49,32 +49,32 @@ export class Scroller {
     const top = this.host.scrollTop;
     if (!this.isScaled) this.at = top;
     else {
-      const mostTop = highestSizerPx - this.heightPx;
+      const maxTop = highestSizerPx - this.heightPx;
       const delta = top - this.lastTop;
       if (top <= 0) this.at = 0;
-      else if (top >= mostTop - 1) this.at = this.mostAt();
+      else if (top >= maxTop - 1) this.at = this.maxAt();
       else if (Math.abs(delta) < this.heightPx * 2) this.at += delta;
-      else this.at = (top / mostTop) * this.mostAt();
-      this.at = Math.max(0, Math.min(this.at, this.mostAt()));
+      else this.at = (top / maxTop) * this.maxAt();
+      this.at = Math.max(0, Math.min(this.at, this.maxAt()));
     }
     this.lastTop = top;
   }
 
   scrollTo(y: number): void {
-    this.at = Math.max(0, Math.min(y, this.mostAt()));
+    this.at = Math.max(0, Math.min(y, this.maxAt()));
     this.centreThumb();
   }
 
   /** At rest: the thumb goes where the content is, so that both ends can always be reached. */
   centreThumb(): void {
-    const mostTop = Math.min(this.contentPx, highestSizerPx) - this.heightPx;
-    const top = this.isScaled ? (this.at / this.mostAt()) * mostTop : this.at;
+    const maxTop = Math.min(this.contentPx, highestSizerPx) - this.heightPx;
+    const top = this.isScaled ? (this.at / this.maxAt()) * maxTop : this.at;
     this.lastTop = top;
     if (Math.abs(this.host.scrollTop - top) >= 1) this.host.scrollTop = top;
     this.lastTop = this.host.scrollTop;
   }
 
-  private mostAt(): number {
+  private maxAt(): number {
     return Math.max(0, this.contentPx - this.heightPx);
   }
 }

@@ -194,20 +194,20 @@ const bench = {
   },
 
   /** Rows in the page at most, from end to end and back; and how many the bound allows. */
-  async rowsFromEndToEnd(): Promise<{ most: number; bound: number }> {
+  async rowsFromEndToEnd(): Promise<{ max: number; bound: number }> {
     const list = scroller();
     const heights = [40, 58];
-    let most = 0;
+    let max = 0;
     for (let step = 0; step <= 120; step += 1) {
       const share = step <= 60 ? step / 60 : (120 - step) / 60;
       list.scrollTop = list.scrollHeight * share;
       await frame();
       await frame();
-      most = Math.max(most, rowCount());
+      max = Math.max(max, rowCount());
     }
     const visible = Math.ceil(list.clientHeight / Math.min(...heights)) + 1;
     const overscan = Math.ceil(400 / Math.min(...heights));
-    return { most, bound: visible + 2 * overscan + 2 * heights.length };
+    return { max, bound: visible + 2 * overscan + 2 * heights.length };
   },
 
   async keep(): Promise<Record<string, number>> {

@@ -47,7 +47,7 @@ function order(random: Random, at: number): Item {
   };
   const whole = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
   const cents = (from: number, to: number) => whole(from * 100, to * 100) / 100;
-  const some = <T>(of: readonly T[], most: number) => of.filter(() => random() < most / of.length);
+  const some = <T>(of: readonly T[], max: number) => of.filter(() => random() < max / of.length);
   const day = (from: string, days: number) =>
     new Date(Date.parse(from) + whole(0, days) * 86_400_000).toISOString().slice(0, 10);
   const isRare = random() < 0.08;

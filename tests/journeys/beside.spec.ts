@@ -3,10 +3,10 @@ import { become, dropFile, expect, openDemo, rowsOf, saved, test } from './suppo
 
 const beside = (page: Page) => page.getByRole('region', { name: 'Window beside' });
 
-const rowsIn = (page: Page, label: string, most = 8) =>
-  rowsOf(page, most, `section[aria-label="${label}"]`);
+const rowsIn = (page: Page, label: string, max = 8) =>
+  rowsOf(page, max, `section[aria-label="${label}"]`);
 
-const rowsBeside = (page: Page, most?: number) => rowsIn(page, 'Rows beside', most);
+const rowsBeside = (page: Page, max?: number) => rowsIn(page, 'Rows beside', max);
 
 /** The position of the row that stands at the top of a window. */
 const atTop = (page: Page, label: string) =>

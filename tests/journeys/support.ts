@@ -21,7 +21,7 @@ export const test = base.extend<{ quiet: undefined; isNoisy: boolean }>({
 export { expect };
 
 /** The words of the rows in the window, or in one of two, from the top; each row as its labels' texts. */
-export async function rowsOf(page: Page, most = 8, window = ''): Promise<string[][]> {
+export async function rowsOf(page: Page, max = 8, window = ''): Promise<string[][]> {
   return page.locator(`${window} .yc-sizer > .yc-row:not(.yc-spare)`).evaluateAll(
     (rows, count) =>
       rows
@@ -32,7 +32,7 @@ export async function rowsOf(page: Page, most = 8, window = ''): Promise<string[
         .sort((a, b) => a.at - b.at)
         .slice(0, count)
         .map((row) => row.words),
-    most,
+    max,
   );
 }
 

@@ -1,4 +1,4 @@
-const mostSaid = 480;
+const maxSaid = 480;
 const kept = { start: 260, end: 160 };
 
 /**
@@ -6,6 +6,6 @@ const kept = { start: 260, end: 160 };
  * of long words goes, so that their end, which says what to do, stays.
  */
 export function clipped(words: string): string {
-  if (words.length <= mostSaid) return words;
+  if (words.length <= maxSaid) return words;
   return `${words.slice(0, kept.start)} … ${words.slice(-kept.end)}`;
 }

@@ -11,6 +11,6 @@ test.each([
   [500, 500, false],
   [501, 500, true],
   [100_000, 500, true],
-])('%i levels are more than %i: %s', (levels, most, isDeeper) => {
-  expect(isDeeperThan(levels === 0 ? 'plain' : nested(levels), most)).toBe(isDeeper);
+])('%i levels are more than %i: %s', (levels, max, isDeeper) => {
+  expect(isDeeperThan(levels === 0 ? 'plain' : nested(levels), max)).toBe(isDeeper);
 });

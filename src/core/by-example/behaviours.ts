@@ -20,7 +20,7 @@ export interface Behaviour {
   readonly texts: readonly Text[];
 }
 
-const mostCovers = 120;
+const maxCovers = 120;
 
 export function behavioursOf(
   covers: readonly Cover[],
@@ -29,7 +29,7 @@ export function behavioursOf(
 ): readonly Behaviour[] {
   const write = textsOf(words, samples);
   const found = new Map<string, { cover: Cover; others: Cover[]; texts: Text[] }>();
-  for (const cover of covers.slice(0, mostCovers)) {
+  for (const cover of covers.slice(0, maxCovers)) {
     const texts = write(cover.pieces);
     const id = texts.join('\u0001');
     const known = found.get(id);
@@ -76,10 +76,10 @@ function textsOf(words: Folded, samples: readonly Sample[]) {
   };
 }
 
-const mostCompared = 60;
+const maxCompared = 60;
 /** Past this gap in cost, or below this entropy in bits, the first is taken to be meant. */
 const clearGap = 3;
-const leastEntropy = 0.1;
+const minEntropy = 0.1;
 
 /** The sample on which the likeliest behaviours differ most; undefined: no question is needed. */
 export function nextSample(
@@ -87,7 +87,7 @@ export function nextSample(
   samples: readonly Sample[],
   asked: ReadonlySet<number>,
 ): number | undefined {
-  const compared = behaviours.slice(0, mostCompared);
+  const compared = behaviours.slice(0, maxCompared);
   const [first, second] = compared;
   if (first === undefined) return undefined;
   if (second === undefined || second.cover.cost - first.cover.cost > clearGap) {
@@ -99,15 +99,15 @@ export function nextSample(
   }
   const weights = compared.map(({ cover }) => Math.exp(first.cover.cost - cover.cost));
   let best = -1;
-  let most = leastEntropy;
+  let max = minEntropy;
   for (let at = 0; at < samples.length; at += 1) {
     if (asked.has(samples[at]?.position ?? -1)) continue;
     const entropy = entropyOf(
       compared.map(({ texts }) => texts[at] ?? ''),
       weights,
     );
-    if (entropy > most + 1e-9) {
-      most = entropy;
+    if (entropy > max + 1e-9) {
+      max = entropy;
       best = at;
     }
   }

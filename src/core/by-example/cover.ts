@@ -15,8 +15,8 @@ export interface Cover {
   readonly cost: number;
 }
 
-const mostPartial = 80;
-const mostWhole = 250;
+const maxPartial = 80;
+const maxWhole = 250;
 
 /** What fixed words cost, and what seldom is meant. */
 const costs = {
@@ -70,7 +70,7 @@ export function coversOf(
     .whole()
     .map((partial) => coverOf(partial, text))
     .sort((a, b) => a.cost - b.cost)
-    .slice(0, mostWhole);
+    .slice(0, maxWhole);
 }
 
 /** The best partial covers by how far they have come in each example. */
@@ -103,7 +103,7 @@ class Board {
     const total = this.ends.reduce((sum, end) => sum + end, 0);
     for (let level = 0; level < total; level += 1)
       for (const partials of this.levels[level]?.values() ?? []) {
-        const best = partials.sort((a, b) => a.cost - b.cost).slice(0, mostPartial);
+        const best = partials.sort((a, b) => a.cost - b.cost).slice(0, maxPartial);
         const [first] = best;
         if (first !== undefined) yield { places: first.places, partials: best };
         partials.length = 0;
@@ -113,7 +113,7 @@ class Board {
   whole(): readonly Partial[] {
     const total = this.ends.reduce((sum, end) => sum + end, 0);
     const all = this.levels[total]?.get(this.ends.join(' ')) ?? [];
-    return all.sort((a, b) => a.cost - b.cost).slice(0, mostWhole * 2);
+    return all.sort((a, b) => a.cost - b.cost).slice(0, maxWhole * 2);
   }
 }
 

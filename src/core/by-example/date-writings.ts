@@ -66,8 +66,8 @@ interface Pattern {
   readonly cost: number;
 }
 
-const mostPatterns = 60;
-const mostFields = 6;
+const maxPatterns = 60;
+const maxFields = 6;
 
 /** Patterns that give a stretch of the typed text: field after field from each start of a word. */
 function* patternsIn(
@@ -95,12 +95,12 @@ function* patternsIn(
       isPattern(kinds) &&
       ends(text, place) &&
       !found.has(pattern) &&
-      found.size < mostPatterns
+      found.size < maxPatterns
     ) {
       found.add(pattern);
       yield { pattern, cost: costOf(pattern, kinds) };
     }
-    if (kinds.length >= mostFields) return;
+    if (kinds.length >= maxFields) return;
     for (const { end, literal } of kinds.length === 0
       ? [{ end: place, literal: '' }]
       : separators(typed, place))

@@ -32,7 +32,7 @@ export interface FormSource {
   readonly byExample: readonly ((from: number) => readonly Shown[])[];
 }
 
-const mostWords = 3;
+const maxWords = 3;
 const costs = { boolean: 1, openBoolean: 3 } as const;
 
 /** The sources whose forms may stand in the examples. */
@@ -119,7 +119,7 @@ function pluralForms(
 function wordEnds(text: string, from: number): number[] {
   const ends: number[] = [];
   let at = from;
-  while (ends.length < mostWords) {
+  while (ends.length < maxWords) {
     const word = /^\p{L}[\p{L}\p{M}'-]*/u.exec(text.slice(at))?.[0];
     if (word === undefined) break;
     at += word.length;

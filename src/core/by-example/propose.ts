@@ -71,8 +71,8 @@ export interface Proposed {
   readonly isTwoRules: boolean;
 }
 
-const mostProposals = 3;
-const mostOthers = 4;
+const maxProposals = 3;
+const maxOthers = 4;
 
 /** What could give the words that a person typed for some items. */
 export function propose(asked: Asked): Proposed {
@@ -86,7 +86,7 @@ export function propose(asked: Asked): Proposed {
   const positions = new Set(examples.map(({ position }) => position));
   return {
     proposals: behaviours
-      .slice(0, mostProposals)
+      .slice(0, maxProposals)
       .map((behaviour) => proposalOf(behaviour, first, asked)),
     next: nextSample(behaviours, samples, positions),
     isTwoRules: covers.length === 0 && examples.length > 1,
@@ -115,7 +115,7 @@ function proposalOf({ cover, others, texts }: Behaviour, read: Read, asked: Aske
     isPlain: cover.pieces.every(
       (piece) => piece.kind === 'words' || piece.hole.writing.format === undefined,
     ),
-    others: others.slice(0, mostOthers).map((other) => wayOf(other, read, asked)),
+    others: others.slice(0, maxOthers).map((other) => wayOf(other, read, asked)),
   };
 }
 

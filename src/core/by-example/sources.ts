@@ -26,7 +26,7 @@ export interface Source {
   evaluate(item: JsonRecord, context?: RowContext): Value;
 }
 
-const most = 1_400;
+const maxSources = 1_400;
 const deepest = 4;
 
 /** How much each way to a value costs. */
@@ -53,7 +53,7 @@ export function sourcesOf(
     .filter((draft) => draft.isNumber && draft.isPath)
     .map((draft) => ({ ...draft, isMoney: isMoney(draft, samples, fields) }));
   const all = [...drafts, ...pairs(numbers)];
-  return all.slice(0, most).flatMap(({ expr, cost, names, isPath, isShare = false }): Source[] => {
+  return all.slice(0, maxSources).flatMap(({ expr, cost, names, isPath, isShare = false }): Source[] => {
     const { checked, evaluate } = makeExpression(expr, fields);
     if (checked === undefined || evaluate === undefined) return [];
     return [{ expr, cost, names, isPath, isShare, type: checked.type, evaluate }];
@@ -74,7 +74,7 @@ type NumberDraft = Draft & { readonly isMoney: boolean };
 
 const moneyName =
   /price|cost|amount|total|fee|fare|paid|balance|money|net|gross|deposit|tax|vat|tip/;
-const mostLooked = 40;
+const maxLooked = 40;
 
 /** By its name, or since all its values are of cents. */
 function isMoney(
@@ -85,7 +85,7 @@ function isMoney(
   if (names.some((name) => moneyName.test(name))) return true;
   const { evaluate } = makeExpression(expr, fields);
   if (isWhole || evaluate === undefined) return false;
-  const values = samples.slice(0, mostLooked).flatMap((item) => {
+  const values = samples.slice(0, maxLooked).flatMap((item) => {
     const value = evaluate(item);
     return typeof value === 'number' ? [Math.abs(value)] : [];
   });
@@ -171,7 +171,7 @@ function* aggregates(list: string, step: string, draft: Drafting, name?: string)
   yield draft(`largest(${list}${given})`, costs.extreme, true, inner);
 }
 
-const mostValues = 6;
+const maxValues = 6;
 
 /** How many elements have a value that many have. */
 function* counts(
@@ -196,7 +196,7 @@ function* counts(
       const value = isRecord(element) ? ownValue(element, field.name) : undefined;
       if (typeof value === 'string' || typeof value === 'number') seen.add(value);
     }
-    if (seen.size > mostValues) return;
+    if (seen.size > maxValues) return;
   }
   for (const value of seen)
     yield draft(

@@ -96,7 +96,7 @@ interface Signs {
 }
 
 const known = new Map<string, Signs>();
-const mostKnown = 50;
+const maxKnown = 50;
 
 /** What stands for currencies and units in a locale: made once, since `Intl` objects are costly. */
 function signsOf(locale: string): Signs {
@@ -111,7 +111,7 @@ function signsOf(locale: string): Signs {
       widths.map((width) => ({ unit, width, signs: formsOf(unit, width, locale) })),
     ),
   };
-  if (known.size >= mostKnown) known.clear();
+  if (known.size >= maxKnown) known.clear();
   known.set(locale, own);
   return own;
 }

@@ -111,11 +111,11 @@ const nameWidth: Readonly<Record<number, 'short' | 'long' | 'narrow'>> = {
 };
 
 /** Digits as the locale writes them, filled up with its zero. */
-function digitsIn(locale: string): (value: number, least: number) => string {
-  return (value, least) =>
+function digitsIn(locale: string): (value: number, min: number) => string {
+  return (value, min) =>
     numberFormat(locale, {
       useGrouping: false,
-      minimumIntegerDigits: Math.min(21, Math.max(1, least)),
+      minimumIntegerDigits: Math.min(21, Math.max(1, min)),
       maximumFractionDigits: 0,
     }).format(value);
 }

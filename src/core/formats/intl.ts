@@ -1,5 +1,5 @@
 /** `Intl` objects (ECMA-402) are costly to make: each is made once for its locale and options. */
-const most = 500;
+const maxMade = 500;
 
 function keeper<T, O>(make: (locale: string, options: O) => T): (locale: string, options: O) => T {
   const made = new Map<string, T>();
@@ -8,7 +8,7 @@ function keeper<T, O>(make: (locale: string, options: O) => T): (locale: string,
     const known = made.get(id);
     if (known !== undefined) return known;
     const fresh = make(locale, options);
-    if (made.size >= most) made.clear();
+    if (made.size >= maxMade) made.clear();
     made.set(id, fresh);
     return fresh;
   };

@@ -6,7 +6,7 @@ import { message } from './message';
 import { bytes, money, number, percent, unit } from './numbers';
 import { list, text, yesNo } from './words';
 
-const most = 1_000;
+const maxMade = 1_000;
 const made = new Map<string, Formatter>();
 
 /** A format made ready for a locale: once, so that what it remembers outlives an edit elsewhere. */
@@ -15,7 +15,7 @@ export function makeFormatter(format: Format, locale: string): Formatter {
   const known = made.get(id);
   if (known !== undefined) return known;
   const fresh = formatterOf(format, locale);
-  if (made.size >= most) made.clear();
+  if (made.size >= maxMade) made.clear();
   made.set(id, fresh);
   return fresh;
 }

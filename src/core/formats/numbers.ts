@@ -7,12 +7,12 @@ import { rememberNumbers } from './memo';
 type Digits = Pick<NumberFormat, 'minDigits' | 'maxDigits' | 'grouping' | 'sign'>;
 
 function digitOptions({ minDigits, maxDigits, grouping, sign }: Digits): Intl.NumberFormatOptions {
-  const least = minDigits === undefined ? {} : { minimumFractionDigits: minDigits };
-  const most =
+  const min = minDigits === undefined ? {} : { minimumFractionDigits: minDigits };
+  const max =
     maxDigits === undefined ? {} : { maximumFractionDigits: Math.max(maxDigits, minDigits ?? 0) };
   return {
-    ...least,
-    ...most,
+    ...min,
+    ...max,
     ...(grouping === false && { useGrouping: false }),
     ...(sign !== undefined && { signDisplay: sign }),
   };

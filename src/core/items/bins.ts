@@ -44,10 +44,10 @@ export function binsOf(measures: Float64Array, isOfWholeNumbers: boolean): Sprea
 }
 
 const sampleSize = 4_000;
-const fewest = 10;
+const minSample = 10;
 /** So many times as far as the middle eight tenths reach is beyond; more than a tenth is no exception. */
 const reach = 2;
-const mostBeyond = 0.1;
+const maxBeyond = 0.1;
 
 /** The ends of the values without those that are far from nearly all others (by the 10 % and 90 % quantiles). */
 function together(measures: Float64Array) {
@@ -58,13 +58,13 @@ function together(measures: Float64Array) {
     if (at > largest) largest = at;
   }
   const all = { smallest, largest, beyond: nothingBeyond };
-  if (measures.length < fewest) return all;
+  if (measures.length < minSample) return all;
   const sample = everySo(measures, Math.max(1, Math.floor(measures.length / sampleSize))).sort();
   const low = sample[Math.floor(sample.length * 0.1)] ?? smallest;
   const high = sample[Math.ceil(sample.length * 0.9) - 1] ?? largest;
-  const [least, most] = [low - reach * (high - low), high + reach * (high - low)];
-  if (high === low || (smallest >= least && largest <= most)) return all;
-  return within(measures, least, most) ?? all;
+  const [min, max] = [low - reach * (high - low), high + reach * (high - low)];
+  if (high === low || (smallest >= min && largest <= max)) return all;
+  return within(measures, min, max) ?? all;
 }
 
 function everySo(measures: Float64Array, step: number): Float64Array {
@@ -73,17 +73,17 @@ function everySo(measures: Float64Array, step: number): Float64Array {
   return sample;
 }
 
-function within(measures: Float64Array, least: number, most: number) {
+function within(measures: Float64Array, min: number, max: number) {
   let [smallest, largest] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
   let [below, above] = [0, 0];
   for (const at of measures) {
-    if (at < least) below += 1;
-    else if (at > most) above += 1;
+    if (at < min) below += 1;
+    else if (at > max) above += 1;
     else {
       if (at < smallest) smallest = at;
       if (at > largest) largest = at;
     }
   }
-  if (below + above > mostBeyond * measures.length) return undefined;
+  if (below + above > maxBeyond * measures.length) return undefined;
   return { smallest, largest, beyond: { below, above } };
 }

@@ -2,7 +2,7 @@ import { ownReader, ownValue } from '../base';
 import type { Item } from './item';
 import { ShapeStat } from './shape';
 
-const mostValues = 12;
+const maxValues = 12;
 const likelyNames = /^(?:kind|type|category|class|variant|item ?type|record ?type)$/i;
 
 const sampleSize = 5_000;
@@ -66,7 +66,7 @@ function presenceByValue(
     if (typeof value !== 'string' || value.length > longestName) return undefined;
     let own = presence.get(value);
     if (own === undefined) {
-      if (presence.size === mostValues) return undefined;
+      if (presence.size === maxValues) return undefined;
       own = { itemCount: 0, counts: optional.map(() => 0) };
       presence.set(value, own);
     }

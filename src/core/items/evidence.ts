@@ -35,9 +35,9 @@ export interface Evidence {
 }
 
 const itemsATurn = 5_000;
-const mostDistinct = 120_000;
+const maxDistinct = 120_000;
 /** Records and lists are told apart by their JSON, which is slow: only so many of them. */
-const mostNested = 20_000;
+const maxNested = 20_000;
 const mostFrequent = 8;
 
 /** Walks all items for one field; `path` goes through records. `kept`: only items that it lets through. */
@@ -49,7 +49,7 @@ export function* gatherEvidence(
 ): Turns<Evidence> {
   // Where a value is counted: one look-up for each that repeats.
   const places = new Map<Json, number>();
-  const counts = new Uint32Array(Math.min(items.length, mostDistinct));
+  const counts = new Uint32Array(Math.min(items.length, maxDistinct));
   const measures = new Float64Array(items.length);
   const measure = measureOf(type);
   const read = pathReader(path);
@@ -78,12 +78,12 @@ export function* gatherEvidence(
     }
     presentCount += 1;
     if (value === '' || (Array.isArray(value) && value.length === 0)) emptyCount += 1;
-    if (typeof value === 'object' && presentCount > mostNested) isDistinctExact = false;
+    if (typeof value === 'object' && presentCount > maxNested) isDistinctExact = false;
     else if (!isOfNumbers || typeof value !== 'number') {
       const told = typeof value === 'object' ? JSON.stringify(value) : value;
       const place = places.get(told);
       if (place !== undefined) counts[place] = (counts[place] ?? 0) + 1;
-      else if (places.size < mostDistinct) {
+      else if (places.size < maxDistinct) {
         counts[places.size] = 1;
         places.set(told, places.size);
       } else isDistinctExact = false;
@@ -204,26 +204,26 @@ function frequentOf(
   counts: Uint32Array,
   numbers: NumbersCounted['repeated'],
 ): Evidence['frequent'] {
-  const most = new Frequent();
-  for (const [value, place] of places) most.add(value, counts[place] ?? 0);
-  for (const { value, count } of numbers) most.add(value, count);
-  return most.sorted();
+  const max = new Frequent();
+  for (const [value, place] of places) max.add(value, counts[place] ?? 0);
+  for (const { value, count } of numbers) max.add(value, count);
+  return max.sorted();
 }
 
 /** Keeps the most frequent values without sorting all of them. */
 class Frequent {
-  private most: { readonly value: Json; readonly count: number }[] = [];
-  private least = 1;
+  private max: { readonly value: Json; readonly count: number }[] = [];
+  private min = 1;
 
   add(value: Json, count: number): void {
-    if (count <= this.least) return;
-    this.most.push({ value, count });
-    if (this.most.length < 4 * mostFrequent) return;
-    this.most = [...this.sorted()];
-    this.least = this.most.at(-1)?.count ?? 1;
+    if (count <= this.min) return;
+    this.max.push({ value, count });
+    if (this.max.length < 4 * mostFrequent) return;
+    this.max = [...this.sorted()];
+    this.min = this.max.at(-1)?.count ?? 1;
   }
 
   sorted(): Evidence['frequent'] {
-    return this.most.sort((a, b) => b.count - a.count).slice(0, mostFrequent);
+    return this.max.sort((a, b) => b.count - a.count).slice(0, mostFrequent);
   }
 }

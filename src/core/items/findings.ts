@@ -190,11 +190,11 @@ export const itemFindings = {
       'Cells that are not there are missing; cells past the heading are kept in fields of their own.',
     ),
 
-  columnsTooMany: (file: string, columns: number, most: number) =>
+  columnsTooMany: (file: string, columns: number, max: number) =>
     error(
       'columns-too-many',
       inFile(file),
-      `${file} has ${grouped(columns)} columns; the most that can be read is ${grouped(most)}.`,
+      `${file} has ${grouped(columns)} columns; the most that can be read is ${grouped(max)}.`,
       'A table with items as columns can be turned round before it is brought.',
     ),
 

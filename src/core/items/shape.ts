@@ -76,7 +76,7 @@ export class ValueStat {
 const isNumeric = (kind: Kind): boolean => kind === 'integer' || kind === 'number';
 
 /** Fields of one record that are told apart, and how long their names may be: more is no shape. */
-const mostFields = 2_000;
+const maxFields = 2_000;
 const longestName = 1_000;
 
 /** The fields of many records, in the order in which they were first met. */
@@ -127,7 +127,7 @@ export class ShapeStat {
     const known = this.byName.get(name);
     if (known !== undefined) return known;
     const stat = new ValueStat();
-    if (this.fields.length === mostFields || name.length > longestName) {
+    if (this.fields.length === maxFields || name.length > longestName) {
       this.pastLimit ??= name.slice(0, 40);
       return stat;
     }

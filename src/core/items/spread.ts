@@ -95,8 +95,8 @@ class Tally {
   private trueCount = 0;
   private firstTrue = -1;
   private firstFalse = -1;
-  private least = Number.POSITIVE_INFINITY;
-  private most = Number.NEGATIVE_INFINITY;
+  private min = Number.POSITIVE_INFINITY;
+  private max = Number.NEGATIVE_INFINITY;
   private smallest: Extreme | undefined;
   private largest: Extreme | undefined;
 
@@ -119,12 +119,12 @@ class Tally {
 
   /** What measures nothing is neither less nor more than anything. */
   measure(size: number, value: Json, item: number): void {
-    if (size < this.least) {
-      this.least = size;
+    if (size < this.min) {
+      this.min = size;
       this.smallest = { value, item };
     }
-    if (size > this.most) {
-      this.most = size;
+    if (size > this.max) {
+      this.max = size;
       this.largest = { value, item };
     }
   }

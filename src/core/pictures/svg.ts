@@ -1,5 +1,5 @@
 /** More than any drawing for a row has; a few lines that use each other can stand for billions. */
-const mostDrawn = 100_000;
+const maxDrawn = 100_000;
 
 /**
  * Whether a drawing comes to an end in a time that a row has: how many elements a viewer draws,
@@ -9,7 +9,7 @@ const mostDrawn = 100_000;
 export function isDrawable(svg: string): boolean {
   if (/<!ENTITY/i.test(svg)) return false;
   const groups = groupsOf(svg.replace(/<!--[\s\S]*?-->|<!\[CDATA\[[\s\S]*?\]\]>/g, ''));
-  return new Weigher(groups).whole() <= mostDrawn;
+  return new Weigher(groups).whole() <= maxDrawn;
 }
 
 /** An element that can be referred to, with what stands in it. */
@@ -66,7 +66,7 @@ class Weigher {
     if (group === undefined || this.isOpen.has(id)) return 0;
     this.isOpen.add(id);
     const weight = group.uses.reduce(
-      (sum, use) => (sum > mostDrawn ? sum : sum + this.weigh(use)),
+      (sum, use) => (sum > maxDrawn ? sum : sum + this.weigh(use)),
       group.count,
     );
     this.isOpen.delete(id);

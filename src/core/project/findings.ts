@@ -18,11 +18,11 @@ export const projectFindings = {
       'Open a file that ends in .yarncard.json.',
     ),
 
-  nestedTooDeep: (file: string, most: number) =>
+  nestedTooDeep: (file: string, max: number) =>
     error(
       'project-too-deep',
       file,
-      `${file} nests more than ${most} levels deep, which no project does.`,
+      `${file} nests more than ${max} levels deep, which no project does.`,
       'Take an earlier version of the file.',
     ),
 

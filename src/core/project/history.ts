@@ -20,7 +20,7 @@ export interface History {
   readonly used: UsedIds;
 }
 
-const mostSteps = 500;
+const maxSteps = 500;
 
 export function startHistory(project: Project): History {
   return { project, done: [], undone: [], used: idsIn(project) };
@@ -39,7 +39,7 @@ export function makeEdit(history: History, edit: Edit): Result<History, string> 
   if (isSame(before, after))
     return ok(joined === undefined ? history : { project: before, done, undone: [], used });
   const step = { name: edit.name, joins: edit.joins, before, after };
-  return ok({ project: after, done: [...done, step].slice(-mostSteps), undone: [], used });
+  return ok({ project: after, done: [...done, step].slice(-maxSteps), undone: [], used });
 }
 
 export function undo(history: History): History {

@@ -36,7 +36,7 @@ function held<T>(work: () => T, file: string): Result<T, Finding> {
 }
 
 const parts = ['sources', 'types', 'templates', 'lists', 'pictures', 'formats', 'locales'] as const;
-const mostOfOne = 5_000;
+const maxOfOne = 5_000;
 
 /**
  * Why a project that was valid before a change is not valid after it, in words for people. Only
@@ -47,7 +47,7 @@ export function whyNotWritable(before: Project, after: Project): string | undefi
   for (const part of parts) {
     const [old, now]: (readonly unknown[] | undefined)[] = [before[part], after[part]];
     if (now === undefined) continue;
-    if (now.length > mostOfOne) return `A project can have ${grouped(mostOfOne)} ${part} at most.`;
+    if (now.length > maxOfOne) return `A project can have ${grouped(maxOfOne)} ${part} at most.`;
     const known = new Set(old);
     const fresh = now.filter((each) => !known.has(each));
     // Where nothing is new there is nothing to look at, but a project has a locale at least.
@@ -59,9 +59,9 @@ export function whyNotWritable(before: Project, after: Project): string | undefi
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const place = error.path?.replaceAll(/\[\d+\]/g, '') ?? '';
-    const wrong = error.message.replaceAll(error.path ?? '', place).slice(0, mostSaid);
+    const wrong = error.message.replaceAll(error.path ?? '', place).slice(0, maxSaid);
     return `A project file could not hold that: ${wrong}.`;
   }
 }
 
-const mostSaid = 200;
+const maxSaid = 200;

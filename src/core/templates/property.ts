@@ -114,7 +114,7 @@ export const px = (words: string, value: number, max = 200): Settable<number> =>
   step: 1,
   unit: 'px',
   default: value,
-  shape: numberShape({ min: 0, max: mostPx }),
+  shape: numberShape({ min: 0, max: maxPx }),
 });
 
 export const fraction = (words: string, value: number): Settable<number> => ({
@@ -180,8 +180,8 @@ export const radius = (words: string): Settable<Radius> => ({
   shape: byKind<Radius>({ number: length(), text: oneOf(['circle']) }),
 });
 
-const mostPx = 2_000;
-const length = () => numberShape({ min: 0, max: mostPx });
+const maxPx = 2_000;
+const length = () => numberShape({ min: 0, max: maxPx });
 
 function sizeShape(among: readonly ('fit' | 'share' | 'fixed')[]): Shape<Size> {
   const share = record<{ readonly share: number }>({

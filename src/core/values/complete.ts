@@ -188,12 +188,12 @@ function isInText(before: string): boolean {
   return ['"', "'", '`'].includes(open.at(-1) ?? '');
 }
 
-const mostBack = 400;
+const maxBack = 400;
 
 /** The shortest expression that ends here and begins where one can. */
 function expressionBefore(text: string, { fields, environment }: Here): string | undefined {
   const end = text.trimEnd();
-  for (let from = end.length - 1; from >= Math.max(0, end.length - mostBack); from -= 1) {
+  for (let from = end.length - 1; from >= Math.max(0, end.length - maxBack); from -= 1) {
     const isBoundary = from === 0 || !/[\p{ID_Continue}$.?)\]"'`]/u.test(end[from - 1] ?? '');
     if (!isBoundary || /\s/.test(end[from] ?? '')) continue;
     const candidate = end.slice(from);

@@ -63,7 +63,7 @@ export interface Misfit {
 }
 
 const sampleCount = 5;
-const mostListed = 100;
+const maxListed = 100;
 
 /** What the Data station asks and does: everything about the items themselves. */
 export class EngineData {
@@ -117,7 +117,7 @@ export class EngineData {
       const value = made.value(raw);
       if (!value.ok) {
         failCount += 1;
-        if (fails.length < mostListed) fails.push({ item, raw, why: value.error });
+        if (fails.length < maxListed) fails.push({ item, raw, why: value.error });
       } else if (samples.length < sampleCount && !seen.has(raw)) {
         seen.add(raw);
         samples.push({ raw, value: value.value });
@@ -156,7 +156,7 @@ export class EngineData {
             const value = indexes[item] === at ? valueAt(items[item] ?? {}, path) : undefined;
             if (value === undefined || value === null || isOfType(value, field)) continue;
             itemCount += 1;
-            if (some.length < mostListed) some.push({ item, key: keys.at(item), value });
+            if (some.length < maxListed) some.push({ item, key: keys.at(item), value });
           }
           return itemCount === 0 ? [] : [{ type, path, itemCount, some }];
         },
@@ -259,7 +259,7 @@ const nothingToMakeLike = (source: string): Finding => ({
   hint: 'Bring or type one first.',
 });
 
-const mostLookedAt = 2_000;
+const maxLookedAt = 2_000;
 
 /** The item of a type that has the most values after decoding: the most ordinary one there is. */
 function fullest(
@@ -271,7 +271,7 @@ function fullest(
   const valueCount = (at: number) =>
     Object.values(shaped[at] ?? {}).filter((value) => value !== null && value !== '').length;
   let best = -1;
-  for (let at = 0; at < Math.min(raw.length, mostLookedAt); at += 1) {
+  for (let at = 0; at < Math.min(raw.length, maxLookedAt); at += 1) {
     if (indexes[at] === type && (best < 0 || valueCount(at) > valueCount(best))) best = at;
   }
   return raw[best] ?? {};

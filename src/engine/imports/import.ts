@@ -59,7 +59,7 @@ export interface ImportSummary {
   readonly findings: readonly Finding[];
 }
 
-const mostListed = 100;
+const maxListed = 100;
 
 /** Items that come again for a source: once, again and again, or as events. */
 export class EngineImport {
@@ -171,11 +171,11 @@ function summed(
     ...counted(difference),
     unchangedCount,
     isReordered,
-    added: added.slice(0, mostListed).map((at) => keys.after.at(at)),
+    added: added.slice(0, maxListed).map((at) => keys.after.at(at)),
     changed: changed
-      .slice(0, mostListed)
+      .slice(0, maxListed)
       .map(({ after, fields }) => ({ key: keys.after.at(after), fields })),
-    removed: removed.slice(0, mostListed).map((at) => keys.before.at(at)),
+    removed: removed.slice(0, maxListed).map((at) => keys.before.at(at)),
   };
 }
 

@@ -6,7 +6,7 @@ import { ItemStore } from './item-store';
 type Sets = ReadonlyMap<string, readonly Item[]>;
 
 /** So many items may stand in earlier changes, all together: what undo can go back to. */
-const mostRemembered = 20_000_000;
+const maxRemembered = 20_000_000;
 
 /** A source's items: its sets, and how they were before each change, for undo. */
 export class SourceStore {
@@ -97,7 +97,7 @@ export class SourceStore {
 
   private forgetOldest(): void {
     for (const revision of this.revisions.keys()) {
-      if (this.heldCount() <= mostRemembered || this.revisions.size <= 2) return;
+      if (this.heldCount() <= maxRemembered || this.revisions.size <= 2) return;
       if (revision === this.revision) continue;
       this.revisions.delete(revision);
       this.forgot(revision);

@@ -3,8 +3,8 @@ import { nextPage, type Paging, proposePaging } from '../../core/items';
 import { addressFinding } from './ask-address';
 import { type Fetched, fetchDocument } from './fetch-document';
 
-const mostPages = 1_000;
-const mostBytes = 400_000_000;
+const maxPages = 1_000;
+const maxBytes = 400_000_000;
 /** Longer answers are not looked through for a next page that nobody asked for. */
 const shortBytes = 2_000_000;
 
@@ -23,8 +23,7 @@ export async function* fetchPages(
     const fetched = await fetchDocument(page, signal, progress);
     if (!fetched.ok) return yield fetched;
     bytes += fetched.value.file.size;
-    if (bytes > mostBytes || seen.size > mostPages)
-      return yield failed(tooMany(address, seen.size));
+    if (bytes > maxBytes || seen.size > maxPages) return yield failed(tooMany(address, seen.size));
     const next = await after(fetched.value, page, paging);
     if (paging === undefined) return yield ok(withHint(fetched.value, next));
     yield fetched;
@@ -77,7 +76,7 @@ const tooMany = (address: string, pages: number): Finding =>
   addressFinding(
     'address-too-many-pages',
     address,
-    `${address} goes on after ${count(pages, 'page')}; ${mostPages} pages or ${mostBytes / 1e6} MB are the most.`,
+    `${address} goes on after ${count(pages, 'page')}; ${maxPages} pages or ${maxBytes / 1e6} MB are the most.`,
     'Ask it for fewer items, or for more of them on each page.',
   );
 

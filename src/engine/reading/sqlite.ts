@@ -2,7 +2,7 @@ import type { SqlValue } from 'sql.js';
 import { grouped } from '../../core/base';
 import type { SqlitePort } from '../../core/items';
 
-const mostRows = 2_000_000;
+const maxRows = 2_000_000;
 
 /**
  * SQLite by its WebAssembly build (sql.js), loaded when a database is first read. `wasm`: where
@@ -22,8 +22,8 @@ export function sqliteFrom(wasm: string): SqlitePort {
         try {
           const rows: SqlValue[][] = [];
           while (statement.step()) {
-            if (rows.length === mostRows)
-              throw new Error(`it gives more than ${grouped(mostRows)} rows`);
+            if (rows.length === maxRows)
+              throw new Error(`it gives more than ${grouped(maxRows)} rows`);
             rows.push(get(null, { useBigInt: true }));
           }
           return { columns: statement.getColumnNames(), rows };

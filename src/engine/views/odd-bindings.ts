@@ -4,7 +4,7 @@ import { type CompiledTemplate, isBound, isContent } from '../../core/templates'
 import type { TemplateSurvey } from './survey';
 
 /** Of fewer items, the same words say nothing. */
-const fewest = 3;
+const minItems = 3;
 
 /** Bindings that are probably not meant: the same words for all items, or none for any of them. */
 export function oddBindings(
@@ -18,7 +18,7 @@ export function oddBindings(
       const slot = compiled?.slots[at];
       const isFed = slot !== undefined && isBound(slot.binding);
       // What does not read anything is meant to be the same; what is faulty is said already.
-      if (!isFed || itemCount < fewest || slot.findings.length > 0) return [];
+      if (!isFed || itemCount < minItems || slot.findings.length > 0) return [];
       if ((slot.expression?.paths.length ?? 0) === 0) return [];
       const place = { in: 'part', template, part, property, from: 0, to: 0 } as const;
       if (missingCount === itemCount) return [nothing(place, itemCount)];

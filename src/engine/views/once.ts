@@ -5,7 +5,7 @@ import {
   isBound,
 } from '../../core/templates';
 
-const most = 200_000;
+const maxKept = 200_000;
 
 /** What bindings that are shown once gave for each item when it was first shown. */
 export class Once {
@@ -22,7 +22,7 @@ export class Once {
       if (!isOnce(slot)) continue;
       // Another binding or locale is another thing to show.
       const id = JSON.stringify([template.id, slot.part, slot.binding, slot.format, locale, key]);
-      if (!this.first.has(id) && this.first.size < most) this.first.set(id, values[at]);
+      if (!this.first.has(id) && this.first.size < maxKept) this.first.set(id, values[at]);
       values[at] = this.first.has(id) ? this.first.get(id) : values[at];
     }
     return values;

@@ -51,7 +51,7 @@ export interface Survey {
 /** About a millisecond: so long an edit may have to wait. */
 const entriesATurn = 500;
 /** Names of missing pictures that are told apart; the rest would be read by nobody. */
-const mostUnknown = 1_000;
+const maxUnknown = 1_000;
 
 interface Count {
   itemCount: number;
@@ -171,7 +171,7 @@ function addUnknown(
       continue;
     const known = unknown.get(name);
     if (known !== undefined) known.itemCount += 1;
-    else if (unknown.size < mostUnknown) unknown.set(name, { itemCount: 1, first: item });
+    else if (unknown.size < maxUnknown) unknown.set(name, { itemCount: 1, first: item });
   }
 }
 

@@ -115,27 +115,27 @@ export function Heading({ children }: { readonly children: ReactNode }) {
 interface NumberFieldProps {
   readonly label: string;
   readonly value: number;
-  readonly least: number;
-  readonly most: number;
+  readonly min: number;
+  readonly max: number;
   readonly step?: number;
   readonly onChange: (value: number) => void;
 }
 
 /** A number, whole unless it steps by less; every keystroke that gives one counts at once. */
-export function NumberField({ label, value, least, most, step = 1, onChange }: NumberFieldProps) {
+export function NumberField({ label, value, min, max, step = 1, onChange }: NumberFieldProps) {
   return (
     <input
       type="number"
       aria-label={label}
       className="h-7 w-16 rounded-md border border-rule bg-paper px-2 tabular-nums"
-      min={least}
-      max={most}
+      min={min}
+      max={max}
       step={step}
       value={value}
       onChange={(event) => {
         const next = event.target.valueAsNumber;
         const isOne = step < 1 ? Number.isFinite(next) : Number.isInteger(next);
-        if (isOne && next >= least && next <= most) onChange(next);
+        if (isOne && next >= min && next <= max) onChange(next);
       }}
     />
   );

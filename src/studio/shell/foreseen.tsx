@@ -4,7 +4,7 @@ import { Button } from '../shared/controls';
 import { make } from '../shared/editing';
 import { useSession } from '../shared/session';
 
-const mostListed = 40;
+const maxListed = 40;
 
 /** What an edit would make wrong, with the mends there are, before it is made. */
 export function Foreseen() {
@@ -27,7 +27,7 @@ export function Foreseen() {
         takes it back.
       </p>
       <ul className="max-h-40 overflow-auto py-1 text-sm">
-        {findings.slice(0, mostListed).map((finding) => (
+        {findings.slice(0, maxListed).map((finding) => (
           <li key={JSON.stringify(finding.place) + finding.message} className="py-0.5">
             {finding.place.in === 'part' && (
               <span className="text-ash">
@@ -40,9 +40,7 @@ export function Foreseen() {
             )}
           </li>
         ))}
-        {findings.length > mostListed && (
-          <li>and {count(findings.length - mostListed, 'other')}</li>
-        )}
+        {findings.length > maxListed && <li>and {count(findings.length - maxListed, 'other')}</li>}
       </ul>
       <span className="flex gap-1.5">
         {mendCount > 0 && (

@@ -4,7 +4,7 @@ import { Button } from '../shared/controls';
 import { keepSoon } from '../shared/keep';
 import { useSession } from '../shared/session';
 
-const mostNamed = 4;
+const maxNamed = 4;
 
 /** A project from elsewhere names pictures at addresses: they are asked for only once that is meant. */
 export function OutsidePictures() {
@@ -25,8 +25,8 @@ export function OutsidePictures() {
       className="flex flex-wrap items-center gap-3 border-b border-weld bg-paper px-3 py-1.5"
     >
       <span>
-        <b>This project shows pictures from elsewhere</b> ({hosts.slice(0, mostNamed).join(', ')}
-        {hosts.length > mostNamed ? ' and others' : ''}). Who has them would learn that you look.
+        <b>This project shows pictures from elsewhere</b> ({hosts.slice(0, maxNamed).join(', ')}
+        {hosts.length > maxNamed ? ' and others' : ''}). Who has them would learn that you look.
       </span>
       <Button
         isMain

@@ -50,14 +50,14 @@ function byPattern(pattern: string, locale: string): Result<Decode, string> {
 }
 
 /** The years that `Date` can hold (ECMA-262, 21.4.1.1). */
-const mostMilliseconds = 8.64e15;
+const maxMilliseconds = 8.64e15;
 
 function byEpoch(millisecondsEach: number): Decode {
   return (raw) => {
     const count = typeof raw === 'string' && /^-?\d+(?:\.\d+)?$/.test(raw) ? Number(raw) : raw;
     if (typeof count !== 'number') return failed('not a number');
     const milliseconds = count * millisecondsEach;
-    return Math.abs(milliseconds) <= mostMilliseconds
+    return Math.abs(milliseconds) <= maxMilliseconds
       ? ok(isoOfEpoch(Math.round(milliseconds)))
       : failed('beyond the years that a date can have');
   };

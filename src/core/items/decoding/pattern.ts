@@ -121,20 +121,20 @@ function literal(expected: string): Step {
 
 /** A number of so many digits; `set` may refuse it. */
 function digits(
-  least: number,
-  most: number,
+  min: number,
+  max: number,
   set: (parts: Parts, value: number, length: number) => void,
 ): Step {
   return (text, at, parts) => {
     let end = at;
     let value = 0;
-    while (end < text.length && end - at < most) {
+    while (end < text.length && end - at < max) {
       const digit = text.charCodeAt(end) - 48;
       if (digit < 0 || digit > 9) break;
       value = value * 10 + digit;
       end += 1;
     }
-    if (end - at < least) return -1;
+    if (end - at < min) return -1;
     set(parts, value, end - at);
     return end;
   };

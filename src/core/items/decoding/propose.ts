@@ -71,21 +71,21 @@ const yesAndNo: readonly (readonly [readonly string[], readonly string[]])[] = [
 ];
 
 /** So many of all values must fit; the rest is then counted and listed. */
-const leastShare = 0.6;
-const mostTried = 400;
+const minShare = 0.6;
+const maxTried = 400;
 
 /** Decodings that fit a field's values, the best first; several where the values do not settle it. */
 export function proposeDecodings(name: string, values: readonly Json[]): Proposal[] {
-  const sample = values.filter(isThere).slice(0, mostTried);
+  const sample = values.filter(isThere).slice(0, maxTried);
   if (sample.length === 0) return [];
   if (sample.every((value) => typeof value === 'number')) return epochs(name, sample);
   const texts = sample.filter((value) => typeof value === 'string');
   if (texts.length < sample.length) return [];
   const proposals = [...candidates(name, texts)]
     .map((decoding) => tried(decoding, texts))
-    .filter(({ fits, of }) => fits >= leastShare * of);
-  const most = Math.max(...proposals.map((each) => each.fits));
-  return proposals.filter((each) => each.fits === most).slice(0, 4);
+    .filter(({ fits, of }) => fits >= minShare * of);
+  const max = Math.max(...proposals.map((each) => each.fits));
+  return proposals.filter((each) => each.fits === max).slice(0, 4);
 }
 
 /** The decoding that fits all values, unless another one does too and reads them otherwise. */
@@ -120,7 +120,7 @@ function* candidates(name: string, texts: readonly string[]): Generator<Decoding
     for (const pattern of patterns) {
       for (const locale of localised.test(pattern) ? locales : [undefined]) {
         const decoding = { pattern, ...(locale !== undefined && locale !== 'en' && { locale }) };
-        if (tried(decoding, some).fits >= leastShare * some.length) yield decoding;
+        if (tried(decoding, some).fits >= minShare * some.length) yield decoding;
       }
     }
     yield* epochs(name, texts.map(Number)).map((each) => each.decoding);
@@ -141,8 +141,8 @@ function* candidates(name: string, texts: readonly string[]): Generator<Decoding
 /** Whole numbers of a size that dates around now have, in a field whose name speaks of time. */
 function epochs(name: string, values: readonly Json[]): Proposal[] {
   if (!/date|time|stamp|epoch|(?:^|[_ a-z])(?:at|on|since|until)$/i.test(name)) return [];
-  const isWithin = (least: number, most: number) =>
-    values.every((value) => typeof value === 'number' && value >= least && value <= most);
+  const isWithin = (min: number, max: number) =>
+    values.every((value) => typeof value === 'number' && value >= min && value <= max);
   const all = { fits: values.length, of: values.length };
   if (isWithin(3e8, 5e9)) return [{ decoding: { epoch: 'seconds' }, ...all }];
   return isWithin(3e11, 5e12) ? [{ decoding: { epoch: 'milliseconds' }, ...all }] : [];

@@ -67,7 +67,7 @@ describe('made items', () => {
         price: { make: 'amounts', from: 1, to: 2, decimals: 2 },
         dyed: { make: 'dates', around: '2026-11-25', days: 3 },
         picture: { make: 'in turn', values: ['a.svg', 'b.svg'] },
-        lots: { make: 'list', most: 2, of: { make: 'names' } },
+        lots: { make: 'list', max: 2, of: { make: 'names' } },
       },
     });
     for (const [index, item] of items.entries()) {

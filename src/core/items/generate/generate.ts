@@ -88,7 +88,7 @@ function presentLike(profile: ValueProfile, random: Random): Json {
 }
 
 function numberLike({ range, decimals }: ValueProfile, random: Random): number {
-  const value = range.least + random() * (range.most - range.least);
+  const value = range.min + random() * (range.max - range.min);
   return Number(value.toFixed(decimals));
 }
 
@@ -104,8 +104,8 @@ function textLike(profile: ValueProfile, random: Random): string {
 
 const digit = (random: Random): string => String(Math.floor(random() * 10));
 
-function between({ least, most }: { least: number; most: number }, random: Random): number {
-  return least + Math.floor(random() * (most - least + 1));
+function between({ min, max }: { min: number; max: number }, random: Random): number {
+  return min + Math.floor(random() * (max - min + 1));
 }
 
 function one<T>(of: readonly T[], random: Random): T {

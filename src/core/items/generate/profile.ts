@@ -4,8 +4,8 @@ import type { Item } from '../item';
 export type ProfileKind = 'text' | 'number' | 'boolean' | 'record' | 'list';
 
 interface Span {
-  readonly least: number;
-  readonly most: number;
+  readonly min: number;
+  readonly max: number;
 }
 
 /** What values in one place are like: enough to make more of them. */
@@ -33,11 +33,11 @@ export interface RecordProfile {
   readonly fields: readonly { readonly name: string; readonly value: ValueProfile }[];
 }
 
-const mostItems = 3_000;
-const mostKept = 400;
+const maxItems = 3_000;
+const maxKept = 400;
 
 export function profileOf(items: readonly Item[]): RecordProfile {
-  const step = Math.max(1, Math.floor(items.length / mostItems));
+  const step = Math.max(1, Math.floor(items.length / maxItems));
   const sample = items.filter((_, index) => index % step === 0);
   const values = new Map<string, Json[]>();
   for (const item of sample) {
@@ -60,7 +60,7 @@ function valueProfile(all: readonly Json[], itemCount: number): ValueProfile {
   const lists = values.filter((value) => Array.isArray(value));
   const booleans = values.filter((value) => typeof value === 'boolean');
   const distinct = new Set<Json>([...texts, ...numbers]);
-  const elements = lists.flat().slice(0, mostItems);
+  const elements = lists.flat().slice(0, maxItems);
   const isMasked =
     texts.length > 0 && texts.filter((text) => /\d/.test(text)).length > texts.length / 2;
   return {
@@ -69,11 +69,11 @@ function valueProfile(all: readonly Json[], itemCount: number): ValueProfile {
     kinds: kindShares(values),
     trueShare: booleans.filter(Boolean).length / Math.max(1, booleans.length),
     isRepeating: distinct.size <= 60 && distinct.size < 0.6 * (texts.length + numbers.length),
-    numbers: numbers.slice(0, mostKept),
+    numbers: numbers.slice(0, maxKept),
     range: spanOf(numbers),
-    decimals: Math.max(0, ...numbers.slice(0, mostKept).map(decimalsOf)),
-    texts: texts.slice(0, mostKept),
-    words: isMasked ? [] : texts.slice(0, mostKept).flatMap((text) => text.match(/\S+/g) ?? []),
+    decimals: Math.max(0, ...numbers.slice(0, maxKept).map(decimalsOf)),
+    texts: texts.slice(0, maxKept),
+    words: isMasked ? [] : texts.slice(0, maxKept).flatMap((text) => text.match(/\S+/g) ?? []),
     isMasked,
     lengths: spanOf([...texts, ...lists].map((value) => value.length)),
     record: profileOf(values.filter(isRecord)),
@@ -95,13 +95,13 @@ function kindOf(value: Json): ProfileKind {
 }
 
 function spanOf(numbers: readonly number[]): Span {
-  let least = numbers[0] ?? 0;
-  let most = least;
+  let min = numbers[0] ?? 0;
+  let max = min;
   for (const each of numbers) {
-    if (each < least) least = each;
-    if (each > most) most = each;
+    if (each < min) min = each;
+    if (each > max) max = each;
   }
-  return { least, most };
+  return { min, max };
 }
 
 const decimalsOf = (value: number): number =>

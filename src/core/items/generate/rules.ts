@@ -11,7 +11,7 @@ export type Rule =
       readonly decimals: number;
     }
   | { readonly make: 'in turn'; readonly values: readonly string[] }
-  | { readonly make: 'list'; readonly most: number; readonly of: Rule };
+  | { readonly make: 'list'; readonly max: number; readonly of: Rule };
 
 /** Invented names in several scripts, some of them long. */
 const names = [
@@ -42,7 +42,7 @@ export function makeByRule(rule: Rule, random: Random, made: number): Json {
     case 'in turn':
       return rule.values[(made - 1) % Math.max(1, rule.values.length)] ?? '';
     case 'list':
-      return Array.from({ length: Math.floor(random() * (rule.most + 1)) }, (_, index) =>
+      return Array.from({ length: Math.floor(random() * (rule.max + 1)) }, (_, index) =>
         makeByRule(rule.of, random, made + index),
       );
   }

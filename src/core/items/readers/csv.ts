@@ -5,7 +5,7 @@ import { positionAt } from '../json-strict';
 import type { Reader } from './reader';
 
 const cellsAtOnce = 100_000;
-const mostColumns = 10_000;
+const maxColumns = 10_000;
 const delimiters = [',', ';', '\t', '|'];
 
 /** CSV and its kin (RFC 4180, any delimiter): the first row names the columns, cells are texts. */
@@ -37,8 +37,8 @@ export const csv: Reader = {
     let columns: Columns | undefined;
     const delimiter = likelyDelimiter(text, parse);
     const width = parse(text, delimiter, 1).data[0]?.length ?? 0;
-    if (width > mostColumns)
-      return failed(itemFindings.columnsTooMany(task.file, width, mostColumns));
+    if (width > maxColumns)
+      return failed(itemFindings.columnsTooMany(task.file, width, maxColumns));
     const rowsAtOnce = Math.ceil(cellsAtOnce / Math.max(1, width));
     for (let from = 0; from < text.length; ) {
       const slice = text.slice(from);
@@ -124,7 +124,7 @@ function columnNames(heading: readonly string[], file: string): Columns {
 /** Own keys whatever the heading says: `__proto__` is a column name like any other. */
 function itemOf(names: readonly string[], cells: readonly string[]): Item {
   const item: Record<string, Json> = {};
-  for (const [index, cell] of cells.slice(0, mostColumns).entries()) {
+  for (const [index, cell] of cells.slice(0, maxColumns).entries()) {
     const name = names[index] ?? `column ${index + 1}`;
     if (name in Object.prototype)
       Object.defineProperty(item, name, {

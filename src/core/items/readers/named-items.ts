@@ -3,7 +3,7 @@ import type { Item } from '../item';
 import { listPath } from '../json-scan';
 
 const deepest = 6;
-const leastItems = 2;
+const minItems = 2;
 
 export interface NamedItems {
   /** JSONPath of the values. */
@@ -16,7 +16,7 @@ export function namedItems(root: Json, path: readonly string[] = []): NamedItems
   if (!isRecord(root) || path.length > deepest) return undefined;
   const names = Object.keys(root);
   const values = names.map((name) => ownValue(root, name)).filter(isRecord);
-  if (values.length === names.length && values.length >= leastItems && haveFieldInCommon(values)) {
+  if (values.length === names.length && values.length >= minItems && haveFieldInCommon(values)) {
     const items = values.map((value, at) => withName(value, names[at] ?? ''));
     return { at: listPath(path), items };
   }

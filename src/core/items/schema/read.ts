@@ -19,7 +19,7 @@ export interface SchemaRead {
 }
 
 const deepest = 20;
-const mostFields = 5_000;
+const maxFields = 5_000;
 
 /** Item types of a JSON Schema (2020-12 and what earlier drafts share with it) or of the components of an OpenAPI 3.1 document. */
 export function readSchema(document: Json, file: string): Result<SchemaRead, Finding> {
@@ -96,7 +96,7 @@ class SchemaReader {
     return Object.keys(properties).flatMap((name) => {
       this.fieldCount += 1;
       const property = ownValue(properties, name);
-      if (this.fieldCount > mostFields || property === undefined) return [];
+      if (this.fieldCount > maxFields || property === undefined) return [];
       return [this.field(name, isRecord(property) ? property : {}, isRequired(name), depth)];
     });
   }

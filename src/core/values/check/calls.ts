@@ -40,8 +40,8 @@ function called(
   here: Checking,
 ): Checked | undefined {
   const { params, repeats } = entry;
-  const least = params.filter((param) => param.optional !== true).length;
-  if (node.args.length < least || (!repeats && node.args.length > params.length))
+  const min = params.filter((param) => param.optional !== true).length;
+  if (node.args.length < min || (!repeats && node.args.length > params.length))
     return here.note(valueFindings.wrongCount(node, entry));
   const args: CheckedArgument[] = of === undefined ? [] : [of];
   for (const [at, arg] of node.args.entries()) {

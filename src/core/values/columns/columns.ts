@@ -14,7 +14,7 @@ export interface TextColumn {
 export const blockLength = 1_024;
 
 /** Of these, more than every eighth differs: a table of them would save nothing. */
-const fewestRepeats = 8;
+const minRepeats = 8;
 /** So many may differ in any case. */
 const alwaysTold = 1_024;
 
@@ -74,14 +74,14 @@ export class Columns {
   private told(read: Evaluate): TextColumn | undefined {
     const codes = new Int32Array(this.room()).fill(-1);
     const codeOf = new Map<string, number>();
-    const most = Math.max(alwaysTold, this.items.length / fewestRepeats);
+    const max = Math.max(alwaysTold, this.items.length / minRepeats);
     for (let at = 0; at < this.items.length; at += 1) {
       const text = read(this.items[at] ?? {});
       const isText = typeof text === 'string';
       let code = isText ? codeOf.get(text) : -1;
       if (isText && code === undefined) {
         code = codeOf.size;
-        if (code >= most) return undefined;
+        if (code >= max) return undefined;
         codeOf.set(text, code);
       }
       codes[at] = code ?? -1;

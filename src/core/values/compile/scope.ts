@@ -29,13 +29,13 @@ export interface Closures {
 }
 
 /** So much may be done for one item: far more than a row needs, and over in a moment. */
-export const mostSteps = 200_000;
+export const maxSteps = 200_000;
 
 export class OutOfSteps extends Error {}
 
 export function spend(scope: Scope, steps: number): void {
   scope.steps += steps;
-  if (scope.steps > mostSteps) throw new OutOfSteps();
+  if (scope.steps > maxSteps) throw new OutOfSteps();
 }
 
 /** What a call costs: long texts and lists take longer. */

@@ -1,7 +1,7 @@
 import { isRecord, type Json, type JsonRecord, ownValue } from '../../base';
 import { type Checked, type CheckedArrow, inWords } from '../check/checked';
 import { conformer, load } from '../compile/load';
-import { costOf, mostSteps } from '../compile/scope';
+import { costOf, maxSteps } from '../compile/scope';
 import { compareValues } from '../compile/tests';
 import { nowhere, type RowContext } from '../context';
 import { type Environment, emptyEnvironment } from '../environment';
@@ -255,7 +255,7 @@ class Walk {
 
   private spend(steps: number): void {
     this.spent += steps;
-    if (this.spent > mostSteps) throw new TooMuch();
+    if (this.spent > maxSteps) throw new TooMuch();
   }
 
   private step(node: Span, label: string, value: Value, missing?: string): Found {

@@ -109,6 +109,6 @@ export const standing = <const P extends readonly Param[]>(
 ): FunctionEntry => entry(undefined, definition);
 
 /** Longer texts and lists are no words for a label; making them could take for ever. */
-export const mostChars = 1_000_000;
-export const mostElements = 1_000_000;
+export const maxChars = 1_000_000;
+export const maxElements = 1_000_000;
 export const tooLong = (): Missing => new Missing('the text would be too long');

@@ -1,7 +1,7 @@
 import { isRecord, type Json } from '../../base';
 import { listOf } from '../result-type';
 import { plainText } from '../value';
-import { type Given, listMethod, Missing, mostChars, mostElements, tooLong } from './entry';
+import { type Given, listMethod, Missing, maxChars, maxElements, tooLong } from './entry';
 
 const boolean = { type: 'boolean' } as const;
 const sameList = ({ of }: Given) => of;
@@ -108,7 +108,7 @@ export const listMethods = [
     summary: 'The elements of this list, then those of another.',
     example: ['[1, 2].concat([3]).length', '3'],
     run: (self, other) =>
-      self.length + other.length > mostElements
+      self.length + other.length > maxElements
         ? new Missing('the list would be too long')
         : [...self, ...other],
   }),
@@ -130,7 +130,7 @@ function joined(list: readonly Json[], between: string): string | Missing {
       : (plainText(element) ?? ''),
   );
   const length = texts.reduce((sum, text) => sum + text.length + between.length, 0);
-  return length > 100 * mostChars ? tooLong() : texts.join(between);
+  return length > 100 * maxChars ? tooLong() : texts.join(between);
 }
 
 /** Missing elements come last, as ECMA-262 has it for undefined ones. */

@@ -1,4 +1,4 @@
-import { mostChars, textMethod, tooLong } from './entry';
+import { maxChars, textMethod, tooLong } from './entry';
 
 const text = { type: 'text' } as const;
 const integer = { type: 'integer' } as const;
@@ -107,7 +107,7 @@ export const textMethods = [
     run(self, part, by) {
       const places = self.length / Math.max(1, part.length) + 1;
       const longestEach = by.includes('$') ? by.length * (self.length + 1) : by.length;
-      return places * longestEach > 100 * mostChars ? tooLong() : self.replaceAll(part, by);
+      return places * longestEach > 100 * maxChars ? tooLong() : self.replaceAll(part, by);
     },
   }),
   textMethod({
@@ -120,7 +120,7 @@ export const textMethods = [
     mayMiss: true,
     summary: 'Filled up in front to a length.',
     example: ['"7".padStart(3, "0")', '007'],
-    run: (self, length, by) => (length > mostChars ? tooLong() : self.padStart(length, by)),
+    run: (self, length, by) => (length > maxChars ? tooLong() : self.padStart(length, by)),
   }),
   textMethod({
     name: 'padEnd',
@@ -132,7 +132,7 @@ export const textMethods = [
     mayMiss: true,
     summary: 'Filled up behind to a length.',
     example: ['"7".padEnd(3, ".")', '7..'],
-    run: (self, length, by) => (length > mostChars ? tooLong() : self.padEnd(length, by)),
+    run: (self, length, by) => (length > maxChars ? tooLong() : self.padEnd(length, by)),
   }),
   textMethod({
     name: 'split',
@@ -143,7 +143,7 @@ export const textMethods = [
     gives: { type: 'list', of: text },
     summary: 'The parts between separators, as a list.',
     example: ['"woad, weld".split(", ").length', '2'],
-    run: (self, at, most) => self.split(at, most),
+    run: (self, at, max) => self.split(at, max),
   }),
 ];
 

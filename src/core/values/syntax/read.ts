@@ -31,12 +31,12 @@ export function readExpression(text: string): Result<Expr, Finding> {
 /** An upper bound of the depth of brackets; strings may raise it, which costs nobody anything. */
 function nesting(text: string): number {
   let depth = 0;
-  let most = 0;
+  let max = 0;
   for (const char of text) {
-    if ('([{'.includes(char)) most = Math.max(most, ++depth);
+    if ('([{'.includes(char)) max = Math.max(max, ++depth);
     else if (')]}'.includes(char)) depth -= 1;
   }
-  return most;
+  return max;
 }
 
 function syntaxFinding(error: unknown, text: string): Finding {

@@ -55,7 +55,7 @@ export default function ExamplePanel(props: ExamplePanelProps) {
       ))}
       {next !== undefined &&
         !wishes.some((wish) => wish.item === next) &&
-        wishes.length < mostWishes && (
+        wishes.length < maxWishes && (
           <NextWish
             item={next}
             text={answer?.rows.find((row) => row.item === next)?.texts[0] ?? ''}
@@ -99,10 +99,10 @@ export default function ExamplePanel(props: ExamplePanelProps) {
 }
 
 /** A label is no page. */
-const mostChars = 500;
+const maxChars = 500;
 
 /** Two questions at most. */
-const mostWishes = 3;
+const maxWishes = 3;
 
 const inputLook =
   'h-7 min-w-0 flex-1 rounded-md border border-rule bg-paper px-2 focus:border-woad';
@@ -125,7 +125,7 @@ function WishField({ label, text, onChange, onRemove }: WishFieldProps) {
           dir="auto"
           placeholder="type what you want to read there"
           value={text}
-          maxLength={mostChars}
+          maxLength={maxChars}
           onChange={(event) => onChange(event.target.value)}
         />
         {onRemove !== undefined && <Button onPress={onRemove}>Leave out</Button>}

@@ -30,7 +30,7 @@ interface ProposalLineProps {
   readonly onTake: (taken: Taken) => void;
 }
 
-const mostShown = 2;
+const maxShown = 2;
 
 /** One proposal: what it is, what it gives for other items, what is not known of it yet. */
 export function ProposalLine({ proposal, missing, rows, onTake }: ProposalLineProps) {
@@ -72,7 +72,7 @@ export function ProposalLine({ proposal, missing, rows, onTake }: ProposalLinePr
           Take
         </Button>
       </span>
-      {shown.slice(0, mostShown).map(({ item, text, isOpen }) => (
+      {shown.slice(0, maxShown).map(({ item, text, isOpen }) => (
         <p
           key={item}
           className={`truncate text-sm ${text === null ? 'text-madder' : isOpen ? 'text-weld' : 'text-ash'}`}

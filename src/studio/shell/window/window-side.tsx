@@ -3,13 +3,13 @@ import { useBeside } from '../../shared/window-settings';
 import { BesidePane } from './beside-pane';
 import { WindowPane } from './window-pane';
 
-const leastPx = 320;
-const mostPx = 820;
+const minPx = 320;
+const maxPx = 820;
 const stepPx = 16;
 /** With a second one beside it: as wide as the narrow phone with its edges. */
 const twoPx = 371;
 
-const within = (px: number): number => Math.max(leastPx, Math.min(mostPx, px));
+const within = (px: number): number => Math.max(minPx, Math.min(maxPx, px));
 
 /** The window at the end of the workbench, as wide as one drags its edge. */
 export function WindowSide() {
@@ -30,8 +30,8 @@ export function WindowSide() {
         aria-orientation="vertical"
         aria-label="Width of the window"
         aria-valuenow={widthPx}
-        aria-valuemin={leastPx}
-        aria-valuemax={mostPx}
+        aria-valuemin={minPx}
+        aria-valuemax={maxPx}
         className="relative w-px cursor-col-resize max-[1000px]:hidden touch-none bg-rule before:absolute before:inset-y-0 before:-inset-x-1 hover:bg-woad focus-visible:bg-woad"
         onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
         onPointerMove={drag}

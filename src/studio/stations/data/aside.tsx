@@ -230,11 +230,11 @@ function ToldApart({ current }: { readonly current: Current }) {
   );
 }
 
-const mostTypes = 40;
+const maxTypes = 40;
 
 async function splitBy(source: string, field: string): Promise<void> {
   const found = await engine().foundBy(source, field);
-  if (found.length > mostTypes) {
+  if (found.length > maxTypes) {
     useSession.setState({
       notice: {
         code: 'too-many-types',

@@ -109,7 +109,7 @@ function TypedCell({ text, onTyped }: TypedCellProps) {
   );
 }
 
-const mostShown = 200;
+const maxShown = 200;
 
 /** A record or a list in a few words; pressed, it opens where it stands. */
 function Nested({ value }: { readonly value: Json }) {
@@ -139,7 +139,7 @@ function Nested({ value }: { readonly value: Json }) {
 function ChildList({ list }: { readonly list: readonly Json[] }) {
   const names = [
     ...new Set(
-      list.slice(0, mostShown).flatMap((each) => (isRecord(each) ? Object.keys(each) : [])),
+      list.slice(0, maxShown).flatMap((each) => (isRecord(each) ? Object.keys(each) : [])),
     ),
   ];
   return (
@@ -156,7 +156,7 @@ function ChildList({ list }: { readonly list: readonly Json[] }) {
         </thead>
       )}
       <tbody>
-        {list.slice(0, mostShown).map((each, at) => (
+        {list.slice(0, maxShown).map((each, at) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: elements have nothing else that tells them apart
           <tr key={at}>
             {isRecord(each) && names.length > 0 ? (

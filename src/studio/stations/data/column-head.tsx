@@ -25,7 +25,7 @@ interface ColumnHeadProps {
   readonly onShowAll: (() => void) | undefined;
 }
 
-const leastPx = 56;
+const minPx = 56;
 
 /** A field's name, type and how full it is; what can be done with its column. */
 export function ColumnHead({
@@ -99,7 +99,7 @@ export function ColumnHead({
               <Entry words="Hide" onChoose={onHide} />
               {onShowAll !== undefined && <Entry words="Show all columns" onChoose={onShowAll} />}
               <Entry words="Wider" onChoose={() => onWidth(widthPx + 40)} />
-              <Entry words="Narrower" onChoose={() => onWidth(Math.max(leastPx, widthPx - 40))} />
+              <Entry words="Narrower" onChoose={() => onWidth(Math.max(minPx, widthPx - 40))} />
             </Menu.Popup>
           </Menu.Positioner>
         </Menu.Portal>
@@ -130,7 +130,7 @@ function Edge({
 }) {
   const drag = (event: PointerEvent<HTMLSpanElement>) => {
     if (event.currentTarget.hasPointerCapture(event.pointerId))
-      onWidth(Math.max(leastPx, Math.round(widthPx + event.movementX)));
+      onWidth(Math.max(minPx, Math.round(widthPx + event.movementX)));
   };
   return (
     <span

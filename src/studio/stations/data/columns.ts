@@ -40,13 +40,13 @@ export function rangeAcross(widths: readonly number[], left: number, right: numb
 }
 
 const charPx = 6.8;
-const mostChars = 30;
+const maxChars = 30;
 
 /** By the first items, then fixed: a table that measures its cells lays out anew at every scroll. */
 export function widthOf({ id, path, field }: Column, sample: readonly Item[]): number {
   const chars = sample.map((item) => shownLength(valueAt(item, path)));
   const head = Math.max(id.length + 4, typeInWords(field).length + (field.required ? 9 : 16));
-  return 20 + charPx * Math.max(head, ...chars.map((length) => Math.min(length, mostChars)));
+  return 20 + charPx * Math.max(head, ...chars.map((length) => Math.min(length, maxChars)));
 }
 
 function shownLength(value: Json | undefined): number {

@@ -102,8 +102,8 @@ function How({
             <NumberField
               label="Seconds between"
               value={seconds}
-              least={1}
-              most={86_400}
+              min={1}
+              max={86_400}
               onChange={setSeconds}
             />
             seconds

@@ -21,7 +21,7 @@ export function HeadChart({
       : evidence.bins.length > 1
         ? evidence.bins.map((bin) => bin.count)
         : evidence.frequent.map((each) => each.count);
-  const most = Math.max(1, ...counts);
+  const max = Math.max(1, ...counts);
   const share =
     evidence === undefined ? 0 : evidence.presentCount / Math.max(1, evidence.itemCount);
   const step = widthPx / Math.max(8, counts.length);
@@ -35,7 +35,7 @@ export function HeadChart({
       aria-label={evidence === undefined ? 'not counted yet' : `${Math.round(share * 100)} % full`}
     >
       {counts.map((count, at) => {
-        const height = Math.max(1, (count / most) * heightPx);
+        const height = Math.max(1, (count / max) * heightPx);
         return (
           <rect
             // biome-ignore lint/suspicious/noArrayIndexKey: a bin is its place

@@ -38,8 +38,8 @@ export function MakeMenu({ current }: { readonly current: Current }) {
                 <NumberField
                   label="How many"
                   value={count}
-                  least={1}
-                  most={1_000_000}
+                  min={1}
+                  max={1_000_000}
                   onChange={setCount}
                 />
                 {[100, 10_000, 100_000].map((each) => (
@@ -50,7 +50,7 @@ export function MakeMenu({ current }: { readonly current: Current }) {
               </span>
             </Row>
             <Row words="seed">
-              <NumberField label="Seed" value={seed} least={0} most={999_999} onChange={setSeed} />
+              <NumberField label="Seed" value={seed} min={0} max={999_999} onChange={setSeed} />
             </Row>
             <Rules current={current} rules={rules} onRules={setRules} />
             <div className="flex flex-wrap gap-1.5 pt-2">
@@ -151,7 +151,7 @@ function ruleFor(words: (typeof ruleWords)[number], pictures: readonly string[])
     case 'pictures in turn':
       return { make: 'in turn', values: pictures };
     case 'a short list':
-      return { make: 'list', most: 4, of: { make: 'names' } };
+      return { make: 'list', max: 4, of: { make: 'names' } };
   }
 }
 

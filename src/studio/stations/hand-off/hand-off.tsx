@@ -6,7 +6,7 @@ import { useFindings } from '../../shared/findings';
 import { saveAsFile } from '../../shared/save-file';
 import { engine, useProject, useSession } from '../../shared/session';
 
-const mostShownChars = 200_000;
+const maxShownChars = 200_000;
 
 /** What leaves the browser: the project file as it will be written, and how a CI uses it. */
 export default function HandOff() {
@@ -18,7 +18,7 @@ export default function HandOff() {
     let isLatest = true;
     void (async () => {
       const blob = await engine().file(project, useSession.getState().contents);
-      const text = await blob.slice(0, mostShownChars).text();
+      const text = await blob.slice(0, maxShownChars).text();
       if (isLatest) setFile({ text, bytes: blob.size });
     })();
     return () => {
@@ -57,7 +57,7 @@ export default function HandOff() {
           one a line. Open it in any browser, or give it to the command line.
         </p>
       </div>
-      <FileText text={file?.text ?? ''} isCut={file !== undefined && file.bytes > mostShownChars} />
+      <FileText text={file?.text ?? ''} isCut={file !== undefined && file.bytes > maxShownChars} />
       <aside data-pane="use" className="overflow-auto border-l border-rule px-4 py-3">
         <h2 className="font-semibold">In your CI</h2>
         <p className="py-1 text-ash">Every row with its words, an entry a line:</p>

@@ -39,8 +39,8 @@ export default function List() {
             <NumberField
               label="Columns"
               value={arrangement.columns}
-              least={1}
-              most={50}
+              min={1}
+              max={50}
               onChange={(columns) => set({ ...arrangement, columns })}
             />
           </Row>
@@ -49,8 +49,8 @@ export default function List() {
           <NumberField
             label="Gap"
             value={arrangement.gap}
-            least={0}
-            most={200}
+            min={0}
+            max={200}
             onChange={(gap) => set({ ...arrangement, gap })}
           />
           <span className="ps-2 text-ash">
@@ -61,8 +61,8 @@ export default function List() {
           <NumberField
             label="Edges"
             value={arrangement.edge}
-            least={0}
-            most={200}
+            min={0}
+            max={200}
             onChange={(edge) => set({ ...arrangement, edge })}
           />
           <span className="ps-2 text-ash">px all round</span>

@@ -18,7 +18,7 @@ import { insertPath } from './insert-menu';
 import type { Selection } from './selection';
 import { pathType } from './values-list';
 
-const mostEnlarged = 1.6;
+const maxEnlarged = 1.6;
 
 /** The template with the item at hand, enlarged: press a part to select it, drop a value to bind it. */
 export function Bench({ selection }: { readonly selection: Selection }) {
@@ -27,7 +27,7 @@ export function Bench({ selection }: { readonly selection: Selection }) {
   const host = useRef<HTMLDivElement>(null);
   const [ground, groundPx] = useWidth();
   // As wide as on the device, and as large as the bench has room for.
-  const zoom = Math.min(mostEnlarged, groundPx / device.widthPx);
+  const zoom = Math.min(maxEnlarged, groundPx / device.widthPx);
   const item = useBenchItem(template);
   const items = useMemo(() => (item < 0 ? [] : [item]), [item]);
   const tried = useTried(template, items);

@@ -47,8 +47,8 @@ export function ConstantInput({ selection, name, property }: ConstantFieldProps)
         <NumberField
           label={label}
           value={typeof value === 'number' ? value : property.min}
-          least={property.min}
-          most={property.max}
+          min={property.min}
+          max={property.max}
           step={property.step}
           onChange={set}
         />
@@ -58,7 +58,7 @@ export function ConstantInput({ selection, name, property }: ConstantFieldProps)
     case 'padding':
       return <PaddingField {...{ set }} padding={paddingOf(value)} />;
     case 'radius':
-      return <RadiusField {...{ label, value, set }} most={property.max} />;
+      return <RadiusField {...{ label, value, set }} max={property.max} />;
     case 'text':
     case 'address':
     case 'picture':
@@ -126,8 +126,8 @@ function SizeField({ label, size, among, set }: SizeFieldProps) {
         <NumberField
           label={`Share of the ${label.toLowerCase()}`}
           value={size.share}
-          least={1}
-          most={100}
+          min={1}
+          max={100}
           onChange={(share) => set({ share })}
         />
       )}
@@ -135,8 +135,8 @@ function SizeField({ label, size, among, set }: SizeFieldProps) {
         <NumberField
           label={`${label} in px`}
           value={size.fixed}
-          least={1}
-          most={1000}
+          min={1}
+          max={1000}
           onChange={(fixed) => set({ fixed })}
         />
       )}
@@ -158,23 +158,23 @@ function PaddingField({ padding, set }: PaddingFieldProps) {
       <NumberField
         label="Padding at the sides"
         value={padding.start}
-        least={0}
-        most={200}
+        min={0}
+        max={200}
         onChange={(sides) => set({ ...padding, start: sides, end: sides })}
       />
       sides
       <NumberField
         label="Padding above and below"
         value={padding.top}
-        least={0}
-        most={200}
+        min={0}
+        max={200}
         onChange={(ends) => set({ ...padding, top: ends, bottom: ends })}
       />
     </span>
   );
 }
 
-function RadiusField({ label, value, set, most }: InputProps & { most: number }) {
+function RadiusField({ label, value, set, max }: InputProps & { max: number }) {
   const kind = value === 'circle' ? 'circle' : value === 0 ? 'square' : 'rounded';
   const radii: Readonly<Record<typeof kind, Radius>> = { square: 0, rounded: 6, circle: 'circle' };
   return (
@@ -186,7 +186,7 @@ function RadiusField({ label, value, set, most }: InputProps & { most: number })
         onChoose={(next) => set(radii[next])}
       />
       {kind === 'rounded' && typeof value === 'number' && (
-        <NumberField label={`${label} in px`} value={value} least={1} most={most} onChange={set} />
+        <NumberField label={`${label} in px`} value={value} min={1} max={max} onChange={set} />
       )}
     </span>
   );

@@ -137,7 +137,7 @@ function takeNew(
   );
 }
 
-const mostLocales = 4;
+const maxLocales = 4;
 
 /** The item at hand and those at the ends of all values, in the project's locales. */
 function Samples({
@@ -148,7 +148,7 @@ function Samples({
 }: FormatFieldProps & { format: NamedFormat }) {
   const ends = useEnds(selection, binding.expr);
   const items = ends.items.filter((each, at, all) => each >= 0 && all.indexOf(each) === at);
-  const locales = (selection.project.locales ?? ['en']).slice(0, mostLocales);
+  const locales = (selection.project.locales ?? ['en']).slice(0, maxLocales);
   const { id: _, name: __, ...bare } = format;
   const [written] = useWritten({
     template: place.template,

@@ -19,12 +19,12 @@ export const pathType = 'application/x-yarn-card-path';
 export function ValuesList({ selection }: { readonly selection: Selection }) {
   const item = useSession((session) => session.atHand?.value);
   const used = new Set(pathsShown(selection).map((path) => path.join('.')));
-  const [most, setMost] = useState(fieldsAtOnce);
+  const [max, setMost] = useState(fieldsAtOnce);
   const [words, setWords] = useState('');
   const fields = selection.type?.fields ?? [];
   const wanted = fields.filter(({ name }) => name.toLowerCase().includes(words.toLowerCase()));
   // What feeds a part is in the list, however long that is: its thread ends there.
-  const shownFields = wanted.filter(({ name }, at) => at < most || isUsedFrom(used, name));
+  const shownFields = wanted.filter(({ name }, at) => at < max || isUsedFrom(used, name));
   return (
     <section
       aria-label="Values"
@@ -56,7 +56,7 @@ export function ValuesList({ selection }: { readonly selection: Selection }) {
         <button
           type="button"
           className="py-1 text-start text-sm underline"
-          onClick={() => setMost(most + fieldsAtOnce)}
+          onClick={() => setMost(max + fieldsAtOnce)}
         >
           {count(wanted.length - shownFields.length, 'more value')}
         </button>
