@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { datePattern } from '../../src/core/formats/date-pattern';
+import { datePattern } from '../../src/core/formats/dates/date-pattern';
 import { datePattern as readingPattern } from '../../src/core/items/decoding/pattern';
 
 function written(pattern: string, iso: string, zone = 'UTC', locale = 'en'): string {

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import type { Json } from '../../src/core/base';
 // The query itself, not the items that are made of what it selects.
-import { type JsonNode, queryJson } from '../../src/core/items/readers/json-path';
+import { type JsonNode, queryJson } from '../../src/core/items/readers/json/json-path';
 
 async function nodes(at: string, root: Json): Promise<readonly JsonNode[]> {
   const found = await queryJson(at, root);

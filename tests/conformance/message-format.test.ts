@@ -2,7 +2,7 @@ import { MessageFormat } from 'messageformat';
 import { DraftFunctions } from 'messageformat/functions';
 import { describe, expect, test } from 'vitest';
 import { NoText } from '../../src/core/formats';
-import { compileMessage } from '../../src/core/formats/message';
+import { compileMessage } from '../../src/core/formats/message/message';
 
 const inputs: Readonly<Record<string, string | number | boolean>> = {
   count: 1,

@@ -2,7 +2,7 @@ import type { JsonRecord } from '../base';
 import type { RowContext } from '../values';
 import type { Cover, Piece } from './cover';
 import { type Folded, typedOf } from './fold';
-import { type Hole, type Text, textOf } from './writing';
+import { type Hole, type Text, textOf } from './writings/writing';
 
 /** An item of the type, to see what a cover makes of it. */
 export interface Sample {

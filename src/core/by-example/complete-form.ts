@@ -1,6 +1,6 @@
 import { type NamedFormat, numberText } from '../formats';
 import { fold, folded, typedOf } from './fold';
-import { inPattern, number, numberOf } from './plural-writing';
+import { inPattern, number, numberOf } from './writings/plural-writing';
 
 /** What `inPattern` gives. */
 const pattern = String.raw`(?:\\.|\{\$value\}|[^\\{}])*`;

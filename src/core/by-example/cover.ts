@@ -2,7 +2,7 @@ import type { Field } from '../values';
 import { type FormSource, formSources, formsAt } from './forms';
 import type { Read } from './occurrences';
 import type { Source } from './sources';
-import type { Hole } from './writing';
+import type { Hole } from './writings/writing';
 
 /** Fixed words, or a value written in some way. Places are of the first example's folded text. */
 export type Piece =

@@ -2,9 +2,9 @@ import { type Format, pluralCategories, pluralCategory } from '../formats';
 import { type Field, kindOf } from '../values';
 import { isBoundary, typedOf } from './fold';
 import type { Read } from './occurrences';
-import { number, pluralWriting } from './plural-writing';
 import type { Source } from './sources';
-import { byFormat, type Hole, holeId, holeOf, openForm, type Writing } from './writing';
+import { number, pluralWriting } from './writings/plural-writing';
+import { byFormat, type Hole, holeId, holeOf, openForm, type Writing } from './writings/writing';
 
 /**
  * Words that change with a value: the forms of a plural, the two words of a boolean. Each example

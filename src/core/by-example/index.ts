@@ -7,7 +7,6 @@
 export type { Sample } from './behaviours';
 export { completed } from './complete-form';
 export type { Example, Pin } from './occurrences';
-export { numberOf } from './plural-writing';
 export {
   type Asked,
   type OpenForm,
@@ -18,4 +17,5 @@ export {
   type Way,
 } from './propose';
 export { type Source, sourcesOf } from './sources';
-export { openForm, type Text } from './writing';
+export { numberOf } from './writings/plural-writing';
+export { openForm, type Text } from './writings/writing';

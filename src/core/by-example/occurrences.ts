@@ -3,8 +3,8 @@ import type { Field, RowContext } from '../values';
 import { type Folded, folded, standsIn } from './fold';
 import type { Source } from './sources';
 import { wantedFrom } from './wanted';
-import { type Hole, holeOf } from './writing';
-import { writingsOf } from './writings';
+import { type Hole, holeOf } from './writings/writing';
+import { writingsOf } from './writings/writings';
 
 /** The words that are wanted for an item. */
 export interface Example {

@@ -6,7 +6,7 @@ import { type Cover, coversOf, type Piece } from './cover';
 import { typedOf } from './fold';
 import { type Example, type Read, readExample } from './occurrences';
 import type { Source } from './sources';
-import { exprOf, type Hole, type Text } from './writing';
+import { exprOf, type Hole, type Text } from './writings/writing';
 
 export interface Asked {
   readonly fields: readonly Field[];

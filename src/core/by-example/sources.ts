@@ -53,11 +53,13 @@ export function sourcesOf(
     .filter((draft) => draft.isNumber && draft.isPath)
     .map((draft) => ({ ...draft, isMoney: isMoney(draft, samples, fields) }));
   const all = [...drafts, ...pairs(numbers)];
-  return all.slice(0, maxSources).flatMap(({ expr, cost, names, isPath, isShare = false }): Source[] => {
-    const { checked, evaluate } = makeExpression(expr, fields);
-    if (checked === undefined || evaluate === undefined) return [];
-    return [{ expr, cost, names, isPath, isShare, type: checked.type, evaluate }];
-  });
+  return all
+    .slice(0, maxSources)
+    .flatMap(({ expr, cost, names, isPath, isShare = false }): Source[] => {
+      const { checked, evaluate } = makeExpression(expr, fields);
+      if (checked === undefined || evaluate === undefined) return [];
+      return [{ expr, cost, names, isPath, isShare, type: checked.type, evaluate }];
+    });
 }
 
 interface Draft {

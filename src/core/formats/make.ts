@@ -1,8 +1,8 @@
-import { date, relative } from './dates';
-import { duration } from './durations';
+import { date, relative } from './dates/dates';
+import { duration } from './dates/durations';
 import type { Format } from './format';
 import type { Formatter } from './formatter';
-import { message } from './message';
+import { message } from './message/message';
 import { bytes, money, number, percent, unit } from './numbers';
 import { list, text, yesNo } from './words';
 

@@ -1,7 +1,7 @@
 import { isRecord, type Json, ownValue } from '../base';
 import type { Item } from './item';
 import type { ItemKeys } from './key';
-import { runsOf, type Succession } from './succession';
+import { runsOf, type Succession } from './succession/succession';
 
 /** What importing again would change; in what comes next, an item that did not change is the old one itself. Positions count in the old items or the new ones, as named. */
 export interface ImportDifference {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { applyFeed, type FeedEvent } from './feed';
 import type { Item } from './item';
-import { KeyTable } from './key-table';
+import { KeyTable } from './succession/key-table';
 
 const shelf = [
   { id: 'a', name: 'Lace' },

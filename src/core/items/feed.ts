@@ -1,8 +1,8 @@
 import { isRecord, type Json, ownValue } from '../base';
 import { asItem, type Item, type Key } from './item';
 import { keyReader } from './key';
-import type { Succession } from './succession';
-import { Successor } from './successor';
+import type { Succession } from './succession/succession';
+import { Successor } from './succession/successor';
 
 /** How a source's items keep coming: asked for again and again, or pushed as server-sent events. */
 export type Follow = { readonly everySeconds: number } | { readonly events: string };

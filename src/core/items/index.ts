@@ -37,7 +37,6 @@ export {
 export { type FieldFound, type Inference, infer, type TypeFound } from './infer';
 export { asItem, type Format, type Item, type Key, keyFields } from './item';
 export { type ItemKeys, itemKeys } from './key';
-export { KeyTable } from './key-table';
 export {
   clipboardCells,
   type DocumentPort,
@@ -69,12 +68,13 @@ export {
   type TypeShape,
 } from './schema';
 export { type Ends, type Spread, spreadOf } from './spread';
+export { KeyTable } from './succession/key-table';
 export {
   freshPositions,
   isInPlace,
   type Run,
   type Succession,
   successionOf,
-} from './succession';
-export { Successor } from './successor';
+} from './succession/succession';
+export { Successor } from './succession/successor';
 export { likelyTitle } from './title';

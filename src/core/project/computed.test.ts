@@ -6,12 +6,12 @@ import { atOnce } from '../base';
 import { declarations, type Item, infer, itemsSchema, reshaper } from '../items';
 import { fieldNamed, pathText, plainText } from '../values';
 import { type Edit, edits } from './edits';
+import { readProject } from './file/read';
+import { writeProject } from './file/write';
 import { makeProject } from './make';
 import { brokenReferences } from './problems';
 import { type Project, withId } from './project';
-import { readProject } from './read';
 import { usesOfField } from './uses';
-import { writeProject } from './write';
 
 const shop: readonly Item[] = [
   { id: 'a', name: 'Lace', grams: 100, maker: { town: 'Ousby' } },

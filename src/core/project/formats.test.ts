@@ -4,14 +4,14 @@ import { atOnce } from '../base';
 import { infer } from '../items';
 import { slotsOf } from '../templates';
 import { type Edit, edits, freeFormatId, inOneStep } from './edits';
+import { readProject } from './file/read';
+import { writeProject } from './file/write';
 import { makeEdit, startHistory, undo } from './history';
 import { makeProject } from './make';
 import { brokenReferences, compileFor, problemsIn } from './problems';
 import type { Project } from './project';
-import { readProject } from './read';
 import { idsIn } from './used-ids';
 import { usesOfField } from './uses';
-import { writeProject } from './write';
 
 const shop = [
   { id: 'a', name: 'Lace', price: 1_234.5, currency: 'EUR', sold: true, dyes: ['woad', 'weld'] },

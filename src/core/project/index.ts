@@ -10,13 +10,15 @@ export {
   freePartId,
   inOneStep,
 } from './edits';
-export { projectFileSchema } from './file-schema';
+export { projectFileSchema } from './file/file-schema';
+export { loadLimits, type WhyPastLimits } from './file/limits';
+export { looksLikeProject } from './file/looks-like';
+export { type ProjectFile, readProject } from './file/read';
+export { fileNameOf, writeProject } from './file/write';
 export { foresee, goesWith, withMends } from './foresee';
 export { formatFrom } from './format-from';
 export { forgetRevision, type History, makeEdit, redo, startHistory, undo } from './history';
 export { isShapeKnown } from './known-shape';
-export { loadLimits, type WhyPastLimits } from './limits';
-export { looksLikeProject } from './looks-like';
 export {
   draftFromSchema,
   draftSource,
@@ -40,7 +42,5 @@ export {
   typesOf,
   withId,
 } from './project';
-export { type ProjectFile, readProject } from './read';
 export { idsIn, type UsedIds } from './used-ids';
 export { type FieldUse, usesOfField } from './uses';
-export { fileNameOf, writeProject } from './write';

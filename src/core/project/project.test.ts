@@ -5,13 +5,13 @@ import { atOnce } from '../base';
 import { type Item, infer } from '../items';
 import { draftImage, draftLabel } from '../templates';
 import { type Edit, edits } from './edits';
+import { looksLikeProject } from './file/looks-like';
+import { readProject } from './file/read';
+import { fileNameOf, writeProject } from './file/write';
 import { makeEdit, redo, startHistory, undo } from './history';
-import { looksLikeProject } from './looks-like';
 import { draftTemplate, makeProject } from './make';
 import { brokenReferences } from './problems';
 import type { ItemType, Project } from './project';
-import { readProject } from './read';
-import { fileNameOf, writeProject } from './write';
 
 const projectOf = (items: readonly Item[], file = 'stock.json'): Project =>
   makeProject(file, { format: 'json', at: '$[*]', items }, atOnce(infer(items, file)));

@@ -7,14 +7,14 @@ import { type Item, infer, misfits, reshaper } from '../items';
 import { draftImage, draftLabel } from '../templates';
 import { type Field, fieldAtPath, fieldNamed, pathText } from '../values';
 import { type Edit, edits } from './edits';
+import { readProject } from './file/read';
+import { writeProject } from './file/write';
 import { makeEdit, startHistory, undo } from './history';
 import { draftFromSchema, makeProject } from './make';
 import { compileFor } from './problems';
 import { type Project, rawDiscriminator, typesOf, withId } from './project';
-import { readProject } from './read';
 import { noIds } from './used-ids';
 import { usesOfField } from './uses';
-import { writeProject } from './write';
 
 const shop: readonly Item[] = [
   {

@@ -29,7 +29,7 @@ export { shown } from './explain/shown';
 export { type Expression, makeExpression } from './expression';
 export type { Span } from './findings';
 export { type FunctionEntry, functionTable, Missing } from './functions';
-export { instantOf } from './instant';
+export { instantOf } from './functions/instant';
 export { type NearestValue, nearestValue } from './nearest-value';
 export { renameStep } from './rename';
 export { kindOf, type ResultType, typeOfResult } from './result-type';

@@ -1,22 +1,22 @@
 import { Suspense, useEffect, useState } from 'react';
-import { Boundary } from '../shared/boundary';
-import { sayWhatFails } from '../shared/failures';
-import { loadPopups } from '../shared/later';
-import { holdLimits } from '../shared/limits';
-import { workOffline } from '../shared/offline';
-import { onDemand } from '../shared/on-demand';
-import { atStart, openKept } from '../shared/opening';
-import { useRoute } from '../shared/route';
-import { engine } from '../shared/session';
+import { Boundary } from '../shared/controls/boundary';
+import { sayWhatFails } from '../shared/controls/failures';
+import { loadPopups } from '../shared/controls/later';
+import { onDemand } from '../shared/controls/on-demand';
+import { workOffline } from '../shared/keeping/offline';
+import { atStart, openKept } from '../shared/opening/opening';
+import { holdLimits } from '../shared/session/limits';
+import { useRoute } from '../shared/session/route';
+import { engine } from '../shared/session/session';
 import { DropAnywhere } from './drop-anywhere';
 import { useKeys } from './keys';
-import { Notice } from './notice';
-import { usePalette } from './palette-state';
+import { Notice } from './notices/notice';
+import { usePalette } from './palette/palette-state';
 import { stations } from './stations';
 import { Workbench } from './workbench';
 
 const StartPage = onDemand(() => import('../start/start-page'));
-const loadPalette = () => import('./palette');
+const loadPalette = () => import('./palette/palette');
 const Palette = onDemand(loadPalette);
 
 /** The palette's code comes when it is first asked for, if it has not been fetched ahead. */

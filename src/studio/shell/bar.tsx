@@ -6,15 +6,15 @@ import Undo2 from 'lucide-react/icons/undo-2';
 import { useState } from 'react';
 import { count } from '../../core/base';
 import { edits } from '../../core/project';
-import { Button } from '../shared/controls';
-import { make, stepBack, stepForward } from '../shared/editing';
-import { goToFinding, useFindings } from '../shared/findings';
-import { Later } from '../shared/later';
-import { Mark } from '../shared/mark';
-import { go } from '../shared/route';
-import { useScheme } from '../shared/scheme';
-import { useSession } from '../shared/session';
-import { usePalette } from './palette-state';
+import { Button } from '../shared/controls/controls';
+import { Later } from '../shared/controls/later';
+import { Mark } from '../shared/controls/mark';
+import { make, stepBack, stepForward } from '../shared/session/editing';
+import { goToFinding, useFindings } from '../shared/session/findings';
+import { go } from '../shared/session/route';
+import { useSession } from '../shared/session/session';
+import { useScheme } from '../shared/window/scheme';
+import { usePalette } from './palette/palette-state';
 
 export function Bar() {
   const { history } = useSession();

@@ -1,6 +1,6 @@
 import { type DragEvent, type ReactNode, useEffect, useState } from 'react';
-import { arrive, arriveFiles, documentOf } from '../shared/arrivals';
-import { writesText } from '../shared/writes-text';
+import { writesText } from '../shared/controls/writes-text';
+import { arrive, arriveFiles, documentOf } from '../shared/opening/arrivals';
 
 const holdsFiles = (event: DragEvent): boolean => event.dataTransfer.types.includes('Files');
 

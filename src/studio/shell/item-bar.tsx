@@ -1,10 +1,10 @@
 import ChevronLeft from 'lucide-react/icons/chevron-left';
 import ChevronRight from 'lucide-react/icons/chevron-right';
 import { grouped } from '../../core/base';
-import { handItem } from '../shared/at-hand';
-import { Button } from '../shared/controls';
-import { useCurrent } from '../shared/current';
-import { engine, surveysOf, useSession } from '../shared/session';
+import { Button } from '../shared/controls/controls';
+import { handItem } from '../shared/session/at-hand';
+import { useCurrent } from '../shared/session/current';
+import { engine, surveysOf, useSession } from '../shared/session/session';
 
 /** The item that every screen speaks of: step, or ask for a telling one. */
 export function ItemBar() {

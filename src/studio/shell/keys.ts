@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
-import { useSession } from '../shared/session';
-import { writesText } from '../shared/writes-text';
-import { commands } from './commands';
+import { writesText } from '../shared/controls/writes-text';
+import { useSession } from '../shared/session/session';
+import { commands } from './palette/commands';
 
 /** `Ctrl Shift Z`, `Alt ArrowDown`, `?`: the key pressed as commands write it. */
 function keyOf(event: KeyboardEvent): string {

@@ -1,5 +1,5 @@
-import { useFindings } from '../shared/findings';
-import { goOnPress, hrefWithin, type StationName, useRoute } from '../shared/route';
+import { useFindings } from '../shared/session/findings';
+import { goOnPress, hrefWithin, type StationName, useRoute } from '../shared/session/route';
 import { stations } from './stations';
 
 /** The stations in the order of the work, on one thread. */

@@ -5,8 +5,8 @@ import Send from 'lucide-react/icons/send';
 import Split from 'lucide-react/icons/split';
 import type { ComponentType } from 'react';
 import type { Place } from '../../core/base';
-import { onDemand } from '../shared/on-demand';
-import type { StationName } from '../shared/route';
+import { onDemand } from '../shared/controls/on-demand';
+import type { StationName } from '../shared/session/route';
 
 interface Station {
   readonly name: StationName;

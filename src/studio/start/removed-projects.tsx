@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { count } from '../../core/base';
 import { bringBack, dropLongRemoved, dropProject, removedProjects } from '../../keeping';
-import { Button } from '../shared/controls';
+import { Button } from '../shared/controls/controls';
 
 const dayMs = 24 * 60 * 60 * 1_000;
 const daysKept = 30;

@@ -1,7 +1,7 @@
 import { type Finding, failed, type Json, ok } from '../../base';
 import { itemFindings, type Position } from '../findings';
 import type { Item } from '../item';
-import { positionAt } from '../json-strict';
+import { positionAt } from '../json/strict';
 import type { Reader } from './reader';
 
 const cellsAtOnce = 100_000;

@@ -5,9 +5,9 @@
  */
 
 export { clipboardCells } from './clipboard';
-export { refusal } from './json';
+export { refusal } from './json/json';
+export { type PathSteps, pathSteps } from './json/path';
 export { nextPage, type Paging, proposePaging } from './paging';
-export { type PathSteps, pathSteps } from './path';
 export { type ReadWatch, read } from './read';
 export type {
   DocumentPort,

@@ -1,6 +1,6 @@
 import { isRecord, type Json, type JsonRecord, ownValue } from '../../base';
 import type { Item } from '../item';
-import { listPath } from '../json-scan';
+import { listPath } from '../json/scan';
 
 const deepest = 6;
 const minItems = 2;

@@ -1,5 +1,5 @@
 import { isRecord, type Json, type JsonRecord, ownValue } from '../../base';
-import { queryJson } from './json-path';
+import { queryJson } from './json/json-path';
 
 /** Where an answer says what page comes after it. */
 export interface Paging {

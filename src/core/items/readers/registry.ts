@@ -1,6 +1,6 @@
 import { csv } from './csv';
-import { json } from './json';
-import { ndjson } from './ndjson';
+import { json } from './json/json';
+import { ndjson } from './json/ndjson';
 import type { Reader } from './reader';
 
 /** In the order in which they are asked whether a document is theirs. */

@@ -3,8 +3,8 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { json } from '../../../../tests/support/arbitrary';
 import { Engine } from '../../../engine';
-import { readProject } from '../read';
-import { writeProject } from '../write';
+import { readProject } from '../file/read';
+import { writeProject } from '../file/write';
 import { migrated } from '.';
 
 const first = readFileSync('tests/fixtures/version-1.yarncard.json', 'utf8');

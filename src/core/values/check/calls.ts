@@ -1,6 +1,6 @@
 import { valueFindings } from '../findings';
 import { type FunctionEntry, methodOf, type Param, standingFunction } from '../functions';
-import { isWrittenDate } from '../instant';
+import { isWrittenDate } from '../functions/instant';
 import { isTextual, kindOf, type ResultType, withArticle } from '../result-type';
 import type { Argument, Arrow, Expr } from '../syntax/tree';
 import { type Checked, type CheckedArgument, type CheckedArrow, inWords } from './checked';

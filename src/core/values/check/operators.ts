@@ -1,6 +1,6 @@
 import type { Mend } from '../../base';
 import { valueFindings } from '../findings';
-import { isWrittenDate } from '../instant';
+import { isWrittenDate } from '../functions/instant';
 import { common, isTextual, kindOf, type ResultType, withArticle } from '../result-type';
 import type { Expr } from '../syntax/tree';
 import { type Checked, type CompareAs, inWords } from './checked';

@@ -1,5 +1,5 @@
 import type { Checked, CompareAs } from '../check/checked';
-import { instantOf } from '../instant';
+import { instantOf } from '../functions/instant';
 import type { CompareOperator } from '../syntax/tree';
 import type { Value } from '../value';
 import { booleanField, fieldTest } from './fused';

@@ -1,5 +1,5 @@
-import { addDays, dayOf } from '../instant';
 import { Missing, standing } from './entry';
+import { addDays, dayOf } from './instant';
 
 /** Functions of dates and times, which are ISO 8601 texts; days are those that stand in the text. */
 export const dateFunctions = [

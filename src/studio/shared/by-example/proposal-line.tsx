@@ -4,8 +4,8 @@ import { completed, numberOf, type OpenForm, openForm } from '../../../core/by-e
 import { type NamedFormat, numberText } from '../../../core/formats';
 import { localeOf } from '../../../core/project';
 import type { ExampleAnswer } from '../../../engine';
-import { Button, MenuButton } from '../controls';
-import { useProject, useSession } from '../session';
+import { Button, MenuButton } from '../controls/controls';
+import { useProject, useSession } from '../session/session';
 
 type Proposal = ExampleAnswer['proposals'][number];
 

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Pin } from '../../../core/by-example';
 import type { ExampleAnswer } from '../../../engine';
-import { engine, useSession } from '../session';
+import { engine, useSession } from '../session/session';
 
 /** The words that a person wants for an item. */
 export interface Wish {

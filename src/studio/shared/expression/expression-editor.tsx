@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Finding } from '../../../core/base';
 import type { Span } from '../../../core/values';
-import { fetched } from '../on-demand';
-import { useSession } from '../session';
+import { fetched } from '../controls/on-demand';
+import { useSession } from '../session/session';
 import type { ExpressionEditor as Editor, EditorWorld } from './editor-view';
 
 interface ExpressionEditorProps {

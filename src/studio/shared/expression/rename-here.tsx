@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { edits, type ItemType } from '../../../core/project';
 import { pathText } from '../../../core/values';
-import { Button } from '../controls';
-import { make } from '../editing';
+import { Button } from '../controls/controls';
+import { make } from '../session/editing';
 
 interface RenameHereProps {
   readonly type: ItemType;

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { count, grouped } from '../../../core/base';
 import type { Ends, Measure, Spread } from '../../../core/items';
-import { handItem } from '../at-hand';
+import { handItem } from '../session/at-hand';
 
 /** What the two ends are called, by what is measured. */
 export const endWords: Readonly<Record<Measure, readonly [first: string, last: string]>> = {

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { MenuButton } from '../../shared/controls';
-import { type Device, devices, type Scheme, useBeside } from '../../shared/window-settings';
+import { MenuButton } from '../../shared/controls/controls';
+import { type Device, devices, type Scheme, useBeside } from '../../shared/window/window-settings';
 
 interface SettingsProps {
   /** What tells the settings of two windows apart to those who hear them. */

@@ -1,7 +1,13 @@
 import { edits } from '../../../core/project';
-import { MenuButton } from '../../shared/controls';
-import { make } from '../../shared/editing';
-import { engine, showFrame, useProject, useSession, wantedRange } from '../../shared/session';
+import { MenuButton } from '../../shared/controls/controls';
+import { make } from '../../shared/session/editing';
+import {
+  engine,
+  showFrame,
+  useProject,
+  useSession,
+  wantedRange,
+} from '../../shared/session/session';
 
 /** Locales that are often asked for; any other can be added in the project file. */
 const others =

@@ -1,11 +1,11 @@
 import { type RefObject, useEffect, useRef, useState } from 'react';
 import type { Frame } from '../../../engine';
 import { ListView, type PoolReadout } from '../../../render';
-import { handItem } from '../../shared/at-hand';
-import { usePictures } from '../../shared/pictures';
-import { go, useRoute } from '../../shared/route';
-import { engine, useProject } from '../../shared/session';
-import type { Scheme } from '../../shared/window-settings';
+import { handItem } from '../../shared/session/at-hand';
+import { go, useRoute } from '../../shared/session/route';
+import { engine, useProject } from '../../shared/session/session';
+import { usePictures } from '../../shared/window/pictures';
+import type { Scheme } from '../../shared/window/window-settings';
 import { moveAlong } from './scroll-along';
 
 interface RowsProps {

@@ -1,6 +1,6 @@
 import type { ListView } from '../../../render';
-import { engine } from '../../shared/session';
-import { besideId } from '../../shared/window-settings';
+import { engine } from '../../shared/session/session';
+import { besideId } from '../../shared/window/window-settings';
 
 /** The two windows, while both are there. */
 export const windows: { first: ListView | undefined; second: ListView | undefined } = {

@@ -1,9 +1,9 @@
 import Columns2 from 'lucide-react/icons/columns-2';
 import { useEffect, useRef } from 'react';
 import type { ListView } from '../../../render';
-import { useCurrent } from '../../shared/current';
-import { setWantedRange, useSession } from '../../shared/session';
-import { useBeside, useWindow } from '../../shared/window-settings';
+import { useCurrent } from '../../shared/session/current';
+import { setWantedRange, useSession } from '../../shared/session/session';
+import { useBeside, useWindow } from '../../shared/window/window-settings';
 import { DeviceFrame, DeviceMenus } from './device-frame';
 import { LocaleMenu } from './locale-menu';
 import { NoRows, Rows } from './rows';

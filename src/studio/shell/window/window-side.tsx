@@ -1,5 +1,5 @@
 import { type PointerEvent, useState } from 'react';
-import { useBeside } from '../../shared/window-settings';
+import { useBeside } from '../../shared/window/window-settings';
 import { BesidePane } from './beside-pane';
 import { WindowPane } from './window-pane';
 

@@ -2,13 +2,13 @@ import { useEffect, useState } from 'react';
 import { draftTemplate, edits, type ItemType, type Project, withId } from '../../../core/project';
 import type { Tried } from '../../../engine';
 import { plainLook } from '../../../engine';
-import { MenuButton } from '../../shared/controls';
-import { useCurrent } from '../../shared/current';
-import { make } from '../../shared/editing';
-import type { MenuEntry } from '../../shared/popup';
-import { goWithin } from '../../shared/route';
-import { RowPicture } from '../../shared/row-picture';
-import { engine, usedIds, useProject, useSession } from '../../shared/session';
+import { MenuButton } from '../../shared/controls/controls';
+import type { MenuEntry } from '../../shared/controls/popup';
+import { useCurrent } from '../../shared/session/current';
+import { make } from '../../shared/session/editing';
+import { goWithin } from '../../shared/session/route';
+import { engine, usedIds, useProject, useSession } from '../../shared/session/session';
+import { RowPicture } from '../../shared/window/row-picture';
 
 /** Which template an item gets: a row a type, tried from the top, and what all others get. */
 export default function Choices() {

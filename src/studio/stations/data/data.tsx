@@ -1,16 +1,16 @@
 import { useDeferredValue, useState } from 'react';
 import { ownValue } from '../../../core/base';
 import { plainLook, type TableLook } from '../../../engine';
-import { useCurrent } from '../../shared/current';
-import { useRoute } from '../../shared/route';
-import { useSession } from '../../shared/session';
+import { useCurrent } from '../../shared/session/current';
+import { useRoute } from '../../shared/session/route';
+import { useSession } from '../../shared/session/session';
 import { Aside } from './aside';
-import { FieldDetail } from './field-detail';
+import { FieldDetail } from './field/field-detail';
 import { FollowLine } from './follow-line';
 import { ImportSummary } from './import-summary';
-import { ItemTable } from './item-table';
 import { PicturesPanel } from './pictures-panel';
 import { SourceLine } from './source-line';
+import { ItemTable } from './table/item-table';
 
 /** What was brought: where the items were found, what they are, and every one of them. */
 export default function Data() {

@@ -3,10 +3,10 @@ import ChevronDown from 'lucide-react/icons/chevron-down';
 import { useState } from 'react';
 import type { Follow, Paging } from '../../../core/items';
 import { edits, type Source } from '../../../core/project';
-import { importInto } from '../../shared/arrivals';
-import { Button, ChoiceChips, NumberField, Row } from '../../shared/controls';
-import { make } from '../../shared/editing';
-import { followSource, pauseSource } from '../../shared/following';
+import { Button, ChoiceChips, NumberField, Row } from '../../shared/controls/controls';
+import { importInto } from '../../shared/opening/arrivals';
+import { make } from '../../shared/session/editing';
+import { followSource, pauseSource } from '../../shared/session/following';
 
 type Again = 'when asked' | 'at a pace' | 'as events';
 type Pages = 'one answer' | 'Link header' | 'a field says';

@@ -1,10 +1,10 @@
 import { count, grouped, ownValue } from '../../../core/base';
 import type { Follow } from '../../../core/items';
 import type { Source } from '../../../core/project';
-import { isAddress } from '../../shared/arrivals';
-import { Button } from '../../shared/controls';
-import { followSource, pauseSource } from '../../shared/following';
-import { type Followed, useSession } from '../../shared/session';
+import { Button } from '../../shared/controls/controls';
+import { isAddress } from '../../shared/opening/arrivals';
+import { followSource, pauseSource } from '../../shared/session/following';
+import { type Followed, useSession } from '../../shared/session/session';
 import { Fetching } from './fetching';
 
 /** An address: how it is asked, what came of it so far, what is wrong. */

@@ -2,8 +2,8 @@ import X from 'lucide-react/icons/x';
 import { count, grouped } from '../../../core/base';
 import type { Source } from '../../../core/project';
 import type { ImportSummary as Summary } from '../../../engine';
-import { useSession } from '../../shared/session';
-import { Misfits } from './misfits';
+import { useSession } from '../../shared/session/session';
+import { Misfits } from './field/misfits';
 
 interface ImportSummaryProps {
   readonly source: Source;

@@ -1,10 +1,10 @@
 import { freeId } from '../../../core/base';
 import type { Rule } from '../../../core/items';
 import { edits } from '../../../core/project';
-import { showSet } from '../../shared/arrivals';
-import type { Current } from '../../shared/current';
-import { changeItems, make, refused } from '../../shared/editing';
-import { engine, useSession } from '../../shared/session';
+import { showSet } from '../../shared/opening/arrivals';
+import type { Current } from '../../shared/session/current';
+import { changeItems, make, refused } from '../../shared/session/editing';
+import { engine, useSession } from '../../shared/session/session';
 
 /** As many items as one likes, like those that are there or by rules, in a set of their own. */
 export async function makeUp(

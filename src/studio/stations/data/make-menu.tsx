@@ -5,10 +5,10 @@ import { ownValue } from '../../../core/base';
 import type { Rule } from '../../../core/items';
 import { edits, ownSet } from '../../../core/project';
 import { type Field, fieldsOfAll } from '../../../core/values';
-import { showSet } from '../../shared/arrivals';
-import { Button, MenuButton, NumberField, Row } from '../../shared/controls';
-import type { Current } from '../../shared/current';
-import { make } from '../../shared/editing';
+import { Button, MenuButton, NumberField, Row } from '../../shared/controls/controls';
+import { showSet } from '../../shared/opening/arrivals';
+import type { Current } from '../../shared/session/current';
+import { make } from '../../shared/session/editing';
 import { makeEmpty, makeUp } from './make-items';
 
 /** Items to try with: as many as one likes by evidence or by rules, or none at all. */

@@ -4,11 +4,11 @@ import { count } from '../../../core/base';
 import { type Picture, pictureName } from '../../../core/pictures';
 import { edits, type Project } from '../../../core/project';
 import type { UnknownPicture } from '../../../engine';
-import { handItem } from '../../shared/at-hand';
-import { make } from '../../shared/editing';
-import { FileButton } from '../../shared/file-button';
-import { addressOf, allowOutside, useOutside } from '../../shared/pictures';
-import { surveysOf, useSession } from '../../shared/session';
+import { FileButton } from '../../shared/controls/file-button';
+import { handItem } from '../../shared/session/at-hand';
+import { make } from '../../shared/session/editing';
+import { surveysOf, useSession } from '../../shared/session/session';
+import { addressOf, allowOutside, useOutside } from '../../shared/window/pictures';
 import { Renamed } from './renamed';
 
 const kinds = '.svg,.png,.jpg,.jpeg,.webp,.avif,.gif';

@@ -1,10 +1,10 @@
 import { useEffect, useState } from 'react';
 import { grouped } from '../../../core/base';
 import type { ListPlace, PathSteps } from '../../../core/items';
-import { readAt } from '../../shared/arrivals';
-import { MenuButton } from '../../shared/controls';
-import type { Current } from '../../shared/current';
-import { engine } from '../../shared/session';
+import { MenuButton } from '../../shared/controls/controls';
+import { readAt } from '../../shared/opening/arrivals';
+import type { Current } from '../../shared/session/current';
+import { engine } from '../../shared/session/session';
 
 /** Where the items are in the document: what else is there to choose, or a path to write. */
 export function Place({ current }: { readonly current: Current }) {

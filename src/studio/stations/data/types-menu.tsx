@@ -5,9 +5,9 @@ import {
   type Language,
   languages,
 } from '../../../core/items';
-import { MenuButton } from '../../shared/controls';
-import type { Current } from '../../shared/current';
-import { saveText } from '../../shared/save-file';
+import { MenuButton } from '../../shared/controls/controls';
+import { saveText } from '../../shared/keeping/save-file';
+import type { Current } from '../../shared/session/current';
 
 /** The item types for others: a schema, declarations, data classes. */
 export function TypesMenu({ current }: { readonly current: Current }) {

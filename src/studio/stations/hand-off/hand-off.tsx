@@ -1,10 +1,10 @@
 import Download from 'lucide-react/icons/download';
 import { useEffect, useState } from 'react';
 import { fileNameOf } from '../../../core/project';
-import { Button, Heading } from '../../shared/controls';
-import { useFindings } from '../../shared/findings';
-import { saveAsFile } from '../../shared/save-file';
-import { engine, useProject, useSession } from '../../shared/session';
+import { Button, Heading } from '../../shared/controls/controls';
+import { saveAsFile } from '../../shared/keeping/save-file';
+import { useFindings } from '../../shared/session/findings';
+import { engine, useProject, useSession } from '../../shared/session/session';
 
 const maxShownChars = 200_000;
 

@@ -1,11 +1,11 @@
 import { cellSum } from '../../../core/layout';
 import { type Arrangement, columnsOf } from '../../../core/lists';
 import { edits } from '../../../core/project';
-import { ChoiceChips, NumberField, Row } from '../../shared/controls';
-import { useCurrent } from '../../shared/current';
-import { make } from '../../shared/editing';
-import { useProject, useSession } from '../../shared/session';
-import { useWindow } from '../../shared/window-settings';
+import { ChoiceChips, NumberField, Row } from '../../shared/controls/controls';
+import { useCurrent } from '../../shared/session/current';
+import { make } from '../../shared/session/editing';
+import { useProject, useSession } from '../../shared/session/session';
+import { useWindow } from '../../shared/window/window-settings';
 import { SequenceDrawing } from './sequence-drawing';
 
 /** How entries are placed: one under the other, or so many beside each other. */

@@ -8,12 +8,12 @@ import {
 } from '../../../core/templates';
 import { pathText } from '../../../core/values';
 import { bindRow, createRow } from '../../../render';
-import { make } from '../../shared/editing';
-import { usePictures } from '../../shared/pictures';
-import { goWithin } from '../../shared/route';
-import { useWindow } from '../../shared/window-settings';
+import { make } from '../../shared/session/editing';
+import { goWithin } from '../../shared/session/route';
+import { usePictures } from '../../shared/window/pictures';
+import { useWindow } from '../../shared/window/window-settings';
 import { useBenchItem, useTried } from './bench-item';
-import { bindPath } from './binding-edits';
+import { bindPath } from './binding/binding-edits';
 import { insertPath } from './insert-menu';
 import type { Selection } from './selection';
 import { pathType } from './values-list';

@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import { count } from '../../../core/base';
-import { handItem } from '../../shared/at-hand';
-import { RowPicture } from '../../shared/row-picture';
-import { surveysOf, useSession } from '../../shared/session';
-import { useWindow } from '../../shared/window-settings';
+import { handItem } from '../../shared/session/at-hand';
+import { surveysOf, useSession } from '../../shared/session/session';
+import { RowPicture } from '../../shared/window/row-picture';
+import { useWindow } from '../../shared/window/window-settings';
 import { useTried } from './bench-item';
 import type { Selection } from './selection';
 

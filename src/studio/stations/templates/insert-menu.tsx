@@ -3,10 +3,10 @@ import { ownValue } from '../../../core/base';
 import { type Edit, edits, freePartId } from '../../../core/project';
 import { contentKinds, kinds, likelyPart, type Part, type Side } from '../../../core/templates';
 import { type Field, fieldAtPath, isShowable, pathText } from '../../../core/values';
-import { Button, MenuButton } from '../../shared/controls';
-import { make, whyNot } from '../../shared/editing';
-import { goWithin } from '../../shared/route';
-import { useSession } from '../../shared/session';
+import { Button, MenuButton } from '../../shared/controls/controls';
+import { make, whyNot } from '../../shared/session/editing';
+import { goWithin } from '../../shared/session/route';
+import { useSession } from '../../shared/session/session';
 import { pathsShown, type Selection } from './selection';
 
 const sides: readonly (readonly [Side, where: string])[] = [

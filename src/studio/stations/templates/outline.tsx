@@ -3,8 +3,8 @@ import ImageIcon from 'lucide-react/icons/image';
 import Rows2 from 'lucide-react/icons/rows-2';
 import Type from 'lucide-react/icons/type';
 import { type Constant, childrenOf, constantsOf, type Part } from '../../../core/templates';
-import { Heading } from '../../shared/controls';
-import { goWithin } from '../../shared/route';
+import { Heading } from '../../shared/controls/controls';
+import { goWithin } from '../../shared/session/route';
 import type { Selection } from './selection';
 
 /** The template's parts as a tree. */

@@ -1,12 +1,12 @@
 import { edits } from '../../../core/project';
 import { isBound, isContent, kindOfPart, type Property, propertyOf } from '../../../core/templates';
-import { Heading, MenuButton } from '../../shared/controls';
-import { make } from '../../shared/editing';
-import { BindingField } from './binding-field';
-import { ConstantField } from './constant-field';
-import { LinkField } from './link-field';
+import { Heading, MenuButton } from '../../shared/controls/controls';
+import { make } from '../../shared/session/editing';
+import { BindingField } from './binding/binding-field';
+import { ConstantField } from './binding/constant-field';
+import { LinkField } from './binding/link-field';
+import { TypedField } from './binding/typed-field';
 import type { Selection } from './selection';
-import { TypedField } from './typed-field';
 
 /** What the selected part shows, and what it looks like: a field for each property of its kind. */
 export function Properties({ selection }: { readonly selection: Selection }) {

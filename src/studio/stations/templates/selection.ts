@@ -8,8 +8,8 @@ import {
   type Template,
 } from '../../../core/templates';
 import { makeExpression } from '../../../core/values';
-import { useRoute } from '../../shared/route';
-import { useProject, useSession } from '../../shared/session';
+import { useRoute } from '../../shared/session/route';
+import { useProject, useSession } from '../../shared/session/session';
 
 /** What the station is about now: a template, its item type, the selected part. */
 export interface Selection {

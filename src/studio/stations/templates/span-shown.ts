@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import type { Span } from '../../../core/values';
-import type { Place } from './binding-edits';
+import type { Place } from './binding/binding-edits';
 
 /** A stretch of a binding's expression that was asked for, from the trace. */
 export const useSpanShown = create<{ readonly place?: Place; readonly span?: Span }>()(() => ({}));

@@ -1,7 +1,7 @@
 import { useRef } from 'react';
 import { withId } from '../../../core/project';
-import { goWithin } from '../../shared/route';
-import { useProject } from '../../shared/session';
+import { goWithin } from '../../shared/session/route';
+import { useProject } from '../../shared/session/session';
 import { Bench } from './bench';
 import { Extremes } from './extremes';
 import { InsertMenu, RemoveButton } from './insert-menu';

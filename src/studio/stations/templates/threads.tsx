@@ -1,7 +1,7 @@
 import { type RefObject, useEffect, useState } from 'react';
 import { slotsOf } from '../../../core/templates';
 import { fieldAtPath, makeExpression, type ValueType } from '../../../core/values';
-import { markOf } from '../../shared/typed';
+import { markOf } from '../../shared/controls/typed';
 import type { Selection } from './selection';
 
 interface Thread {

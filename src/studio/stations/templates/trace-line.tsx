@@ -2,11 +2,11 @@ import { Fragment, useEffect, useState } from 'react';
 import { isBound, kindOfPart, propertyOf, slotsOf } from '../../../core/templates';
 import type { NearestValue, Span } from '../../../core/values';
 import type { Trace } from '../../../engine';
-import { make } from '../../shared/editing';
-import { goWithin } from '../../shared/route';
-import { engine, surveysOf, useSession } from '../../shared/session';
+import { make } from '../../shared/session/editing';
+import { goWithin } from '../../shared/session/route';
+import { engine, surveysOf, useSession } from '../../shared/session/session';
 import { useBenchItem } from './bench-item';
-import { bindPath } from './binding-edits';
+import { bindPath } from './binding/binding-edits';
 import type { Selection } from './selection';
 import { showSpan } from './span-shown';
 

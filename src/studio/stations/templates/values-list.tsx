@@ -5,11 +5,11 @@ import { count, isRecord, ownValue } from '../../../core/base';
 import type { Item } from '../../../core/items';
 import { isBound, kindOfPart, propertyOf } from '../../../core/templates';
 import { type Field, pathText, shown } from '../../../core/values';
-import { Heading } from '../../shared/controls';
-import { make } from '../../shared/editing';
-import { useSession } from '../../shared/session';
-import { markOf, TypeMark } from '../../shared/typed';
-import { bindPath } from './binding-edits';
+import { Heading } from '../../shared/controls/controls';
+import { markOf, TypeMark } from '../../shared/controls/typed';
+import { make } from '../../shared/session/editing';
+import { useSession } from '../../shared/session/session';
+import { bindPath } from './binding/binding-edits';
 import { pathsShown, type Selection } from './selection';
 
 /** Marks a value that is being dragged onto the bench. */

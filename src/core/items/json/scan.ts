@@ -1,0 +1,321 @@
+import type { Turns } from '../../base';
+
+/**
+ * Finds the lists of a JSON document without parsing it: one pass over brackets, strings and
+ * commas. It trusts nothing but is lenient; what it lets through, JSON.parse refuses later.
+ */
+
+export type PathStep = string | number;
+
+/** A list that may hold the items: where it is, how many elements, and where it may be cut. */
+export interface ListFound {
+  readonly path: readonly PathStep[];
+  /** Offset of `[`. */
+  readonly start: number;
+  /** Offset of `]`, or undefined while the text ends inside the list. */
+  end: number | undefined;
+  elementCount: number;
+  readonly holds: 'records' | 'values';
+  /** Offset after the last element that is known to be whole. */
+  wholeUntil: number;
+}
+
+export interface ScanResult {
+  readonly lists: readonly ListFound[];
+  readonly root: 'record' | 'list' | 'value' | 'nothing';
+  /** Offset after the first value at the root; undefined if the text ended inside it. */
+  readonly rootEnd: number | undefined;
+  /** What no JSON document can have; the strict reader then says it better. */
+  readonly trouble: 'brackets' | 'depth' | 'elements' | undefined;
+}
+
+/** Offered the text of whole elements from `from` to `to`; how many they are, or -1 if it is not that. */
+export type TakeElements = (list: ListFound, from: number, to: number) => number;
+
+interface Open {
+  readonly isList: boolean;
+  key: PathStep;
+  elementCount: number;
+}
+
+export const maxDepth = 200;
+const maxListDepth = 12;
+const sliceChars = 1_000_000;
+const QUOTE = 34;
+const COMMA = 44;
+const COLON = 58;
+const OPEN_LIST = 91;
+const BACKSLASH = 92;
+const CLOSE_LIST = 93;
+const OPEN_RECORD = 123;
+const CLOSE_RECORD = 125;
+
+/**
+ * Finds the lists. `take` is offered whole elements of lists of records, slice by slice. Takes a
+ * turn about every million characters.
+ */
+export function* scanJson(text: string, take?: TakeElements): Turns<ScanResult> {
+  const lists: ListFound[] = [];
+  const stack: Open[] = [];
+  let root: ScanResult['root'] = 'nothing';
+  const done = (trouble: ScanResult['trouble'], rootEnd?: number): ScanResult => ({
+    lists,
+    root,
+    rootEnd,
+    trouble,
+  });
+
+  for (let i = 0; i < text.length; i += 1) {
+    const char = text.charCodeAt(i);
+    if (char <= 32) continue;
+    const top = stack.at(-1);
+    if (root === 'nothing') {
+      root = char === OPEN_RECORD ? 'record' : char === OPEN_LIST ? 'list' : 'value';
+      if (root === 'value') return done(undefined);
+    }
+    if (
+      top?.isList &&
+      top.elementCount === 0 &&
+      char !== OPEN_LIST &&
+      char !== CLOSE_LIST &&
+      stack.length <= maxListDepth
+    ) {
+      const list = beginList(i, char === OPEN_RECORD ? 'records' : 'values');
+      const trouble = yield* passList(text, list, { from: i, depthBefore: stack.length, take });
+      if (trouble !== undefined || list.end === undefined) return done(trouble);
+      i = list.end;
+      stack.pop();
+      if (stack.length === 0) return done(undefined, i + 1);
+    } else if (char === QUOTE) {
+      const end = stringEnd(text, i);
+      if (end < 0) return done(undefined);
+      if (top !== undefined && !top.isList && nextIsColon(text, end + 1))
+        top.key = unquoted(text, i, end);
+      i = end;
+    } else if (char === COMMA) {
+      if (top?.isList) {
+        top.elementCount += 1;
+        top.key = top.elementCount;
+      }
+    } else if (char === OPEN_RECORD || char === OPEN_LIST) {
+      if (stack.length >= maxDepth) return done('depth');
+      stack.push({ isList: char === OPEN_LIST, key: 0, elementCount: 0 });
+    } else if (char === CLOSE_RECORD || char === CLOSE_LIST) {
+      const closed = stack.pop();
+      if (closed === undefined || closed.isList !== (char === CLOSE_LIST)) return done('brackets');
+      if (
+        closed.isList &&
+        closed.elementCount === 0 &&
+        text.charCodeAt(lastMark(text, i)) === OPEN_LIST
+      )
+        emptyList(i);
+      if (stack.length === 0) return done(undefined, i + 1);
+    }
+  }
+  return done(undefined);
+
+  function beginList(firstElement: number, holds: ListFound['holds']): ListFound {
+    const start = lastMark(text, firstElement);
+    const path = stack.slice(0, -1).map((each) => each.key);
+    const list = { path, start, end: undefined, elementCount: 0, holds, wholeUntil: start + 1 };
+    lists.push(list);
+    return list;
+  }
+
+  function emptyList(at: number): void {
+    const path = stack.map((each) => each.key);
+    lists.push({
+      path,
+      start: lastMark(text, at),
+      end: at,
+      elementCount: 0,
+      holds: 'values',
+      wholeUntil: at,
+    });
+  }
+}
+
+interface Pass {
+  /** Offset of the first element. */
+  readonly from: number;
+  readonly depthBefore: number;
+  readonly take: TakeElements | undefined;
+}
+
+/**
+ * Goes to the end of a list. A slice's end is guessed by the text that stood between the first
+ * two elements; that the slice then parses as elements proves the guess. Only where it does not
+ * are brackets counted.
+ */
+function* passList(text: string, list: ListFound, pass: Pass): Turns<ScanResult['trouble']> {
+  const { take } = pass;
+  if (take === undefined || list.holds === 'values')
+    return countBrackets(text, list, pass, Number.POSITIVE_INFINITY);
+  const between = textBetweenElements(text, pass.from);
+  let from = pass.from;
+  while (list.end === undefined) {
+    const guessed =
+      between === undefined ? undefined : guessSlice(text, list, { from, between, take });
+    if (guessed === undefined) {
+      const trouble = countBrackets(text, list, { ...pass, from }, sliceChars);
+      if (trouble !== undefined) return trouble;
+      if (list.wholeUntil <= from) return 'elements';
+      const taken = take(list, from, list.wholeUntil);
+      if (taken < 0) return 'elements';
+    }
+    from = list.wholeUntil + 1;
+    yield from / text.length;
+  }
+  return undefined;
+}
+
+/** `},{"id"` or the like: from the end of the first element to the first name in the second. */
+function textBetweenElements(text: string, from: number): string | undefined {
+  const probe: ListFound = {
+    path: [],
+    start: from,
+    end: undefined,
+    elementCount: 0,
+    holds: 'records',
+    wholeUntil: from,
+  };
+  countBrackets(text, probe, { from, depthBefore: 0, take: undefined }, 0);
+  if (probe.end !== undefined || probe.wholeUntil === from) return undefined;
+  const begin = lastMark(text, probe.wholeUntil);
+  const name = /^,\s*\{\s*"(?:[^"\\]|\\.)*"\s*:/.exec(
+    text.slice(probe.wholeUntil, probe.wholeUntil + 400),
+  );
+  return name === null ? undefined : text.slice(begin, probe.wholeUntil + name[0].length);
+}
+
+interface Guess {
+  readonly from: number;
+  readonly between: string;
+  readonly take: TakeElements;
+}
+
+/** Takes a slice that ends where the guess says; undefined if no guess near there holds. */
+function guessSlice(
+  text: string,
+  list: ListFound,
+  { from, between, take }: Guess,
+): number | undefined {
+  let at = from + sliceChars;
+  for (let tries = 0; tries < 3; tries += 1) {
+    at = text.indexOf(between, at);
+    if (at < 0) return undefined;
+    const comma = text.indexOf(',', at);
+    const taken = take(list, from, comma);
+    if (taken >= 0) {
+      list.elementCount += taken;
+      list.wholeUntil = comma;
+      return comma;
+    }
+    at += 1;
+  }
+  return undefined;
+}
+
+/** Counts brackets up to the list's end, or to the first comma between elements past `stopAfter`. */
+function countBrackets(
+  text: string,
+  list: ListFound,
+  pass: Pass,
+  stopAfter: number,
+): 'depth' | undefined {
+  const deepest = maxDepth - pass.depthBefore;
+  let depth = 0;
+  for (let i = pass.from; i < text.length; i += 1) {
+    const char = text.charCodeAt(i);
+    if (char === QUOTE) {
+      i = stringEnd(text, i);
+      if (i < 0) return undefined;
+    } else if (char === COMMA) {
+      if (depth > 0) continue;
+      list.elementCount += 1;
+      list.wholeUntil = i;
+      if (i - pass.from >= stopAfter) return undefined;
+    } else if (char === OPEN_RECORD || char === OPEN_LIST) {
+      depth += 1;
+      if (depth > deepest) return 'depth';
+    } else if (char === CLOSE_RECORD || char === CLOSE_LIST) {
+      depth -= 1;
+      if (depth >= 0) continue;
+      list.end = i;
+      list.elementCount += 1;
+      list.wholeUntil = i;
+      return undefined;
+    }
+  }
+  return undefined;
+}
+
+/** Offset of the last character before `from` that is no white space. */
+function lastMark(text: string, from: number): number {
+  let i = from - 1;
+  while (i >= 0 && text.charCodeAt(i) <= 32) i -= 1;
+  return i;
+}
+
+/** The list that most likely holds the items: records before plain values, then the longest. */
+export function likeliestList(lists: readonly ListFound[]): ListFound | undefined {
+  let best: ListFound | undefined;
+  for (const list of lists) {
+    if (best === undefined || weight(list) > weight(best)) best = list;
+  }
+  return best;
+}
+
+const weight = (list: ListFound): number =>
+  list.elementCount + (list.holds === 'records' ? 1e9 : 0) + (list.end === undefined ? 1e8 : 0);
+
+/** Offset of the closing quote of the string that opens at `from`, or -1. */
+function stringEnd(text: string, from: number): number {
+  // Most strings are short: looking at each character beats a call of indexOf up to here.
+  const near = Math.min(text.length, from + 40);
+  let i = from + 1;
+  for (; i < near; i += 1) {
+    const char = text.charCodeAt(i);
+    if (char === QUOTE) return i;
+    if (char === BACKSLASH) i += 1;
+  }
+  return farStringEnd(text, from, i);
+}
+
+/** The same for a long string; everything from the opening quote up to `reached` is known to be inside. */
+function farStringEnd(text: string, from: number, reached: number): number {
+  let end = text.indexOf('"', reached);
+  while (end > 0) {
+    let slashes = 0;
+    while (end - 1 - slashes > from && text.charCodeAt(end - 1 - slashes) === BACKSLASH)
+      slashes += 1;
+    if (slashes % 2 === 0) return end;
+    end = text.indexOf('"', end + 1);
+  }
+  return -1;
+}
+
+function nextIsColon(text: string, from: number): boolean {
+  let i = from;
+  while (text.charCodeAt(i) <= 32) i += 1;
+  return text.charCodeAt(i) === COLON;
+}
+
+function unquoted(text: string, start: number, end: number): string {
+  try {
+    return String(JSON.parse(text.slice(start, end + 1)));
+  } catch {
+    return text.slice(start + 1, end);
+  }
+}
+
+const plainName = /^[A-Za-z_][A-Za-z0-9_]*$/;
+
+/** The elements of the list at `path`, as a JSONPath (RFC 9535, shorthand where names allow it). */
+export function listPath(path: readonly PathStep[]): string {
+  const steps = path.map((step) => {
+    if (typeof step === 'number') return `[${step}]`;
+    return plainName.test(step) ? `.${step}` : `['${step.replace(/[\\']/g, '\\$&')}']`;
+  });
+  return `$${steps.join('')}[*]`;
+}

@@ -1,0 +1,185 @@
+import {
+  atOnce,
+  type Finding,
+  failed,
+  inTurns,
+  isRecord,
+  type Json,
+  ok,
+  type Result,
+} from '../../../base';
+import { likelyDiscriminator } from '../../discriminator';
+import { itemFindings } from '../../findings';
+import { asItem, type Item } from '../../item';
+import {
+  type ListFound,
+  likeliestList,
+  listPath,
+  maxDepth,
+  scanJson,
+  type TakeElements,
+} from '../../json/scan';
+import { findJsonFault, positionAt } from '../../json/strict';
+import { Shapes } from '../../shape';
+import { namedItems } from '../named-items';
+import type { ItemsRead, Reader, ReadTask } from '../reader';
+import { DigitKeeper } from './numbers';
+import { itemsAtPath } from './path';
+
+export const json: Reader = {
+  format: 'json',
+  extensions: ['json', 'geojson'],
+
+  looksLike: (head) =>
+    /^\s*[[{]/.test(head) ||
+    /^\s*(?:"(?:[^"\\]|\\.)*"|-?\d[\d.eE+-]*|true|false|null)\s*$/.test(head),
+
+  first(head, task) {
+    if (task.at !== undefined) return undefined;
+    const list = likeliestList(atOnce(scanJson(head)).lists);
+    if (list === undefined || list.wholeUntil <= list.start + 1) return undefined;
+    const keeper = new DigitKeeper();
+    try {
+      const elements = keeper.parse(`[${head.slice(list.start + 1, list.wholeUntil)}]`);
+      return {
+        format: 'json',
+        at: listPath(list.path),
+        items: itemsOf(elements),
+        findings: keeper.findings(task.file),
+      };
+    } catch {
+      return undefined;
+    }
+  },
+
+  async all(text, task, ports) {
+    if (task.at !== undefined) return allAtPath(text, task, task.at);
+    const keeper = new DigitKeeper();
+    const parsed = new Map<ListFound, Taken>();
+    const take: TakeElements = (list, from, to) => {
+      const elements = parsedSlice(keeper, text.slice(from, to));
+      if (elements === undefined) return -1;
+      const own = parsed.get(list) ?? startTaking(elements, task.gathers === true);
+      for (const item of elements) {
+        own.items.push(item);
+        own.shapes?.add(item);
+      }
+      parsed.set(list, own);
+      return elements.length;
+    };
+    const scan = await inTurns(scanJson(text, take), ports.pause, ports.progress);
+    if (scan.trouble !== undefined || scan.root === 'value' || scan.root === 'nothing') {
+      return failed(refusal(text, task.file));
+    }
+    const list = likeliestList(scan.lists);
+    if (list === undefined) return withoutList(text, task);
+    const taken = parsed.get(list);
+    const items = taken?.items ?? parsedSlice(keeper, text.slice(list.start + 1, list.end));
+    if (list.end === undefined || items === undefined || !isJsonAround(text, scan.lists, keeper)) {
+      return failed(refusal(text, task.file));
+    }
+    const at = listPath(list.path);
+    if (items.length === 0) return failed(itemFindings.listEmpty(task.file, at));
+    const gathered = taken?.shapes;
+    const places = scan.lists
+      .filter((each) => each.holds === 'records' && each.elementCount > 0)
+      .map((each) => ({ at: listPath(each.path), count: each.elementCount }));
+    return ok({
+      format: 'json',
+      at,
+      items,
+      findings: keeper.findings(task.file),
+      places,
+      ...(gathered && { gathered }),
+    });
+  },
+};
+
+interface Taken {
+  readonly items: Item[];
+  readonly shapes: Shapes | undefined;
+}
+
+/** The first slice foresees what tells the types apart; inference checks it on items from all over. */
+function startTaking(first: readonly Item[], gathers: boolean): Taken {
+  return { items: [], shapes: gathers ? new Shapes(likelyDiscriminator(first)) : undefined };
+}
+
+/** The elements that a text holds, if it holds nothing else. */
+function parsedSlice(keeper: DigitKeeper, text: string): Item[] | undefined {
+  try {
+    return itemsOf(keeper.parse(`[${text}]`));
+  } catch {
+    return undefined;
+  }
+}
+
+/** Whether the document is JSON where it is not in a list of records, which were parsed already. */
+function isJsonAround(text: string, lists: readonly ListFound[], keeper: DigitKeeper): boolean {
+  let around = '';
+  let from = 0;
+  for (const list of lists) {
+    if (list.holds !== 'records' || list.end === undefined) continue;
+    around += `${text.slice(from, list.start)}[]`;
+    from = list.end + 1;
+  }
+  try {
+    keeper.parse(around + text.slice(from));
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/**
+ * A record whose values are records of a kind holds the items by their names; a document that is
+ * one record is a list of one; anything else has no items.
+ */
+function withoutList(text: string, task: ReadTask): Result<ItemsRead, Finding> {
+  const keeper = new DigitKeeper();
+  try {
+    const root = keeper.parse(text);
+    const named = namedItems(root);
+    if (named !== undefined) {
+      const { at, items } = named;
+      return ok({ format: 'json', at, items, findings: keeper.findings(task.file) });
+    }
+    if (isRecord(root) && Object.keys(root).length > 0) {
+      return ok({ format: 'json', at: '$', items: [root], findings: keeper.findings(task.file) });
+    }
+    return failed(itemFindings.noList(task.file));
+  } catch {
+    return failed(refusal(text, task.file));
+  }
+}
+
+async function allAtPath(
+  text: string,
+  task: ReadTask,
+  at: string,
+): Promise<Result<ItemsRead, Finding>> {
+  const keeper = new DigitKeeper();
+  let root: Json;
+  try {
+    root = keeper.parse(text);
+  } catch {
+    return failed(refusal(text, task.file));
+  }
+  const items = await itemsAtPath(root, at, task);
+  if (!items.ok) return items;
+  return ok({ format: 'json', at, items: items.value, findings: keeper.findings(task.file) });
+}
+
+/** The finding for a text that is not a JSON document with a list in it. */
+export function refusal(text: string, file: string): Finding {
+  const fault = findJsonFault(text);
+  if (fault === undefined) return itemFindings.jsonScalar(file, text.trim().slice(0, 40));
+  const at = positionAt(text, fault.offset);
+  return fault.isTooDeep
+    ? itemFindings.nestedTooDeep(file, at, maxDepth)
+    : itemFindings.notJson(file, at, fault.wrong);
+}
+
+function itemsOf(elements: Json): Item[] {
+  return Array.isArray(elements) ? elements.map(asItem) : [];
+}

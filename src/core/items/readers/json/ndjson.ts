@@ -1,0 +1,90 @@
+import { atOnce, failed, type Json, ok } from '../../../base';
+import { itemFindings } from '../../findings';
+import { asItem, type Item } from '../../item';
+import { maxDepth, scanJson } from '../../json/scan';
+import { findJsonFault } from '../../json/strict';
+import type { Reader } from '../reader';
+import { DigitKeeper } from './numbers';
+
+const sliceChars = 2_000_000;
+
+export const ndjson: Reader = {
+  format: 'ndjson',
+  extensions: ['ndjson', 'jsonl'],
+
+  looksLike(head) {
+    const { rootEnd } = atOnce(scanJson(head));
+    return rootEnd !== undefined && /^[ \t]*\r?\n\s*[[{]/.test(head.slice(rootEnd));
+  },
+
+  first(head, task) {
+    const lastLine = head.lastIndexOf('\n');
+    if (lastLine < 0) return undefined;
+    const keeper = new DigitKeeper();
+    const read = parseLines(head.slice(0, lastLine), keeper);
+    if (read === undefined || read.length === 0) return undefined;
+    return { format: 'ndjson', at: '$[*]', items: read, findings: keeper.findings(task.file) };
+  },
+
+  async all(text, task, ports) {
+    const keeper = new DigitKeeper();
+    const items: Item[] = [];
+    let linesBefore = 0;
+    for (let from = 0; from < text.length; ) {
+      const next = text.indexOf('\n', from + sliceChars);
+      const to = next < 0 ? text.length : next + 1;
+      const slice = text.slice(from, to);
+      const read = parseLines(slice, keeper);
+      if (read === undefined) return failed(faultyLine(slice, linesBefore, task.file));
+      for (const item of read) items.push(item);
+      linesBefore += slice.split('\n').length - 1;
+      from = to;
+      ports.progress(to / text.length);
+      await ports.pause();
+    }
+    if (items.length === 0) return failed(itemFindings.noList(task.file));
+    return ok({ format: 'ndjson', at: '$[*]', items, findings: keeper.findings(task.file) });
+  },
+};
+
+/** All lines at once, which is several times quicker than one by one; undefined if any is at fault. */
+function parseLines(text: string, keeper: DigitKeeper): Item[] | undefined {
+  const lines = text.split('\n').filter((line) => line.trim() !== '');
+  try {
+    const values = keeper.parse(`[${lines.join(',')}]`);
+    if (!Array.isArray(values) || values.length !== lines.length) return undefined;
+    return lines.some(isTooDeep) ? undefined : values.map((value: Json) => asItem(value));
+  } catch {
+    return undefined;
+  }
+}
+
+/** A line that nests too deep opens as many brackets: few lines need a closer look. */
+const isTooDeep = (line: string): boolean =>
+  opens(line, '{') + opens(line, '[') > maxDepth && findJsonFault(line)?.isTooDeep === true;
+
+function opens(line: string, bracket: string): number {
+  let count = 0;
+  for (let at = line.indexOf(bracket); at >= 0; at = line.indexOf(bracket, at + 1)) count += 1;
+  return count;
+}
+
+function faultyLine(slice: string, linesBefore: number, file: string) {
+  let line = linesBefore;
+  for (const text of slice.split('\n')) {
+    line += 1;
+    if (text.trim() === '') continue;
+    const fault = findJsonFault(text);
+    if (fault === undefined) continue;
+    const at = { line, column: fault.offset + 1 };
+    return fault.isTooDeep
+      ? itemFindings.nestedTooDeep(file, at, maxDepth)
+      : itemFindings.notJson(file, at, fault.wrong, 'ndjson');
+  }
+  return itemFindings.notJson(
+    file,
+    { line: linesBefore + 1, column: 1 },
+    'one value a line was expected',
+    'ndjson',
+  );
+}

@@ -1,0 +1,115 @@
+import type { Finding } from '../../base';
+import type { Item, Key } from '../item';
+import { type ItemKeys, itemKeys, keyReader, positionKey } from '../key';
+import { freshPositions, gonePositions, type Succession } from './succession';
+
+/** Where items stand by their keys: each key is a number, and each number has a position. */
+interface Places {
+  readonly numbers: Map<string, number>;
+  /** For each item its key's number. */
+  readonly ofItems: Int32Array;
+  readonly next: number;
+}
+
+/** The keys of a list of items, both ways: the key of an item, and the item that has a key. */
+export class KeyTable implements ItemKeys {
+  private places: Places | undefined;
+  private positions: Int32Array | undefined;
+
+  /** `isSound`: every item has a key of its own, so that it is read when it is asked for. */
+  private constructor(
+    private readonly items: readonly Item[],
+    private readonly key: Key,
+    private readonly source: string,
+    private readonly keys: ItemKeys,
+    private readonly isSound: boolean,
+  ) {}
+
+  /** `isUnique`: it is known already that the key tells all of the items apart. */
+  static of(items: readonly Item[], key: Key, source: string, isUnique = false): KeyTable {
+    if (isUnique) return KeyTable.sound(items, key, source);
+    const keys = itemKeys(items, key, source);
+    const isSound = key !== null && keys.findings.length === 0;
+    return isSound
+      ? KeyTable.sound(items, key, source)
+      : new KeyTable(items, key, source, keys, false);
+  }
+
+  private static sound(items: readonly Item[], key: Key, source: string): KeyTable {
+    const read = keyReader(key);
+    const at = (item: number) => {
+      const own = items[item];
+      return (own === undefined ? undefined : read(own)) ?? positionKey(item);
+    };
+    return new KeyTable(items, key, source, { at, repeated: [], findings: [] }, true);
+  }
+
+  at(item: number): string {
+    return this.keys.at(item);
+  }
+
+  get repeated(): readonly string[] {
+    return this.keys.repeated;
+  }
+
+  get findings(): readonly Finding[] {
+    return this.keys.findings;
+  }
+
+  /** Position of the item that has a key; -1: none has. */
+  positionOf(key: string): number {
+    const { numbers, ofItems, next } = this.placed();
+    const number = numbers.get(key);
+    if (number === undefined) return -1;
+    if (this.positions === undefined) {
+      this.positions = new Int32Array(next).fill(-1);
+      for (let at = 0; at < ofItems.length; at += 1) this.positions[ofItems[at] ?? 0] = at;
+    }
+    return this.positions[number] ?? -1;
+  }
+
+  /** The keys of the items that came of these: only new ones are looked at, and these keys give their places up. */
+  after(next: Succession): KeyTable {
+    const table = KeyTable.sound(next.items, this.key, this.source);
+    table.places = this.isSound ? this.placesAfter(next) : undefined;
+    return table.places === undefined ? KeyTable.of(next.items, this.key, this.source) : table;
+  }
+
+  /** Undefined: a key is missing or there twice. */
+  private placesAfter(next: Succession): Places | undefined {
+    const { numbers, ofItems, next: first } = this.placed();
+    this.places = undefined;
+    this.positions = undefined;
+    // Numbers of what went are not used again: past a while all are given anew.
+    if (first > 2 * next.items.length + 1_000) return undefined;
+    const gone = new Map<string, number>();
+    for (const at of gonePositions(next)) {
+      const own = this.at(at);
+      gone.set(own, ofItems[at] ?? 0);
+      numbers.delete(own);
+    }
+    const read = keyReader(this.key);
+    const after = new Int32Array(next.items.length);
+    for (const { at, old, count } of next.runs) after.set(ofItems.subarray(old, old + count), at);
+    let number = first;
+    for (const at of freshPositions(next)) {
+      const own = read(next.items[at] ?? {});
+      if (own === undefined || numbers.has(own)) return undefined;
+      const known = gone.get(own);
+      after[at] = known ?? number;
+      if (known === undefined) number += 1;
+      numbers.set(own, after[at]);
+    }
+    return { numbers, ofItems: after, next: number };
+  }
+
+  private placed(): Places {
+    if (this.places === undefined) {
+      const numbers = new Map<string, number>();
+      for (let at = 0; at < this.items.length; at += 1) numbers.set(this.at(at), at);
+      const ofItems = Int32Array.from(this.items, (_, at) => at);
+      this.places = { numbers, ofItems, next: this.items.length };
+    }
+    return this.places;
+  }
+}

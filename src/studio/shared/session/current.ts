@@ -1,0 +1,63 @@
+import { ownValue } from '../../../core/base';
+import type { List } from '../../../core/lists';
+import {
+  type ItemType,
+  ownSet,
+  type Project,
+  type Source,
+  typesOf,
+  withId,
+} from '../../../core/project';
+import { useRoute } from './route';
+import { useProject, useSession } from './session';
+
+/** The source that the screens speak of: the one in the address, or the first. */
+export function sourceIn(project: Project, id: string | undefined): Source | undefined {
+  return (id === undefined ? undefined : withId(project.sources, id)) ?? project.sources[0];
+}
+
+/** The list that shows a source. */
+export function listOf(project: Project, source: Source | undefined): List | undefined {
+  return project.lists.find((list) => list.source === source?.id) ?? project.lists[0];
+}
+
+export interface Current {
+  readonly project: Project;
+  readonly source: Source;
+  readonly list: List | undefined;
+  readonly types: readonly ItemType[];
+  /** The set of the source that is shown. */
+  readonly set: string;
+}
+
+/** What is open and selected; undefined while nothing is. */
+export function currentNow(): Current | undefined {
+  const { history, sets } = useSession.getState();
+  const { route } = useRoute.getState();
+  return currentOf(history?.project, route.page === 'project' ? route.source : undefined, sets);
+}
+
+export function useCurrent(): Current | undefined {
+  const project = useProject();
+  const sets = useSession((session) => session.sets);
+  const { route } = useRoute();
+  return currentOf(project, route.page === 'project' ? route.source : undefined, sets);
+}
+
+function currentOf(
+  project: Project | undefined,
+  id: string | undefined,
+  sets: Readonly<Record<string, string>>,
+): Current | undefined {
+  const source = project === undefined ? undefined : sourceIn(project, id);
+  if (project === undefined || source === undefined) return undefined;
+  const wished = ownValue(sets, source.id) ?? ownSet;
+  const set = source.sets?.some((each) => each.id === wished) ? wished : ownSet;
+  return {
+    project,
+    source,
+    list: listOf(project, source),
+    types: typesOf(project, source.id),
+    set,
+  };
+}

@@ -1,0 +1,112 @@
+import { edits } from '../../../core/project';
+import { saveAsFile } from '../../shared/keeping/save-file';
+import { handItem } from '../../shared/session/at-hand';
+import { currentNow } from '../../shared/session/current';
+import { make, stepBack, stepForward } from '../../shared/session/editing';
+import { go, goWithin, type StationName, useRoute } from '../../shared/session/route';
+import { useSession } from '../../shared/session/session';
+import { stations } from '../stations';
+import { usePalette } from './palette-state';
+
+/** Something that can be done from anywhere, by its name or its key. */
+export interface Command {
+  readonly name: string;
+  /** As people write it; `keys.ts` reads the same words. */
+  readonly key?: string;
+  readonly needsProject: boolean;
+  /** The stations where it is likeliest wanted. */
+  readonly fits?: readonly StationName[];
+  /** Why it can't be done now; undefined: it can. */
+  whyNot?(): string | undefined;
+  run(): void;
+}
+
+const stepsOf = (side: 'done' | 'undone'): number =>
+  useSession.getState().history?.[side].length ?? 0;
+
+export function stationNow(): StationName | undefined {
+  const { route } = useRoute.getState();
+  return route.page === 'project' ? route.station : undefined;
+}
+
+const item = () => useSession.getState().atHand?.item ?? 0;
+
+const arrange = (kind: 'list' | 'grid') => {
+  const list = currentNow()?.list;
+  if (list === undefined) return;
+  const { gap, edge } = list.arrangement;
+  make(
+    edits.arrangeAs(
+      list.id,
+      kind === 'grid'
+        ? { kind, columns: 3, gap: 8, edge: 12 }
+        : { kind, gap, edge, separators: true },
+    ),
+  );
+};
+
+export const commands: readonly Command[] = [
+  {
+    name: 'Find or do',
+    key: 'Ctrl K',
+    needsProject: false,
+    run: () => usePalette.setState({ isOpen: true }),
+  },
+  {
+    name: 'Undo',
+    key: 'Ctrl Z',
+    needsProject: true,
+    whyNot: () => (stepsOf('done') === 0 ? 'nothing to undo' : undefined),
+    run: stepBack,
+  },
+  {
+    name: 'Redo',
+    key: 'Ctrl Shift Z',
+    needsProject: true,
+    whyNot: () => (stepsOf('undone') === 0 ? 'nothing to redo' : undefined),
+    run: stepForward,
+  },
+  {
+    name: 'Save as a file',
+    key: 'Ctrl S',
+    needsProject: true,
+    fits: ['hand-off'],
+    run: () => void saveAsFile(),
+  },
+  ...stations.map(({ name, words }, index) => ({
+    name: `Go to ${words}`,
+    key: `Alt ${index + 1}`,
+    needsProject: true,
+    whyNot: () => (stationNow() === name ? 'here' : undefined),
+    run: () => goWithin({ station: name }),
+  })),
+  {
+    name: 'Next item',
+    key: 'Alt ArrowDown',
+    needsProject: true,
+    fits: ['data', 'templates'],
+    run: () => void handItem(item() + 1),
+  },
+  {
+    name: 'Item before',
+    key: 'Alt ArrowUp',
+    needsProject: true,
+    fits: ['data', 'templates'],
+    run: () => void handItem(item() - 1),
+  },
+  { name: 'Arrange as a list', needsProject: true, fits: ['list'], run: () => arrange('list') },
+  { name: 'Arrange as a grid', needsProject: true, fits: ['list'], run: () => arrange('grid') },
+  {
+    name: 'All pictures',
+    needsProject: true,
+    fits: ['data'],
+    run: () => goWithin({ station: 'data', panel: 'pictures' }),
+  },
+  { name: 'All projects', needsProject: true, run: () => go({ page: 'start' }) },
+  {
+    name: 'Show the keys',
+    key: '?',
+    needsProject: false,
+    run: () => usePalette.setState({ isOpen: true, showsKeys: true }),
+  },
+];

@@ -1,0 +1,193 @@
+import { edits } from '../../../../core/project';
+import {
+  type Constant,
+  isBound,
+  type Padding,
+  type Property,
+  propertyOf,
+  type Radius,
+  type Size,
+  textStyleNames,
+} from '../../../../core/templates';
+import { ChoiceChips, NumberField, Row } from '../../../shared/controls/controls';
+import { make } from '../../../shared/session/editing';
+import type { Selection } from '../selection';
+
+interface ConstantFieldProps {
+  readonly selection: Selection;
+  readonly name: string;
+  readonly property: Property;
+}
+
+/** What a person sets of a property that no value feeds, by what the property takes. */
+export function ConstantField({ selection, name, property }: ConstantFieldProps) {
+  return (
+    <Row words={property.words}>
+      <ConstantInput {...{ selection, name, property }} />
+    </Row>
+  );
+}
+
+export function ConstantInput({ selection, name, property }: ConstantFieldProps) {
+  const { template, part } = selection;
+  const said = propertyOf(part, name);
+  const value = said === undefined || isBound(said) ? property.default : said;
+  const label = property.words.slice(0, 1).toUpperCase() + property.words.slice(1);
+  const set = (next: Constant) =>
+    make(edits.set({ template: template.id, part: part.id, property: name }, next));
+  switch (property.kind) {
+    case 'word':
+      return <WordChips {...{ label, value, set }} among={property.among} />;
+    case 'style':
+      return <WordChips {...{ label, value, set }} among={textStyleNames} />;
+    case 'condition':
+      return <Condition {...{ label, value, set }} />;
+    case 'number':
+      return (
+        <NumberField
+          label={label}
+          value={typeof value === 'number' ? value : property.min}
+          min={property.min}
+          max={property.max}
+          step={property.step}
+          onChange={set}
+        />
+      );
+    case 'size':
+      return <SizeField {...{ label, set }} size={sizeOf(value)} among={property.among} />;
+    case 'padding':
+      return <PaddingField {...{ set }} padding={paddingOf(value)} />;
+    case 'radius':
+      return <RadiusField {...{ label, value, set }} max={property.max} />;
+    case 'text':
+    case 'address':
+    case 'picture':
+      return null;
+  }
+}
+
+interface InputProps {
+  readonly label: string;
+  readonly value: Constant | undefined;
+  readonly set: (next: Constant) => void;
+}
+
+function WordChips({ label, value, set, among }: InputProps & { among: readonly string[] }) {
+  return (
+    <ChoiceChips
+      label={label}
+      options={among}
+      chosen={typeof value === 'string' ? value : (among[0] ?? '')}
+      onChoose={set}
+    />
+  );
+}
+
+function Condition({ label, value, set }: InputProps) {
+  return (
+    <ChoiceChips
+      label={label}
+      options={['no', 'yes']}
+      chosen={value === true ? 'yes' : 'no'}
+      onChoose={(next) => set(next === 'yes')}
+    />
+  );
+}
+
+const sizeOf = (value: Constant | undefined): Size =>
+  typeof value === 'object' && ('share' in value || 'fixed' in value) ? value : 'fit';
+
+interface SizeFieldProps {
+  readonly label: string;
+  readonly size: Size;
+  readonly among: readonly ('fit' | 'share' | 'fixed')[];
+  readonly set: (size: Size) => void;
+}
+
+const firstSizes: Readonly<Record<'fit' | 'share' | 'fixed', Size>> = {
+  fit: 'fit',
+  share: { share: 1 },
+  fixed: { fixed: 80 },
+};
+
+function SizeField({ label, size, among, set }: SizeFieldProps) {
+  const kind = size === 'fit' ? 'fit' : 'share' in size ? 'share' : 'fixed';
+  return (
+    <span className="flex flex-wrap items-center gap-1.5">
+      {among.length > 1 && (
+        <ChoiceChips
+          label={label}
+          options={among}
+          chosen={kind}
+          onChoose={(next) => next !== kind && set(firstSizes[next])}
+        />
+      )}
+      {size !== 'fit' && 'share' in size && (
+        <NumberField
+          label={`Share of the ${label.toLowerCase()}`}
+          value={size.share}
+          min={1}
+          max={100}
+          onChange={(share) => set({ share })}
+        />
+      )}
+      {size !== 'fit' && 'fixed' in size && (
+        <NumberField
+          label={`${label} in px`}
+          value={size.fixed}
+          min={1}
+          max={1000}
+          onChange={(fixed) => set({ fixed })}
+        />
+      )}
+    </span>
+  );
+}
+
+const paddingOf = (value: Constant | undefined): Padding =>
+  typeof value === 'object' && 'top' in value ? value : { start: 0, end: 0, top: 0, bottom: 0 };
+
+interface PaddingFieldProps {
+  readonly padding: Padding;
+  readonly set: (padding: Padding) => void;
+}
+
+function PaddingField({ padding, set }: PaddingFieldProps) {
+  return (
+    <span className="flex items-center gap-1.5">
+      <NumberField
+        label="Padding at the sides"
+        value={padding.start}
+        min={0}
+        max={200}
+        onChange={(sides) => set({ ...padding, start: sides, end: sides })}
+      />
+      sides
+      <NumberField
+        label="Padding above and below"
+        value={padding.top}
+        min={0}
+        max={200}
+        onChange={(ends) => set({ ...padding, top: ends, bottom: ends })}
+      />
+    </span>
+  );
+}
+
+function RadiusField({ label, value, set, max }: InputProps & { max: number }) {
+  const kind = value === 'circle' ? 'circle' : value === 0 ? 'square' : 'rounded';
+  const radii: Readonly<Record<typeof kind, Radius>> = { square: 0, rounded: 6, circle: 'circle' };
+  return (
+    <span className="flex flex-wrap items-center gap-1.5">
+      <ChoiceChips
+        label={label}
+        options={['square', 'rounded', 'circle']}
+        chosen={kind}
+        onChoose={(next) => set(radii[next])}
+      />
+      {kind === 'rounded' && typeof value === 'number' && (
+        <NumberField label={`${label} in px`} value={value} min={1} max={max} onChange={set} />
+      )}
+    </span>
+  );
+}
