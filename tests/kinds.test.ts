@@ -102,7 +102,7 @@ describe('a kind of part that is declared in one file', () => {
     );
     shop.make(edits.renameField({ type: shop.type(), path: ['name'] }, 'title'));
     expect(shop.engine.view(everything).entries[0]?.values[1]).toBe('Lace');
-    expect(trace(shop.engine, 'stock-plain', 'mark', 'words', 1)).toMatchObject({ text: 'Sock' });
+    expect(trace(shop.engine, { ...place, property: 'words' }, 1)).toMatchObject({ text: 'Sock' });
   });
 
   test('is checked: what an expression gives, the words that it writes, the values of all items', () => {

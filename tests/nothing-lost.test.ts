@@ -246,7 +246,7 @@ function bring(
   edit: (draft: ReturnType<typeof draftSource>) => Edit,
 ): void {
   const { read, inference } = known(list, name);
-  const draft = draftSource(page.history.used, name, read, inference);
+  const draft = draftSource(page.history.used, { file: name, read, inference });
   page.engine.hold(draft.source.id, list, inference.unique);
   page.make(edit(draft));
 }

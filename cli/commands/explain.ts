@@ -29,7 +29,7 @@ export async function explain(file: string, options: ExplainOptions): Promise<vo
       `The template ${plan?.template ?? ''} has no part "${options.part}" that shows something. It has ${plan?.slots.map(({ part }) => part).join(', ') ?? 'none'}.`,
     );
   const { part, property } = slot;
-  const found = trace(engine, plan.template, part, property, entry.item);
+  const found = trace(engine, { template: plan.template, part, property }, entry.item);
   if (found?.text === undefined) process.exitCode = 1;
   if (options.json) json({ template: plan.template, part, property, ...found });
   else {

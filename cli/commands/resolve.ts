@@ -51,7 +51,7 @@ function asJson(engine: Engine, list: List, view: Frame, entry: Entry) {
   const why = (part: string, property: string) =>
     item === undefined
       ? undefined
-      : trace(engine, plan?.template ?? '', part, property, item)?.missing;
+      : trace(engine, { template: plan?.template ?? '', part, property }, item)?.missing;
   return {
     list: list.id,
     entry: entry.kind,

@@ -125,7 +125,7 @@ describe('a list of real items', () => {
         },
       ],
     });
-    expect(trace(engine, 'skein-plain', 'title', 'text', 2)).toMatchObject({
+    expect(trace(engine, { ...place, property: 'text' }, 2)).toMatchObject({
       text: undefined,
       missing: 'this item has no maker',
     });

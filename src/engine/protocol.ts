@@ -10,7 +10,7 @@ import type {
 } from '../core/items';
 import type { Entry } from '../core/lists';
 import type { PictureContents } from '../core/pictures';
-import type { Project, SourceDraft, UsedIds } from '../core/project';
+import type { Project, PropertyPlace, SourceDraft, UsedIds } from '../core/project';
 import type { Decoding } from '../core/values';
 import type { Writing } from '../keeping';
 import type {
@@ -89,7 +89,7 @@ export interface EngineProtocol {
   /** The next item from `after` on, in turn, that holds the words anywhere; -1: none. */
   find(words: string, after: number): Promise<number>;
   firstOfType(type: string): Promise<number>;
-  trace(template: string, part: string, property: string, item: number): Promise<Trace | undefined>;
+  trace(place: PropertyPlace, item: number): Promise<Trace | undefined>;
   /** By format, locale and item. */
   tryFormats(trial: FormatTrial): Promise<readonly (readonly (readonly FormattedValue[])[])[]>;
   /** Rows at the time that it is now; undefined: none of them follows it. */

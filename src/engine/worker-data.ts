@@ -27,7 +27,96 @@ export function dataProtocol(
     return source;
   };
 
-  async function bringSource(
+  const sources = sourceReader(engine, reading, imports);
+
+  return {
+    async rows(source, look, range) {
+      return data.rows(source, look, range);
+    },
+
+    async evidence(field) {
+      return data.evidence(field, pause);
+    },
+
+    async misfits(source) {
+      return data.misfits(sourceOf(source));
+    },
+
+    async proposals(field) {
+      return data.proposals(field);
+    },
+
+    async tryDecoding(field, decoding) {
+      return data.tryDecoding(field, decoding);
+    },
+
+    bringSource: (document, used) =>
+      reading.cancellable(document, () => sources.bring(document, used)),
+
+    importAgain: (id, document) =>
+      reading.cancellable(document, async () => {
+        const source = sourceOf(id);
+        const all = await reading.items(document, () => {}, true);
+        if (!all.ok) return all;
+        reading.remember(id, document, all.value.read.places ?? []);
+        return ok(imports.importAgain(source, all.value.name, all.value.read, all.value.inference));
+      }),
+
+    async readAt(id, at, used) {
+      const source = sourceOf(id);
+      const document = reading.document(id);
+      if (document === undefined) return failed(notAtHand(source));
+      const elsewhere = { ...document, at };
+      return reading.cancellable(elsewhere, () => sources.readElsewhere(source, elsewhere, used));
+    },
+
+    async places(source) {
+      return reading.places(source);
+    },
+
+    async pathSteps(source, at) {
+      const root = await reading.root(source);
+      return root === undefined ? undefined : pathSteps(root, at);
+    },
+
+    async foundBy(source, discriminator) {
+      return data.foundBy(source, discriminator);
+    },
+
+    async change(source, set, change) {
+      return data.change(source, set, change);
+    },
+
+    async make({ source, set, count, seed, rules }) {
+      return reading.cancellable('Making items', () =>
+        data.make(sourceOf(source), { set, count, seed, rules }, (share) =>
+          reading.turnWith(share),
+        ),
+      );
+    },
+
+    async nasty(source, set) {
+      return data.nasty(sourceOf(source), set);
+    },
+
+    async showSet(source, set, wanted) {
+      engine.showSet(source, set);
+      return shown(engine.view(wanted));
+    },
+
+    async follow(sources) {
+      follow(sources);
+    },
+
+    async look(wanted) {
+      return shown(engine.view(wanted));
+    },
+  };
+}
+
+/** Documents that become sources, or items of one that is there. */
+function sourceReader(engine: Engine, reading: Reading, imports: EngineImport) {
+  async function bring(
     document: SourceDocument,
     used: UsedIds,
   ): Promise<Result<SourceRead, Finding>> {
@@ -37,7 +126,12 @@ export function dataProtocol(
 
   function brought(document: SourceDocument, known: ItemsKnown, used: UsedIds): SourceRead {
     const { read, name, inference } = known;
-    const draft = draftSource(used, name, read, inference, goesOn(document, known));
+    const draft = draftSource(used, {
+      file: name,
+      read,
+      inference,
+      goesOn: goesOn(document, known),
+    });
     engine.hold(draft.source.id, read.items, inference.unique);
     reading.remember(draft.source.id, document, read.places ?? []);
     return {
@@ -62,89 +156,7 @@ export function dataProtocol(
     return ok({ kind: 'known', summary });
   }
 
-  return {
-    async rows(source, look, range) {
-      return data.rows(source, look, range);
-    },
-
-    async evidence(field) {
-      return data.evidence(field, pause);
-    },
-
-    async misfits(source) {
-      return data.misfits(sourceOf(source));
-    },
-
-    async proposals(field) {
-      return data.proposals(field);
-    },
-
-    async tryDecoding(field, decoding) {
-      return data.tryDecoding(field, decoding);
-    },
-
-    bringSource: (document, used) =>
-      reading.cancellable(document, () => bringSource(document, used)),
-
-    importAgain: (id, document) =>
-      reading.cancellable(document, async () => {
-        const source = sourceOf(id);
-        const all = await reading.items(document, () => {}, true);
-        if (!all.ok) return all;
-        reading.remember(id, document, all.value.read.places ?? []);
-        return ok(imports.importAgain(source, all.value.name, all.value.read, all.value.inference));
-      }),
-
-    async readAt(id, at, used) {
-      const source = sourceOf(id);
-      const document = reading.document(id);
-      if (document === undefined) return failed(notAtHand(source));
-      const elsewhere = { ...document, at };
-      return reading.cancellable(elsewhere, () => readElsewhere(source, elsewhere, used));
-    },
-
-    async places(source) {
-      return reading.places(source);
-    },
-
-    async pathSteps(source, at) {
-      const root = await reading.root(source);
-      return root === undefined ? undefined : pathSteps(root, at);
-    },
-
-    async foundBy(source, discriminator) {
-      return data.foundBy(source, discriminator);
-    },
-
-    async change(source, set, change) {
-      return data.change(source, set, change);
-    },
-
-    async make({ source, set, count, seed, rules }) {
-      return reading.cancellable('Making items', () =>
-        data.make(sourceOf(source), set, count, { seed, rules }, (share) =>
-          reading.turnWith(share),
-        ),
-      );
-    },
-
-    async nasty(source, set) {
-      return data.nasty(sourceOf(source), set);
-    },
-
-    async showSet(source, set, wanted) {
-      engine.showSet(source, set);
-      return shown(engine.view(wanted));
-    },
-
-    async follow(sources) {
-      follow(sources);
-    },
-
-    async look(wanted) {
-      return shown(engine.view(wanted));
-    },
-  };
+  return { bring, readElsewhere };
 }
 
 const notAtHand = (source: Source): Finding => ({

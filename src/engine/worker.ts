@@ -181,8 +181,8 @@ const protocol: EngineProtocol &
     return engine.firstOfType(type);
   },
 
-  async trace(template, part, property, item) {
-    return trace(engine, template, part, property, item);
+  async trace(place, item) {
+    return trace(engine, place, item);
   },
 
   async tryFormats(trial) {

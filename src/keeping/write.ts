@@ -48,7 +48,8 @@ export async function writeProjectHere(
     count += 1;
     // No two writings of one page, and no two pages, have the same.
     state.set(source, { items: each, stamp: `${record.writer} ${now} ${count}` });
-    for await (const chunk of chunksThatDiffer(id, source, each, before?.items, pause))
+    const place = { project: id, source };
+    for await (const chunk of chunksThatDiffer(place, each, before?.items, pause))
       chunks.push(chunk);
   }
   const { projects, sources, chunks: table, contents: shown } = database;
@@ -87,8 +88,7 @@ export async function writeProjectHere(
 const chunkCountOf = (items: readonly Item[]): number => Math.ceil(items.length / itemsAChunk);
 
 async function* chunksThatDiffer(
-  project: string,
-  source: string,
+  place: Pick<KeptChunk, 'project' | 'source'>,
   items: readonly Item[],
   before: readonly Item[] | undefined,
   pause: () => Promise<void>,
@@ -101,7 +101,7 @@ async function* chunksThatDiffer(
       Math.min(before.length, from + itemsAChunk) === to &&
       hasSame(items, before, from, to);
     if (isSame) continue;
-    yield { project, source, part, text: JSON.stringify(items.slice(from, to)) };
+    yield { ...place, part, text: JSON.stringify(items.slice(from, to)) };
     await pause();
   }
 }

@@ -73,6 +73,17 @@ test('files stay one thing: none past 500 lines, one in ten past 300 at most', (
   expect(lengths.filter(([lines]) => lines > 300).length).toBeLessThanOrEqual(lengths.length / 10);
 });
 
+test('no folder holds more than 15 files beside their tests', () => {
+  const byFolder = new Map<string, number>();
+  for (const file of [...files('src'), ...files('cli')]) {
+    if (!/\.tsx?$/.test(file) || /\.test\.ts$|\.d\.ts$/.test(file)) continue;
+    const folder = dirname(file);
+    byFolder.set(folder, (byFolder.get(folder) ?? 0) + 1);
+  }
+  expect(byFolder.size).toBeGreaterThan(40);
+  expect([...byFolder].filter(([, fileCount]) => fileCount > 15)).toEqual([]);
+});
+
 test('the core knows neither page nor Node', () => {
   const config = JSON.parse(readFileSync('src/core/tsconfig.json', 'utf8')) as {
     compilerOptions: unknown;

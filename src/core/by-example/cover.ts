@@ -57,7 +57,7 @@ export function coversOf(
   for (const { places, partials } of board.states()) {
     const steps = [
       ...holeSteps(places, holes, reads),
-      ...formSteps(places, forms, reads, locale, fields),
+      ...formSteps(places, reads, (form) => formsAt(form, places, locale, fields), forms),
     ];
     const char = sameChar(places, reads);
     for (const partial of partials) {
@@ -205,13 +205,12 @@ function* holeSteps(
 
 function* formSteps(
   places: readonly number[],
-  forms: readonly FormSource[],
   reads: readonly Read[],
-  locale: string,
-  fields: readonly Field[],
+  at: (form: FormSource) => ReturnType<typeof formsAt>,
+  forms: readonly FormSource[],
 ): Generator<Step, void> {
   for (const form of forms)
-    for (const { hole, ends, words } of formsAt(form, places, locale, fields)) {
+    for (const { hole, ends, words } of at(form)) {
       if (isPinnedOtherwise(places, hole, ends, reads)) continue;
       let cost = hole.cost;
       for (let at = places[0] ?? 0; at < (ends[0] ?? 0); at += 1) cost += knownCost(reads[0], at);

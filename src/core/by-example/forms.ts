@@ -59,7 +59,7 @@ export function formSources(
       {
         source,
         byExample: reads.map((read, at) =>
-          pluralForms(read, Number(values[at]), spans[at], locale, reads.length),
+          pluralForms(read, Number(values[at]), spans[at], { locale, exampleCount: reads.length }),
         ),
       },
     ];
@@ -85,8 +85,7 @@ function pluralForms(
   { words }: Read,
   value: number,
   spans: ReadonlyMap<number, readonly number[]> | undefined,
-  locale: string,
-  exampleCount: number,
+  { locale, exampleCount }: { readonly locale: string; readonly exampleCount: number },
 ) {
   const { text } = words;
   const category = pluralCategory(locale, value);
@@ -187,7 +186,7 @@ function booleanWriting(
   const [yes, no] = [forms.get('true'), forms.get('false')];
   const isOpen = yes === undefined || no === undefined;
   const format: Format = { as: 'yesNo', yes: yes ?? '', no: no ?? '' };
-  const whole = byFormat(format, isOpen ? costs.openBoolean : costs.boolean, locale, fields);
+  const whole = byFormat(format, isOpen ? costs.openBoolean : costs.boolean, { locale, fields });
   if (!isOpen) return whole;
   return {
     ...whole,

@@ -45,7 +45,7 @@ export function readExample(
   locale: string,
 ): Read {
   const { item, context } = example;
-  const wanted = wantedFrom(example.text, item, context, locale, fields);
+  const wanted = wantedFrom(example.text, item, context, { locale, fields });
   const { words, text } = wanted;
   const holes = new Map<string, { hole: Hole; spans: Spans }>();
   const missing = new Set<Source>();

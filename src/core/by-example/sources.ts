@@ -108,7 +108,8 @@ function* pathsIn(
     if (field.type === 'record') {
       if (before.length < deepest) yield* pathsIn(field.fields, path, samples);
     } else if (field.type === 'list') {
-      yield* fromList(expr, field.of, names, cost, before.length === 0 ? field.name : '', samples);
+      const own = before.length === 0 ? field.name : '';
+      yield* fromList({ list: expr, own, names, cost }, field.of, samples);
     } else {
       const isNumber = kindOf(field) === 'number';
       const isWhole = field.type === 'integer';
@@ -117,12 +118,18 @@ function* pathsIn(
   }
 }
 
+/** A list of an item: how it is read, and what reading it costs. */
+interface ListSource {
+  readonly list: string;
+  /** Its name, where it stands in the item itself. */
+  readonly own: string;
+  readonly names: readonly string[];
+  readonly cost: number;
+}
+
 function* fromList(
-  list: string,
+  { list, own, names, cost }: ListSource,
   of: ValueType,
-  names: readonly string[],
-  cost: number,
-  own: string,
   samples: readonly JsonRecord[],
 ): Generator<Draft, void> {
   const draft = (expr: string, more: number, isNumber: boolean, inner: readonly string[] = []) => ({
@@ -153,7 +160,7 @@ function* fromList(
     if (kindOf(field) === 'date')
       for (const name of ['smallest', 'largest'])
         yield draft(`${name}(${list}, x => ${step})`, costs.extreme, false, [field.name]);
-    yield* counts(list, own, field, step, samples, draft);
+    yield* counts({ list, own }, field, samples, draft);
   }
   for (const [at, a] of numbers.entries())
     for (const b of numbers.slice(at + 1)) {
@@ -177,13 +184,12 @@ const maxValues = 6;
 
 /** How many elements have a value that many have. */
 function* counts(
-  list: string,
-  own: string,
+  { list, own }: Pick<ListSource, 'list' | 'own'>,
   field: Field,
-  step: string,
   samples: readonly JsonRecord[],
   draft: Drafting,
 ): Generator<Draft, void> {
+  const step = pathText(['x', field.name]);
   if (field.type === 'boolean') {
     yield draft(`${list}.filter(x => ${step}).length`, costs.counted, true, [field.name]);
     yield draft(`${list}.filter(x => !${step}).length`, costs.counted + 0.4, true, [field.name]);

@@ -37,8 +37,7 @@ export function wantedFrom(
   typed: string,
   item: JsonRecord,
   { now }: RowContext,
-  locale: string,
-  fields: readonly Field[],
+  { locale, fields }: Pick<Wanted, 'locale' | 'fields'>,
 ): Wanted {
   const words = fold(typed);
   const { text } = words;

@@ -59,8 +59,7 @@ export function* gatherEvidence(
   let nullCount = 0;
   let emptyCount = 0;
   let firstMissing = -1;
-  let isDistinctExact = true;
-  let isWhole = true;
+  let [isDistinctExact, isWhole] = [true, true];
   // Numbers are told apart after they are sorted, which is several times quicker.
   const isOfNumbers = measure === 'number';
   let smallest: { at: number; extreme: Extreme } | undefined;
@@ -99,14 +98,8 @@ export function* gatherEvidence(
       largest = { at, extreme: { value, item: position } };
   }
   const all = measures.subarray(0, measuredCount);
-  const span = (largest?.at ?? 0) - (smallest?.at ?? 0);
-  // Whole numbers close together are counted where they stand; sorting takes five times as long.
-  const isDense = isWhole && span <= 4 * items.length;
-  const numbers = !isOfNumbers
-    ? noNumbers
-    : isDense
-      ? countDense(all, smallest?.at ?? 0, span)
-      : countNumbers(all.sort());
+  const ends = { from: smallest?.at ?? 0, to: largest?.at ?? 0 };
+  const numbers = isOfNumbers ? countedNumbers(all, ends, isWhole, items.length) : noNumbers;
   return {
     itemCount,
     presentCount,
@@ -121,6 +114,17 @@ export function* gatherEvidence(
     largest: largest?.extreme,
     ...binsOf(all, isWhole),
   };
+}
+
+/** Whole numbers close together are counted where they stand; sorting takes five times as long. */
+function countedNumbers(
+  all: Float64Array,
+  { from, to }: { readonly from: number; readonly to: number },
+  isWhole: boolean,
+  itemCount: number,
+) {
+  const span = to - from;
+  return isWhole && span <= 4 * itemCount ? countDense(all, from, span) : countNumbers(all.sort());
 }
 
 function pathReader([first, ...rest]: readonly string[]): (item: Item) => Json | undefined {

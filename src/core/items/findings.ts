@@ -182,7 +182,12 @@ export const itemFindings = {
       'Close the quote, or double quotes that belong to the text.',
     ),
 
-  rowsRagged: (file: string, at: Position, rowCount: number, cells: number, columns: number) =>
+  rowsRagged: (
+    file: string,
+    at: Position,
+    { count: rowCount, cells }: { readonly count: number; readonly cells: number },
+    columns: number,
+  ) =>
     warning(
       'rows-ragged',
       inFile(file, at),
@@ -271,7 +276,12 @@ export const itemFindings = {
       'They get what the list gives to all others. Import them again to have a type made.',
     ),
 
-  fieldMissing: (source: string, type: string, field: string, first: number, itemCount: number) =>
+  fieldMissing: (
+    source: string,
+    type: string,
+    field: string,
+    { first, itemCount }: Omit<SomeItems, 'value'>,
+  ) =>
     warning(
       'field-missing',
       { in: 'items', source, field, item: first },

@@ -131,7 +131,12 @@ function findingsOf(typed: TypedItems, type: string, count: FieldCount): Finding
   const undecoded = missing === 0 || isInside ? undefined : firstUndecoded(typed, field);
   if (undecoded !== undefined) found.push(undecoded);
   else if (field.required && missing > 0)
-    found.push(itemFindings.fieldMissing(typed.source, type, name, firstMissing, missing));
+    found.push(
+      itemFindings.fieldMissing(typed.source, type, name, {
+        first: firstMissing,
+        itemCount: missing,
+      }),
+    );
   if (other > 0)
     found.push(
       itemFindings.fieldOfOtherType(

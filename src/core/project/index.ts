@@ -9,6 +9,7 @@ export {
   freeFormatId,
   freePartId,
   inOneStep,
+  type PropertyPlace,
 } from './edits';
 export { projectFileSchema } from './file/file-schema';
 export { loadLimits, type WhyPastLimits } from './file/limits';

@@ -18,6 +18,14 @@ export interface SourceDraft {
 /** How an origin's items go on. */
 type GoesOn = Pick<Partial<Origin>, 'pages' | 'follow'>;
 
+/** Items with what was found out about them. */
+interface Brought {
+  readonly file: string;
+  readonly read: Omit<ItemsRead, 'findings'>;
+  readonly inference: Inference;
+  readonly goesOn?: GoesOn;
+}
+
 /** A whole project for items that were just read. */
 export function makeProject(
   file: string,
@@ -25,7 +33,7 @@ export function makeProject(
   inference: Inference,
   goesOn: GoesOn = {},
 ): Project {
-  const draft = draftSource(noIds, file, read, inference, goesOn);
+  const draft = draftSource(noIds, { file, read, inference, goesOn });
   return {
     yarncard: formatVersion,
     name: draft.source.name,
@@ -40,10 +48,7 @@ export function makeProject(
 /** A source for items that were just read; none of its ids is among the used ones. */
 export function draftSource(
   used: UsedIds,
-  file: string,
-  read: Omit<ItemsRead, 'findings'>,
-  inference: Inference,
-  { pages, follow }: GoesOn = {},
+  { file, read, inference, goesOn: { pages, follow } = {} }: Brought,
 ): SourceDraft {
   const name = nameOf(file, read.at);
   const id = freeId(slug(name), used.sources);

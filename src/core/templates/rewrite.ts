@@ -7,6 +7,12 @@ export type Side = 'before' | 'after' | 'above' | 'below';
 /** Ids that a template's parts have. */
 export const partIds = (row: StackPart): string[] => [...partsOf(row)].map((part) => part.id);
 
+/** A part that is put in, and what a stack around it and its neighbour is called, if it needs one. */
+export interface Insertion {
+  readonly part: Part;
+  readonly stackId: string;
+}
+
 /**
  * Puts a part beside or under another. Where the stack around already runs that way it becomes
  * a sibling; otherwise the two get a stack of their own, which takes over the width.
@@ -15,12 +21,14 @@ export function insertPart(
   row: StackPart,
   anchor: string,
   side: Side,
-  part: Part,
-  stackId: string,
+  { part, stackId }: Insertion,
 ): StackPart {
   const direction = side === 'before' || side === 'after' ? 'across' : 'down';
   const isFirst = side === 'before' || side === 'above';
-  if (anchor === row.id) return insertAtEdge(row, part, direction, isFirst, stackId);
+  if (anchor === row.id) {
+    const around = (inner: readonly Part[]) => (isFirst ? [part, ...inner] : [...inner, part]);
+    return insertAtEdge(row, direction, around, stackId);
+  }
   return mapStacks(row, (stack) => {
     const at = stack.children.findIndex((child) => child.id === anchor);
     const anchored = stack.children[at];
@@ -35,12 +43,10 @@ export function insertPart(
 /** The row itself as the anchor: inside it at one end, wrapping what it holds where it runs the other way. */
 function insertAtEdge(
   row: StackPart,
-  part: Part,
   direction: 'across' | 'down',
-  isFirst: boolean,
+  around: (inner: readonly Part[]) => readonly Part[],
   stackId: string,
 ): StackPart {
-  const around = (inner: readonly Part[]) => (isFirst ? [part, ...inner] : [...inner, part]);
   if ((row.direction ?? 'across') === direction || row.children.length === 0) {
     return { ...row, direction, children: around(row.children) };
   }

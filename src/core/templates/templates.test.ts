@@ -18,29 +18,32 @@ describe('putting a part beside another', () => {
     ['after', 'across(title new)'],
     ['before', 'across(new title)'],
   ])('%s', (side, expected) => {
-    expect(outline(insertPart(row, 'title', side, label('new'), 'words'))).toBe(expected);
+    expect(outline(insertPart(row, 'title', side, { part: label('new'), stackId: 'words' }))).toBe(
+      expected,
+    );
   });
 
   test('the two take over the width of the one', () => {
-    const words = insertPart(row, 'title', 'below', label('new'), 'words').children[0];
+    const words = insertPart(row, 'title', 'below', { part: label('new'), stackId: 'words' })
+      .children[0];
     expect(words).toMatchObject({ part: 'stack', width: { share: 1 } });
   });
 
   test('a third goes into the stack that is there', () => {
-    const two = insertPart(row, 'title', 'below', label('second'), 'words');
-    expect(outline(insertPart(two, 'second', 'below', label('third'), 'more'))).toBe(
-      'across(down(title second third))',
-    );
+    const two = insertPart(row, 'title', 'below', { part: label('second'), stackId: 'words' });
+    expect(
+      outline(insertPart(two, 'second', 'below', { part: label('third'), stackId: 'more' })),
+    ).toBe('across(down(title second third))');
   });
 
   test('beside a whole row that runs across: at its end', () => {
-    const two = insertPart(row, 'title', 'below', label('second'), 'words');
-    expect(outline(insertPart(two, 'row', 'after', label('value'), 'more'))).toBe(
-      'across(down(title second) value)',
-    );
-    expect(outline(insertPart(two, 'row', 'below', label('value'), 'more'))).toBe(
-      'down(across(down(title second)) value)',
-    );
+    const two = insertPart(row, 'title', 'below', { part: label('second'), stackId: 'words' });
+    expect(
+      outline(insertPart(two, 'row', 'after', { part: label('value'), stackId: 'more' })),
+    ).toBe('across(down(title second) value)');
+    expect(
+      outline(insertPart(two, 'row', 'below', { part: label('value'), stackId: 'more' })),
+    ).toBe('down(across(down(title second)) value)');
   });
 });
 
@@ -65,7 +68,7 @@ describe('any inserting and removing', () => {
             const kept = id === 'row' ? before : before.filter((leaf) => !inside.includes(leaf));
             expect(leaves(row)).toEqual(kept);
           } else {
-            row = insertPart(row, id, side, label(`new-${n}`), `stack-${n}`);
+            row = insertPart(row, id, side, { part: label(`new-${n}`), stackId: `stack-${n}` });
             expect(new Set(leaves(row))).toEqual(new Set([...before, `new-${n}`]));
           }
           expect(new Set(partIds(row)).size).toBe(partIds(row).length);
@@ -83,7 +86,10 @@ describe('any inserting and removing', () => {
 });
 
 test('removing the last but one part of a stack leaves the last in its place', () => {
-  const two = insertPart(draftRow('name'), 'title', 'below', label('second'), 'words');
+  const two = insertPart(draftRow('name'), 'title', 'below', {
+    part: label('second'),
+    stackId: 'words',
+  });
   const one = removePart(two, 'second');
   expect(outline(one)).toBe('across(title)');
   expect(stackAround(one, 'title')?.id).toBe('row');

@@ -7,14 +7,29 @@ export interface Span {
   readonly to: number;
 }
 
-const error = (code: string, span: Span, message: string, hint: string, mend?: Mend): Finding => ({
+const error = (code: string, span: Span, message: string, hint: string): Finding => ({
   code,
   severity: 'error',
   place: { in: 'expression', from: span.from, to: span.to },
   message: clipped(message),
   hint: clipped(hint),
-  ...(mend && { mend }),
 });
+
+/** The same with what a press puts right, where that is known. */
+const mended = (finding: Finding, mend: Mend | undefined): Finding =>
+  mend === undefined ? finding : { ...finding, mend };
+
+/** What there is instead: the nearest name, and all of them in words. */
+interface Known {
+  readonly near: string | undefined;
+  readonly known: string;
+}
+
+/** Something of an expression as its author calls it, and its type with an article. */
+interface Is {
+  readonly what: string;
+  readonly type: string;
+}
 
 /** Everything that can be wrong with an expression. */
 export const valueFindings = {
@@ -67,32 +82,41 @@ export const valueFindings = {
     ),
 
   notInLanguage: (span: Span, what: string, instead: string, mend?: Mend) =>
-    error('expression-not-in-language', span, `${what} cannot be used here.`, instead, mend),
+    mended(
+      error('expression-not-in-language', span, `${what} cannot be used here.`, instead),
+      mend,
+    ),
 
   unknownName: (span: Span, name: string, near: string | undefined, known: string) =>
-    error(
-      'name-unknown',
-      span,
-      `There is no field "${name}".`,
-      near === undefined ? `The fields are ${known}.` : `Did you mean ${near}?`,
+    mended(
+      error(
+        'name-unknown',
+        span,
+        `There is no field "${name}".`,
+        near === undefined ? `The fields are ${known}.` : `Did you mean ${near}?`,
+      ),
       near === undefined ? undefined : { label: `Write ${near}`, ...span, text: near },
     ),
 
-  noSuchStep: (span: Span, record: string, name: string, near: string | undefined, known: string) =>
-    error(
-      'step-unknown',
-      span,
-      `${record} has no field "${name}".`,
-      near === undefined ? `It has ${known}.` : `Did you mean ${near}?`,
+  noSuchStep: (span: Span, record: string, name: string, { near, known }: Known) =>
+    mended(
+      error(
+        'step-unknown',
+        span,
+        `${record} has no field "${name}".`,
+        near === undefined ? `It has ${known}.` : `Did you mean ${near}?`,
+      ),
       near === undefined ? undefined : { label: `Write ${near}`, ...span, text: near },
     ),
 
   noSuchSource: (span: Span, source: string, near: string | undefined, known: string) =>
-    error(
-      'source-unknown',
-      span,
-      `There is no source "${source}" to look into.`,
-      near === undefined ? `The sources are ${known}.` : `Did you mean ${near}?`,
+    mended(
+      error(
+        'source-unknown',
+        span,
+        `There is no source "${source}" to look into.`,
+        near === undefined ? `The sources are ${known}.` : `Did you mean ${near}?`,
+      ),
       near === undefined
         ? undefined
         : { label: `Write ${near}`, ...span, text: JSON.stringify(near) },
@@ -107,15 +131,17 @@ export const valueFindings = {
     ),
 
   noSuchFormat: (span: Span, format: string, near: string | undefined, known: string) =>
-    error(
-      'format-unknown',
-      span,
-      `There is no format "${format}".`,
-      near !== undefined
-        ? `Did you mean ${near}?`
-        : known === ''
-          ? 'The project has none yet: choose one under the value.'
-          : `The formats are ${known}.`,
+    mended(
+      error(
+        'format-unknown',
+        span,
+        `There is no format "${format}".`,
+        near !== undefined
+          ? `Did you mean ${near}?`
+          : known === ''
+            ? 'The project has none yet: choose one under the value.'
+            : `The formats are ${known}.`,
+      ),
       near === undefined
         ? undefined
         : { label: `Write ${near}`, ...span, text: JSON.stringify(near) },
@@ -138,47 +164,50 @@ export const valueFindings = {
     ),
 
   notARecord: (span: Span, what: string, type: string) =>
-    error(
-      'step-into-value',
-      span,
-      `${what} is ${type}, so there is nothing to go into.`,
-      `Take the last step away to use ${what} itself.`,
+    mended(
+      error(
+        'step-into-value',
+        span,
+        `${what} is ${type}, so there is nothing to go into.`,
+        `Take the last step away to use ${what} itself.`,
+      ),
       { label: `Use ${what}`, from: span.from - 1, to: span.to, text: '' },
     ),
 
-  notShowable: (
-    span: Span,
-    what: string,
-    type: string,
-    steps: readonly string[],
-    mend: Mend | undefined,
-  ) =>
-    error(
-      'not-showable',
-      span,
-      `${what} is ${type}, which has no text of its own.`,
-      steps.length === 0
-        ? 'Choose another value, or join, count or sum what is in it.'
-        : `Choose a value inside it: ${steps.join(', ')}.`,
+  notShowable: (span: Span, { what, type }: Is, steps: readonly string[], mend: Mend | undefined) =>
+    mended(
+      error(
+        'not-showable',
+        span,
+        `${what} is ${type}, which has no text of its own.`,
+        steps.length === 0
+          ? 'Choose another value, or join, count or sum what is in it.'
+          : `Choose a value inside it: ${steps.join(', ')}.`,
+      ),
       mend,
     ),
 
   methodUncalled: (span: Span, name: string) =>
-    error('method-uncalled', span, `${name} is a method, which is called.`, `Write ${name}(…).`, {
-      label: `Write ${name}()`,
-      from: span.to,
-      to: span.to,
-      text: '()',
-    }),
+    mended(
+      error('method-uncalled', span, `${name} is a method, which is called.`, `Write ${name}(…).`),
+      {
+        label: `Write ${name}()`,
+        from: span.to,
+        to: span.to,
+        text: '()',
+      },
+    ),
 
   intoList: (span: Span, what: string, isOfRecords: boolean, name: string) =>
-    error(
-      'step-into-list',
-      span,
-      `${what} is a list, so there is nothing called "${name}" in it.`,
-      isOfRecords
-        ? `Of one: ${what}[0].${name}. Of all: ${what}.map(x => x.${name}), or sum(${what}, x => x.${name}).`
-        : `Of one: ${what}[0]. How many: ${what}.length.`,
+    mended(
+      error(
+        'step-into-list',
+        span,
+        `${what} is a list, so there is nothing called "${name}" in it.`,
+        isOfRecords
+          ? `Of one: ${what}[0].${name}. Of all: ${what}.map(x => x.${name}), or sum(${what}, x => x.${name}).`
+          : `Of one: ${what}[0]. How many: ${what}.length.`,
+      ),
       isOfRecords
         ? {
             label: 'Take the first',
@@ -205,21 +234,25 @@ export const valueFindings = {
       'Only lists have positions in brackets; a text has at(position).',
     ),
 
-  takes: (span: Span, what: string, takes: string, is: string, mend?: Mend) =>
-    error(
-      'wrong-type',
-      span,
-      `${what} takes ${takes}; this is ${is}.`,
-      'Choose another value, or correct its type in Data.',
+  takes: (span: Span, { what, type }: Is, takes: string, mend?: Mend) =>
+    mended(
+      error(
+        'wrong-type',
+        span,
+        `${what} takes ${takes}; this is ${type}.`,
+        'Choose another value, or correct its type in Data.',
+      ),
       mend,
     ),
 
   unlike: (span: Span, what: string, types: readonly string[], mend?: Mend) =>
-    error(
-      'types-differ',
-      span,
-      `${what} are not of one kind: ${[...new Set(types)].join(' and ')}.`,
-      'Put values of one kind there; to put words together, write `${a} ${b}`.',
+    mended(
+      error(
+        'types-differ',
+        span,
+        `${what} are not of one kind: ${[...new Set(types)].join(' and ')}.`,
+        'Put values of one kind there; to put words together, write `${a} ${b}`.',
+      ),
       mend,
     ),
 
@@ -232,19 +265,21 @@ export const valueFindings = {
     ),
 
   noCondition: (span: Span, what: string, type: string, mend?: Mend) =>
-    error(
-      'not-a-condition',
-      span,
-      `${what} is ${type}, not true or false.`,
-      'Compare it: x > 0, x === "…", or x !== null for whether it is there. For a stand-in, write x ?? "…".',
+    mended(
+      error(
+        'not-a-condition',
+        span,
+        `${what} is ${type}, not true or false.`,
+        'Compare it: x > 0, x === "…", or x !== null for whether it is there. For a stand-in, write x ?? "…".',
+      ),
       mend,
     ),
 
-  methodElsewhere: (span: Span, name: string, what: string, type: string, on: readonly string[]) =>
+  methodElsewhere: (span: Span, name: string, is: Is, on: readonly string[]) =>
     error(
       'method-elsewhere',
       span,
-      `${what} is ${type}, which has no ${name}.`,
+      `${is.what} is ${is.type}, which has no ${name}.`,
       `${name} is for a ${on.join(' or a ')}.`,
     ),
 

@@ -11,7 +11,7 @@ export function renameStep(text: string, path: readonly string[], name: string):
   const read = readExpression(text);
   if (!read.ok) return text;
   const changes = [...pathUses(read.value)]
-    .flatMap(({ node, path: own }) => changeIn(node, own, text, path, name))
+    .flatMap(({ node, path: own }) => changeIn(node, own, { text, path, name }))
     .sort((a, b) => b.from - a.from);
   return changes.reduce(
     (changed, { from, to, words }) => changed.slice(0, from) + words + changed.slice(to),
@@ -25,14 +25,15 @@ interface Change {
   readonly words: string;
 }
 
+/** A path whose last step is to be called otherwise, in a text. */
+interface Renaming {
+  readonly text: string;
+  readonly path: readonly string[];
+  readonly name: string;
+}
+
 /** A longer path goes through the step that is renamed: the node that takes it is further in. */
-function changeIn(
-  node: Expr,
-  own: readonly string[],
-  text: string,
-  path: readonly string[],
-  name: string,
-): Change[] {
+function changeIn(node: Expr, own: readonly string[], { text, path, name }: Renaming): Change[] {
   if (path.length > own.length || !path.every((step, at) => own[at] === step)) return [];
   let inner = node;
   for (let more = own.length - path.length; more > 0; more -= 1) {

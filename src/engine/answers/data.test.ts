@@ -93,12 +93,11 @@ describe('another source', () => {
 
   test('is looked into by key: its own items, its other set, after undo', () => {
     const { engine, make, project, data } = open();
-    const draft = draftSource(
-      idsIn(project()),
-      'makers.json',
-      { format: 'json', at: '$[*]', items: makers },
-      atOnce(infer(makers, 'makers')),
-    );
+    const draft = draftSource(idsIn(project()), {
+      file: 'makers.json',
+      read: { format: 'json', at: '$[*]', items: makers },
+      inference: atOnce(infer(makers, 'makers')),
+    });
     engine.hold('makers', makers);
     make(edits.addSource(draft));
     const place = { template: 'stock-plain', part: 'title', property: 'text' } as const;
@@ -123,13 +122,17 @@ describe('sets', () => {
   test('nothing is made where there is no item to make others like', async () => {
     const { data, source, engine } = open();
     engine.hold('stock', []);
-    const made = await data.make(source(), 'many', 5, { seed: 7, rules: {} }, quiet);
+    const made = await data.make(source(), { set: 'many', count: 5, seed: 7, rules: {} }, quiet);
     expect(made).toMatchObject({ ok: false, error: { code: 'nothing-made' } });
   });
 
   test('made up items stand beside the source’s own and are switched to', async () => {
     const { data, engine, source, make, names } = open();
-    const made = await data.make(source(), 'many', 5_000, { seed: 7, rules: {} }, quiet);
+    const made = await data.make(
+      source(),
+      { set: 'many', count: 5_000, seed: 7, rules: {} },
+      quiet,
+    );
     if (!made.ok) throw new Error(made.error.message);
     make(edits.addSet('stock', 'many', 'Many', made.value));
     expect(names().length).toBe(3);
@@ -142,7 +145,7 @@ describe('sets', () => {
   test('the same seed makes the same items', async () => {
     const [one, other] = [open(), open()];
     for (const { data, source, make } of [one, other]) {
-      const made = await data.make(source(), 'many', 50, { seed: 7, rules: {} }, quiet);
+      const made = await data.make(source(), { set: 'many', count: 50, seed: 7, rules: {} }, quiet);
       make(edits.addSet('stock', 'many', 'Many', made.ok ? made.value : never()));
     }
     expect(one.engine.itemsOf(one.project()).get('stock/many')).toEqual(
@@ -153,7 +156,9 @@ describe('sets', () => {
   test('nothing can be made like nothing', async () => {
     const { data, engine, source } = open();
     engine.hold('stock', []);
-    expect(await data.make(source(), ownSet, 5, { seed: 1, rules: {} }, quiet)).toMatchObject({
+    expect(
+      await data.make(source(), { set: ownSet, count: 5, seed: 1, rules: {} }, quiet),
+    ).toMatchObject({
       ok: false,
     });
   });

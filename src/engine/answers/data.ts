@@ -172,9 +172,14 @@ export class EngineData {
   /** Makes items like those that are there and puts them into a set. */
   async make(
     source: Source,
-    set: string,
-    count: number,
-    task: Pick<GeneratorTask, 'seed' | 'rules'>,
+    {
+      set,
+      count,
+      ...task
+    }: Pick<GeneratorTask, 'seed' | 'rules'> & {
+      readonly set: string;
+      readonly count: number;
+    },
     pause: (share: number) => Promise<void>,
   ): Promise<Result<number, Finding>> {
     const held = this.engine.held(source.id);

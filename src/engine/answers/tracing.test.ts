@@ -23,7 +23,7 @@ function open() {
   return shop.engine;
 }
 
-const traceOf = (item: number) => trace(open(), place.template, place.part, place.property, item);
+const traceOf = (item: number) => trace(open(), place, item);
 
 describe('the trace', () => {
   test('ends with the format and the locale that wrote the value', () => {
@@ -100,7 +100,7 @@ test('a decoded value is told as it came and as it was read; what is not decoded
     edits.bind(place, { expr: 'made', else: { expr: 'name' } }),
   );
   engine.update(decoded, everything);
-  const stepsOf = (item: number) => trace(engine, place.template, place.part, place.property, item);
+  const stepsOf = (item: number) => trace(engine, place, item);
   expect(stepsOf(0)?.steps.map(({ label, shown }) => [label, shown])).toEqual([
     ['as it came', '"24.03.2026"'],
     ['made, read as dd.MM.yyyy', '"2026-03-24"'],

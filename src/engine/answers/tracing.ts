@@ -1,7 +1,7 @@
 import { ownValue } from '../../core/base';
 import { type Format, NoText } from '../../core/formats';
 import { decodingInWords, type Item, whyNotDecoded } from '../../core/items';
-import { scopeFor, withId } from '../../core/project';
+import { type PropertyPlace, scopeFor, withId } from '../../core/project';
 import { type BindingScope, type BoundSlot, bindText, isBound } from '../../core/templates';
 import type { NearestValue } from '../../core/values';
 import {
@@ -44,9 +44,7 @@ export interface FormatTrial {
 /** How the words of a part's property came about for an item: each step, its format, its stand-in. */
 export function trace(
   scene: Scene,
-  template: string,
-  part: string,
-  property: string,
+  { template, part, property }: PropertyPlace,
   item: number,
 ): Trace | undefined {
   const slot = scene

@@ -1,7 +1,7 @@
 import type { Finding, Turns } from '../../core/base';
 import type { Item } from '../../core/items';
 import type { Arranged } from '../../core/lists';
-import type { CompiledTemplate, EntryValue } from '../../core/templates';
+import type { BoundSlot, CompiledTemplate, EntryValue } from '../../core/templates';
 import type { RowContext } from '../../core/values';
 
 /** How the bound properties of a template fare over all items that it shows. */
@@ -72,14 +72,23 @@ interface Unknown {
   readonly first: number;
 }
 
+/** What is counted: the entries of a list, each with its template and its item. */
+export interface SurveyTask {
+  readonly templates: readonly CompiledTemplate[];
+  readonly arranged: Arranged;
+  readonly items: readonly Item[];
+  readonly contextAt: (entry: number) => RowContext;
+  readonly hasPicture: (name: string) => boolean;
+}
+
 /** For each template: what is missing in how many items, and the items at its extremes. */
-export function* surveyTemplates(
-  templates: readonly CompiledTemplate[],
-  arranged: Arranged,
-  items: readonly Item[],
-  contextAt: (entry: number) => RowContext,
-  hasPicture: (name: string) => boolean,
-): Turns<readonly TemplateSurvey[]> {
+export function* surveyTemplates({
+  templates,
+  arranged,
+  items,
+  contextAt,
+  hasPicture,
+}: SurveyTask): Turns<readonly TemplateSurvey[]> {
   const counts = templates.map(emptyCount);
   const titleSlots = templates.map(({ slots }) =>
     slots.findIndex(({ declared }) => declared.kind === 'text'),
@@ -95,7 +104,7 @@ export function* surveyTemplates(
     const values = template.values(own, context);
     add(count, item, values, titleSlots[plan] ?? -1);
     addUnknown(count, item, values, hasPicture);
-    addUnfit(count, template, item, own, context);
+    addUnfit(count, item, (slot) => slot.unfit(own, context), template);
     if (entry % entriesATurn === entriesATurn - 1) yield entry / arranged.items.length;
   }
   return templates.map(({ template, slots }, index) => {
@@ -177,13 +186,12 @@ function addUnknown(
 
 function addUnfit(
   count: Count,
-  { slots }: CompiledTemplate,
   item: number,
-  own: Item,
-  context: RowContext,
+  whyOf: (slot: BoundSlot) => string | undefined,
+  { slots }: CompiledTemplate,
 ): void {
-  for (let slot = 0; slot < slots.length; slot += 1) {
-    const why = slots[slot]?.unfit(own, context);
+  for (const [slot, each] of slots.entries()) {
+    const why = whyOf(each);
     if (why === undefined) continue;
     const { itemCount = 0, ...first } = count.unfit[slot] ?? { first: item, why };
     count.unfit[slot] = { ...first, itemCount: itemCount + 1 };

@@ -154,13 +154,13 @@ export class View {
     const isAtHand = (name: string) => isAddress(name) || pictures.has(name);
     const items = this.items();
     const { templates } = this;
-    const surveys = yield* surveyTemplates(
+    const surveys = yield* surveyTemplates({
       templates,
-      this.sequence.arranged,
+      arranged: this.sequence.arranged,
       items,
-      (entry) => this.contextAt(entry),
-      isAtHand,
-    );
+      contextAt: (entry) => this.contextAt(entry),
+      hasPicture: isAtHand,
+    });
     const misfits = yield* this.store(source).misfits(project, source, now);
     return {
       templates: surveys,

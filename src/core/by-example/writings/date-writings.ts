@@ -9,7 +9,7 @@ const styles = ['medium', 'short', 'long', 'full'] as const;
 /** Ways to write a date, a moment or a time that may stand in the typed text. */
 export function dateWritings(value: string, wanted: Wanted): Writing[] {
   const { locale, fields, now } = wanted;
-  const by = (format: Format, cost: number) => byFormat(format, cost, locale, fields, true);
+  const by = (format: Format, cost: number) => byFormat(format, cost, { locale, fields }, true);
   const isTime = /^\d\d:\d\d/.test(value);
   const hasTime = value.length > 10;
   const base = hasTime ? 0.5 : 0.2;

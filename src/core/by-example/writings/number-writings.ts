@@ -9,7 +9,7 @@ const digitsOf = (value: number, decimals: number): string =>
 /** Numbers are written only in ways whose digits stand in the text. */
 export function numberWritings(source: Source, value: number, wanted: Wanted): Writing[] {
   if (!Number.isFinite(value) || Math.abs(value) >= 1e15) return [];
-  const by: By = (format, cost) => byFormat(format, cost, wanted.locale, wanted.fields, true);
+  const by: By = (format, cost) => byFormat(format, cost, wanted, true);
   const percents = wanted.text.includes('%') ? percentWritings(value, wanted, by) : [];
   if (source.isShare) return percents;
   return [
@@ -93,8 +93,8 @@ function moneyWritings(source: Source, wanted: Wanted, isLikely: boolean): Writi
     const cost = base + (typeof currency === 'string' ? 1.3 : 0.3) + displayCosts[display];
     const format = { as: 'money', currency, ...(display !== 'symbol' && { display }) } as const;
     return [
-      byFormat(format, cost, locale, fields, true),
-      byFormat({ ...format, minDigits: 0, maxDigits: 0 }, cost + 0.5, locale, fields, true),
+      byFormat(format, cost, { locale, fields }, true),
+      byFormat({ ...format, minDigits: 0, maxDigits: 0 }, cost + 0.5, { locale, fields }, true),
     ];
   });
 }
@@ -111,5 +111,5 @@ const unitWritings = (
     const format = { as: 'unit', unit, ...(width !== 'short' && { width }) } as const;
     const isNamed = source.names.some((name) => name.startsWith(unit.slice(0, 4)));
     const cost = (isNamed || isLikely ? 0.2 : 0.9) + widthCosts[width];
-    return byFormat(format, cost, locale, fields, true);
+    return byFormat(format, cost, { locale, fields }, true);
   });

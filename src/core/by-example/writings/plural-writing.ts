@@ -46,8 +46,7 @@ export function pluralWriting(
   const whole = byFormat(
     { as: 'message', message },
     unshown.length > 0 && shown.size < 2 ? costs.openPlural : costs.plural,
-    locale,
-    fields,
+    { locale, fields },
   );
   if (unshown.length === 0) return whole;
   const isIn = (of: ReadonlyMap<string, string>, value: number) =>

@@ -33,7 +33,7 @@ const parts = [
 
 export function textWritings(text: string, { locale, fields, lower }: Wanted): Writing[] {
   const byChange = (change: 'sentence' | 'title' | 'initials', cost: number) =>
-    byFormat({ as: 'text', change }, cost, locale, fields);
+    byFormat({ as: 'text', change }, cost, { locale, fields });
   const isThere = lower.includes(folded(text).toLowerCase().trim());
   const initials = text
     .split(/[^\p{L}\p{N}]+/u)
@@ -69,6 +69,6 @@ export function listWritings(
   if (source.type.type !== 'list') return [];
   const formats = (['and', 'or', 'unit'] as const)
     .slice(0, length < 2 ? 1 : 3)
-    .map((join, at) => byFormat({ as: 'list', join }, 0.5 + at * 0.4, locale, fields));
+    .map((join, at) => byFormat({ as: 'list', join }, 0.5 + at * 0.4, { locale, fields }));
   return [...byJoin, ...formats];
 }

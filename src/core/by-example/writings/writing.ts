@@ -68,8 +68,7 @@ export const plain = (cost: number, isNumber = false): Writing => ({
 export function byFormat(
   format: Format,
   cost: number,
-  locale: string,
-  fields: readonly Field[],
+  { locale, fields }: { readonly locale: string; readonly fields: readonly Field[] },
   isNumber = false,
 ): Writing {
   const write = makeFormatter(format, locale);

@@ -63,16 +63,16 @@ function asNumber(fixed: Intl.NumberFormatOptions, share = 1): MessageFunction {
     const options = { ...operand?.options, ...own };
     const made = numberOptions(options);
     if (made === undefined) return new NoText('an option of the number is wrong');
-    return numberValue(value, options, { ...made, ...fixed }, locale, share);
+    return numberValue(value, options, { ...made, ...fixed }, { locale, share });
   };
 }
 
+/** `share`: what plural categories go by, of the value. */
 function numberValue(
   value: number,
   options: Options,
   intl: Intl.NumberFormatOptions,
-  locale: string,
-  share: number,
+  { locale, share = 1 }: { readonly locale: string; readonly share?: number },
 ): Resolved | NoText {
   try {
     const format = numberFormat(locale, intl);
@@ -107,7 +107,7 @@ const integer: MessageFunction = (operand, own, locale) => {
   const made = numberOptions(options);
   if (made === undefined) return new NoText('an option of the number is wrong');
   const { minimumFractionDigits: _, maximumFractionDigits: __, ...rest } = made;
-  return numberValue(Math.round(value), options, { ...rest, maximumFractionDigits: 0 }, locale, 1);
+  return numberValue(Math.round(value), options, { ...rest, maximumFractionDigits: 0 }, { locale });
 };
 
 const currency: MessageFunction = (operand, own, locale) => {
@@ -123,7 +123,7 @@ const currency: MessageFunction = (operand, own, locale) => {
   const style = { style: 'currency', currency: code, ...display } as const;
   return made === undefined
     ? new NoText('an option of the number is wrong')
-    : numberValue(value, options, { ...made, ...style }, locale, 1);
+    : numberValue(value, options, { ...made, ...style }, { locale });
 };
 
 const unit: MessageFunction = (operand, own, locale) => {
@@ -137,7 +137,7 @@ const unit: MessageFunction = (operand, own, locale) => {
   const style = { style: 'unit', unit: name, ...display } as const;
   return made === undefined
     ? new NoText('an option of the number is wrong')
-    : numberValue(value, options, { ...made, ...style }, locale, 1);
+    : numberValue(value, options, { ...made, ...style }, { locale });
 };
 
 const string: MessageFunction = (operand, _, __) => {
@@ -152,7 +152,7 @@ const offset: MessageFunction = (operand, own, locale) => {
   if (value instanceof NoText) return value;
   const step = Number(own['add'] ?? `-${own['subtract'] ?? ''}`);
   if (!Number.isInteger(step)) return new NoText('an offset adds or subtracts a whole number');
-  return numberValue(value + step, operand?.options ?? {}, {}, locale, 1);
+  return numberValue(value + step, operand?.options ?? {}, {}, { locale });
 };
 
 const fieldNames = ['weekday', 'day', 'month', 'year'] as const;

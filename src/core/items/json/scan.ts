@@ -80,7 +80,8 @@ export function* scanJson(text: string, take?: TakeElements): Turns<ScanResult> 
       char !== CLOSE_LIST &&
       stack.length <= maxListDepth
     ) {
-      const list = beginList(i, char === OPEN_RECORD ? 'records' : 'values');
+      const list = listAt(text, i, stack, char === OPEN_RECORD ? 'records' : 'values');
+      lists.push(list);
       const trouble = yield* passList(text, list, { from: i, depthBefore: stack.length, take });
       if (trouble !== undefined || list.end === undefined) return done(trouble);
       i = list.end;
@@ -108,32 +109,33 @@ export function* scanJson(text: string, take?: TakeElements): Turns<ScanResult> 
         closed.elementCount === 0 &&
         text.charCodeAt(lastMark(text, i)) === OPEN_LIST
       )
-        emptyList(i);
+        lists.push(emptyListAt(text, i, stack));
       if (stack.length === 0) return done(undefined, i + 1);
     }
   }
   return done(undefined);
-
-  function beginList(firstElement: number, holds: ListFound['holds']): ListFound {
-    const start = lastMark(text, firstElement);
-    const path = stack.slice(0, -1).map((each) => each.key);
-    const list = { path, start, end: undefined, elementCount: 0, holds, wholeUntil: start + 1 };
-    lists.push(list);
-    return list;
-  }
-
-  function emptyList(at: number): void {
-    const path = stack.map((each) => each.key);
-    lists.push({
-      path,
-      start: lastMark(text, at),
-      end: at,
-      elementCount: 0,
-      holds: 'values',
-      wholeUntil: at,
-    });
-  }
 }
+
+/** The list that begins before its first element. */
+function listAt(
+  text: string,
+  firstElement: number,
+  stack: readonly Open[],
+  holds: ListFound['holds'],
+): ListFound {
+  const start = lastMark(text, firstElement);
+  const path = stack.slice(0, -1).map((each) => each.key);
+  return { path, start, end: undefined, elementCount: 0, holds, wholeUntil: start + 1 };
+}
+
+const emptyListAt = (text: string, end: number, stack: readonly Open[]): ListFound => ({
+  path: stack.map((each) => each.key),
+  start: lastMark(text, end),
+  end,
+  elementCount: 0,
+  holds: 'values',
+  wholeUntil: end,
+});
 
 interface Pass {
   /** Offset of the first element. */

@@ -19,142 +19,157 @@ class Fault extends Error {
  * engine's, so it only runs after a refusal.
  */
 export function findJsonFault(text: string): JsonFault | undefined {
-  let i = 0;
-
   try {
-    value(0);
-    space();
-    if (i < text.length) wrong(i, `${shown(i)} after the end of the document`);
+    new StrictReader(text).document();
     return undefined;
   } catch (error) {
     if (error instanceof Fault) return error.fault;
     throw error;
   }
+}
 
-  function value(depth: number): void {
-    space();
-    if (depth > maxDepth) throw new Fault({ offset: i, wrong: 'nested too deep', isTooDeep: true });
-    const char = text[i];
-    if (char === '{') record(depth);
-    else if (char === '[') list(depth);
-    else if (char === '"') string();
-    else if (char === '-' || (char !== undefined && char >= '0' && char <= '9')) number();
-    else word();
+class StrictReader {
+  /** How far it has read. */
+  private i = 0;
+
+  constructor(private readonly text: string) {}
+
+  document(): void {
+    this.value(0);
+    this.space();
+    if (this.i < this.text.length)
+      this.wrong(this.i, `${this.shown(this.i)} after the end of the document`);
   }
 
-  function record(depth: number): void {
-    const opened = i;
-    i += 1;
-    space();
-    if (text[i] === '}') {
-      i += 1;
+  private value(depth: number): void {
+    this.space();
+    if (depth > maxDepth)
+      throw new Fault({ offset: this.i, wrong: 'nested too deep', isTooDeep: true });
+    const char = this.text[this.i];
+    if (char === '{') this.record(depth);
+    else if (char === '[') this.list(depth);
+    else if (char === '"') this.string();
+    else if (char === '-' || (char !== undefined && char >= '0' && char <= '9')) this.number();
+    else this.word();
+  }
+
+  private record(depth: number): void {
+    const opened = this.i;
+    this.i += 1;
+    this.space();
+    if (this.text[this.i] === '}') {
+      this.i += 1;
       return;
     }
     for (;;) {
-      space();
-      if (i >= text.length) ends('an object', opened);
-      if (text[i] !== '"') wrong(i, `a name in double quotes was expected, not ${shown(i)}`);
-      string();
-      space();
-      if (i >= text.length) ends('an object', opened);
-      if (text[i] !== ':') wrong(i, `a colon was expected, not ${shown(i)}`);
-      i += 1;
-      value(depth + 1);
-      if (closes('}', 'an object', opened)) return;
+      this.space();
+      if (this.i >= this.text.length) this.ends('an object', opened);
+      if (this.text[this.i] !== '"')
+        this.wrong(this.i, `a name in double quotes was expected, not ${this.shown(this.i)}`);
+      this.string();
+      this.space();
+      if (this.i >= this.text.length) this.ends('an object', opened);
+      if (this.text[this.i] !== ':')
+        this.wrong(this.i, `a colon was expected, not ${this.shown(this.i)}`);
+      this.i += 1;
+      this.value(depth + 1);
+      if (this.closes('}', 'an object', opened)) return;
     }
   }
 
-  function list(depth: number): void {
-    const opened = i;
-    i += 1;
-    space();
-    if (text[i] === ']') {
-      i += 1;
+  private list(depth: number): void {
+    const opened = this.i;
+    this.i += 1;
+    this.space();
+    if (this.text[this.i] === ']') {
+      this.i += 1;
       return;
     }
     for (;;) {
-      value(depth + 1);
-      if (closes(']', 'a list', opened)) return;
+      this.value(depth + 1);
+      if (this.closes(']', 'a list', opened)) return;
     }
   }
 
-  function closes(bracket: string, what: string, opened: number): boolean {
-    space();
-    if (i >= text.length) ends(what, opened);
-    if (text[i] === bracket) {
-      i += 1;
+  private closes(bracket: string, what: string, opened: number): boolean {
+    this.space();
+    if (this.i >= this.text.length) this.ends(what, opened);
+    if (this.text[this.i] === bracket) {
+      this.i += 1;
       return true;
     }
-    if (text[i] !== ',') wrong(i, `a comma or ${bracket} was expected, not ${shown(i)}`);
-    i += 1;
-    space();
-    if (text[i] === bracket) wrong(i, `a comma stands before ${bracket}`);
+    if (this.text[this.i] !== ',')
+      this.wrong(this.i, `a comma or ${bracket} was expected, not ${this.shown(this.i)}`);
+    this.i += 1;
+    this.space();
+    if (this.text[this.i] === bracket) this.wrong(this.i, `a comma stands before ${bracket}`);
     return false;
   }
 
-  function string(): void {
-    const opened = i;
-    for (i += 1; i < text.length; i += 1) {
-      const char = text.charCodeAt(i);
+  private string(): void {
+    const opened = this.i;
+    for (this.i += 1; this.i < this.text.length; this.i += 1) {
+      const char = this.text.charCodeAt(this.i);
       if (char === 34) {
-        i += 1;
+        this.i += 1;
         return;
       }
-      if (char < 32) wrong(i, 'a line break or control character stands inside a text');
-      if (char === 92) escaped();
+      if (char < 32) this.wrong(this.i, 'a line break or control character stands inside a text');
+      if (char === 92) this.escaped();
     }
-    wrong(opened, 'a text is opened by a quote and never closed');
+    this.wrong(opened, 'a text is opened by a quote and never closed');
   }
 
-  function escaped(): void {
-    i += 1;
-    if (text[i] === 'u') {
-      if (!/^[0-9a-fA-F]{4}$/.test(text.slice(i + 1, i + 5)))
-        wrong(i - 1, '\\u needs four hexadecimal digits');
-      i += 4;
-    } else if (!'"\\/bfnrt'.includes(text[i] ?? ' ')) {
-      wrong(i - 1, `\\${text[i] ?? ''} is not an escape of JSON`);
+  private escaped(): void {
+    this.i += 1;
+    if (this.text[this.i] === 'u') {
+      if (!/^[0-9a-fA-F]{4}$/.test(this.text.slice(this.i + 1, this.i + 5)))
+        this.wrong(this.i - 1, '\\u needs four hexadecimal digits');
+      this.i += 4;
+    } else if (!'"\\/bfnrt'.includes(this.text[this.i] ?? ' ')) {
+      this.wrong(this.i - 1, `\\${this.text[this.i] ?? ''} is not an escape of JSON`);
     }
   }
 
-  function number(): void {
+  private number(): void {
     const found = /^-?(?:0|[1-9][0-9]*)(?:\.[0-9]+)?(?:[eE][+-]?[0-9]+)?/.exec(
-      text.slice(i, i + 2000),
+      this.text.slice(this.i, this.i + 2000),
     );
     const length = found?.[0].length ?? 0;
-    const next = text[i + length] ?? '';
-    if (length === 0 || /[0-9A-Za-z.+-]/.test(next)) wrong(i, 'a number is malformed');
-    i += length;
+    const next = this.text[this.i + length] ?? '';
+    if (length === 0 || /[0-9A-Za-z.+-]/.test(next)) this.wrong(this.i, 'a number is malformed');
+    this.i += length;
   }
 
-  function word(): void {
-    if (i >= text.length) wrong(i, 'the document ends where a value was expected');
+  private word(): void {
+    if (this.i >= this.text.length)
+      this.wrong(this.i, 'the document ends where a value was expected');
     for (const each of ['true', 'false', 'null']) {
-      if (text.startsWith(each, i)) {
-        i += each.length;
+      if (this.text.startsWith(each, this.i)) {
+        this.i += each.length;
         return;
       }
     }
-    wrong(i, `a value was expected, not ${shown(i)}`);
+    this.wrong(this.i, `a value was expected, not ${this.shown(this.i)}`);
   }
 
-  function space(): void {
-    while (i < text.length && ' \t\n\r'.includes(text.charAt(i))) i += 1;
+  private space(): void {
+    while (this.i < this.text.length && ' \t\n\r'.includes(this.text.charAt(this.i))) this.i += 1;
   }
 
-  function ends(what: string, opened: number): never {
-    return wrong(
-      text.length,
-      `the document ends inside ${what} that opens at line ${positionAt(text, opened).line}`,
+  private ends(what: string, opened: number): never {
+    return this.wrong(
+      this.text.length,
+      `the document ends inside ${what} that opens at line ${positionAt(this.text, opened).line}`,
     );
   }
 
-  function wrong(offset: number, words: string): never {
+  private wrong(offset: number, words: string): never {
     throw new Fault({ offset, wrong: words });
   }
 
-  function shown(at: number): string {
-    return at >= text.length ? 'the end' : JSON.stringify(text.slice(at, at + 1));
+  private shown(at: number): string {
+    return at >= this.text.length ? 'the end' : JSON.stringify(this.text.slice(at, at + 1));
   }
 }
 

@@ -68,9 +68,7 @@ export const csv: Reader = {
     const findings: Finding[] = [...columns.findings];
     if (ragged.count > 0) {
       const at = rowPosition(text, ragged.offset);
-      findings.push(
-        itemFindings.rowsRagged(task.file, at, ragged.count, ragged.cells, columns.names.length),
-      );
+      findings.push(itemFindings.rowsRagged(task.file, at, ragged, columns.names.length));
     }
     if (openQuote !== undefined)
       findings.push(itemFindings.quoteOpen(task.file, rowPosition(text, openQuote)));

@@ -15,45 +15,38 @@ interface Places {
 export class KeyTable implements ItemKeys {
   private places: Places | undefined;
   private positions: Int32Array | undefined;
+  private readonly read: ReturnType<typeof keyReader>;
 
-  /** `isSound`: every item has a key of its own, so that it is read when it is asked for. */
+  /** `keys`: those of items of which not each has a key of its own; else they are read when asked for. */
   private constructor(
     private readonly items: readonly Item[],
     private readonly key: Key,
     private readonly source: string,
-    private readonly keys: ItemKeys,
-    private readonly isSound: boolean,
-  ) {}
+    private readonly keys?: ItemKeys,
+  ) {
+    this.read = keyReader(key);
+  }
 
   /** `isUnique`: it is known already that the key tells all of the items apart. */
   static of(items: readonly Item[], key: Key, source: string, isUnique = false): KeyTable {
-    if (isUnique) return KeyTable.sound(items, key, source);
+    if (isUnique) return new KeyTable(items, key, source);
     const keys = itemKeys(items, key, source);
     const isSound = key !== null && keys.findings.length === 0;
-    return isSound
-      ? KeyTable.sound(items, key, source)
-      : new KeyTable(items, key, source, keys, false);
-  }
-
-  private static sound(items: readonly Item[], key: Key, source: string): KeyTable {
-    const read = keyReader(key);
-    const at = (item: number) => {
-      const own = items[item];
-      return (own === undefined ? undefined : read(own)) ?? positionKey(item);
-    };
-    return new KeyTable(items, key, source, { at, repeated: [], findings: [] }, true);
+    return new KeyTable(items, key, source, isSound ? undefined : keys);
   }
 
   at(item: number): string {
-    return this.keys.at(item);
+    if (this.keys !== undefined) return this.keys.at(item);
+    const own = this.items[item];
+    return (own === undefined ? undefined : this.read(own)) ?? positionKey(item);
   }
 
   get repeated(): readonly string[] {
-    return this.keys.repeated;
+    return this.keys?.repeated ?? [];
   }
 
   get findings(): readonly Finding[] {
-    return this.keys.findings;
+    return this.keys?.findings ?? [];
   }
 
   /** Position of the item that has a key; -1: none has. */
@@ -70,8 +63,8 @@ export class KeyTable implements ItemKeys {
 
   /** The keys of the items that came of these: only new ones are looked at, and these keys give their places up. */
   after(next: Succession): KeyTable {
-    const table = KeyTable.sound(next.items, this.key, this.source);
-    table.places = this.isSound ? this.placesAfter(next) : undefined;
+    const table = new KeyTable(next.items, this.key, this.source);
+    table.places = this.keys === undefined ? this.placesAfter(next) : undefined;
     return table.places === undefined ? KeyTable.of(next.items, this.key, this.source) : table;
   }
 
@@ -88,7 +81,7 @@ export class KeyTable implements ItemKeys {
       gone.set(own, ofItems[at] ?? 0);
       numbers.delete(own);
     }
-    const read = keyReader(this.key);
+    const { read } = this;
     const after = new Int32Array(next.items.length);
     for (const { at, old, count } of next.runs) after.set(ofItems.subarray(old, old + count), at);
     let number = first;

@@ -86,7 +86,7 @@ function positionsBefore(before: readonly Item[], after: readonly Item[]): Int32
     if (at >= after.length) return from;
     const step = stepOver(before, old, after, at);
     if (step === undefined) {
-      lookUp(before, old, after, at, from);
+      lookUp(before.slice(old), after.slice(at), from.subarray(at), old);
       return from;
     }
     from.fill(-1, at, at + step.added);
@@ -113,19 +113,19 @@ const isAlike = (before: readonly Item[], old: number, after: readonly Item[], a
     ? before[old] === after[at]
     : old === before.length && at === after.length;
 
+/** Items anywhere: where each of the later ones was, of the earlier ones that begin at `offset`. */
 function lookUp(
   before: readonly Item[],
-  old: number,
   after: readonly Item[],
-  at: number,
   from: Int32Array,
+  offset: number,
 ): void {
   const places = new Map<Item, number>();
-  for (let i = before.length - 1; i >= old; i -= 1) {
+  for (let i = before.length - 1; i >= 0; i -= 1) {
     const item = before[i];
-    if (item !== undefined) places.set(item, i);
+    if (item !== undefined) places.set(item, offset + i);
   }
-  for (let i = at; i < after.length; i += 1) {
+  for (let i = 0; i < after.length; i += 1) {
     const item = after[i] ?? {};
     from[i] = places.get(item) ?? -1;
     // The same item once more is as good as new: what follows from it stands at one place.

@@ -24,6 +24,9 @@ import {
   setKey,
   splitTypes,
 } from './sources';
+
+export type { PropertyPlace } from './templates';
+
 import { addTemplate, bind, freePartId, insert, remove, set } from './templates';
 import {
   addComputed,

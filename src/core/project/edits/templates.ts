@@ -63,7 +63,8 @@ const canBe = (declared: Property, value: Constant | Bound | undefined): boolean
 export function insert(template: string, anchor: string, side: Side, part: Part): Edit {
   return editRow(`Insert ${part.part} ${part.id}`, template, (row) => {
     if (partWithId(row, anchor) === undefined) return undefined;
-    return insertPart(row, anchor, side, part, freeId('stack', [...partIds(row), part.id]));
+    const stackId = freeId('stack', [...partIds(row), part.id]);
+    return insertPart(row, anchor, side, { part, stackId });
   });
 }
 

@@ -26,8 +26,7 @@ export function call(node: Call, here: Checking): Checked | undefined {
     valueFindings.methodElsewhere(
       node.nameSpan,
       node.name,
-      inWords(of),
-      withArticle(of.type),
+      { what: inWords(of), type: withArticle(of.type) },
       stands,
     ),
   );
@@ -47,7 +46,9 @@ function called(
   for (const [at, arg] of node.args.entries()) {
     const param = params[Math.min(at, params.length - 1)];
     const checked =
-      param === undefined ? undefined : argument(arg, param, args[0], node.name, here);
+      param === undefined
+        ? undefined
+        : argument(arg, { param, first: args[0], name: node.name }, here);
     if (checked === undefined) return undefined;
     args.push(checked);
   }
@@ -71,9 +72,8 @@ function settled(
     return here.note(
       valueFindings.takes(
         arrow.body,
-        `What ${node.name} is made of`,
+        { what: `What ${node.name} is made of`, type: withArticle(arrow.body.type) },
         wanted[entry.elements ?? 'plain'],
-        withArticle(arrow.body.type),
       ),
     );
   const made = arrow?.body.type;
@@ -116,11 +116,18 @@ function elementsFit({ elements }: FunctionEntry, element: ResultType): boolean 
 const madeFits = (entry: FunctionEntry, { body }: CheckedArrow): boolean =>
   entry.on !== undefined || elementsFit(entry, body.type);
 
+/** What an argument is given for. */
+interface Place {
+  readonly param: Param;
+  /** What stands before it: a method's own value, or the first argument. */
+  readonly first: CheckedArgument | undefined;
+  /** Of the function. */
+  readonly name: string;
+}
+
 function argument(
   arg: Argument,
-  param: Param,
-  first: CheckedArgument | undefined,
-  name: string,
+  { param, first, name }: Place,
   here: Checking,
 ): CheckedArgument | undefined {
   const list = first === undefined || first.kind === 'arrow' ? undefined : first.type;
@@ -135,9 +142,8 @@ function argument(
   return here.note(
     valueFindings.takes(
       arg,
-      `${param.name} of ${name}`,
+      { what: `${param.name} of ${name}`, type: withArticle(checked.type) },
       kindWords[param.takes] ?? 'a value',
-      withArticle(checked.type),
     ),
   );
 }
@@ -207,9 +213,8 @@ function arrow(
   return here.note(
     valueFindings.takes(
       node.body,
-      `${wordsOf(here, node)}: this function`,
+      { what: `${wordsOf(here, node)}: this function`, type: withArticle(body.type) },
       gives,
-      withArticle(body.type),
     ),
   );
 }

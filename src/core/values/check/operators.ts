@@ -23,7 +23,9 @@ export function negate(
   const of = here.visit(node.of);
   if (of === undefined) return undefined;
   if (kindOf(of.type) !== 'number')
-    return here.note(valueFindings.takes(node.of, 'The sign -', 'a number', withArticle(of.type)));
+    return here.note(
+      valueFindings.takes(node.of, { what: 'The sign -', type: withArticle(of.type) }, 'a number'),
+    );
   const { from, to } = node;
   return { kind: 'negate', of, type: of.type, mayBeMissing: of.mayBeMissing, from, to };
 }
@@ -92,13 +94,16 @@ function unlikeOperands(
     const mend = { label: `Write ${text}`, from, to, text };
     return valueFindings.takes(
       odd,
-      `The operator ${operator}`,
+      { what: `The operator ${operator}`, type: withArticle(odd.type) },
       'numbers',
-      withArticle(odd.type),
       mend,
     );
   }
-  return valueFindings.takes(odd, `The operator ${operator}`, 'numbers', withArticle(odd.type));
+  return valueFindings.takes(
+    odd,
+    { what: `The operator ${operator}`, type: withArticle(odd.type) },
+    'numbers',
+  );
 }
 
 /** A part of a template literal: a fixed text stands for itself. */

@@ -52,7 +52,8 @@ export function member(node: Expr & { kind: 'member' }, here: Checking): Checked
   if (field === undefined) {
     const names = type.fields.map((each) => each.name);
     const near = writable(nearest(name, names));
-    return here.note(valueFindings.noSuchStep(node.step, inWords(of), name, near, listed(names)));
+    const known = listed(names);
+    return here.note(valueFindings.noSuchStep(node.step, inWords(of), name, { near, known }));
   }
   const mayBeMissing = of.mayBeMissing || !field.required;
   if (of.kind === 'item') return { kind: 'field', name, type: field, mayBeMissing, from, to };
@@ -97,6 +98,8 @@ export function index(node: Expr & { kind: 'index' }, here: Checking): Checked |
   if (type.type !== 'list')
     return here.note(valueFindings.notAList(node.of, inWords(of), withArticle(type)));
   if (kindOf(at.type) !== 'number')
-    return here.note(valueFindings.takes(node.at, 'A position', 'a number', withArticle(at.type)));
+    return here.note(
+      valueFindings.takes(node.at, { what: 'A position', type: withArticle(at.type) }, 'a number'),
+    );
   return { kind: 'index', of, at, type: type.of, mayBeMissing: true, from: node.from, to: node.to };
 }

@@ -18,5 +18,5 @@ export function showableFinding(checked: Checked): Finding | undefined {
   const steps =
     type.type === 'record' ? type.fields.filter(isShowable).map((field) => field.name) : [];
   const paths = steps.slice(0, 6).map((step) => pathText([...what.split('.'), step]));
-  return valueFindings.notShowable(checked, what, withArticle(type), paths, mend);
+  return valueFindings.notShowable(checked, { what, type: withArticle(type) }, paths, mend);
 }

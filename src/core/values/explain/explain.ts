@@ -134,26 +134,10 @@ class Walk {
         );
       case 'call':
         return this.call(node);
-      case 'lookup': {
-        const key = this.visit(node.key);
-        const found =
-          key.value === undefined
-            ? undefined
-            : this.environment.sources.get(node.source)?.find(key.value);
-        const none = `${node.source} has no item with the key ${plainText(key.value) ?? ''}`;
-        return this.step(node, `lookup ${node.source}`, found, key.missing ?? none);
-      }
-      case 'format': {
-        const { value, missing } = this.visit(node.of);
-        const label = `format ${node.format}`;
-        if (value === undefined) return this.step(node, label, undefined, missing);
-        const text =
-          this.environment.formats.get(node.format)?.write?.(value, this.item, this.context) ??
-          new Missing('it is only checked here');
-        return text instanceof Missing
-          ? this.step(node, label, undefined, text.reason)
-          : this.step(node, label, text);
-      }
+      case 'lookup':
+        return this.lookup(node);
+      case 'format':
+        return this.format(node);
     }
   }
 
@@ -213,6 +197,25 @@ class Walk {
       case '||':
         return left.value === true ? left : this.visit(node.right);
     }
+  }
+
+  private lookup({ key: of, source, from, to }: Checked & { kind: 'lookup' }): Found {
+    const key = this.visit(of);
+    const find = this.environment.sources.get(source)?.find;
+    const found = key.value === undefined ? undefined : find?.(key.value);
+    const none = `${source} has no item with the key ${plainText(key.value) ?? ''}`;
+    return this.step({ from, to }, `lookup ${source}`, found, key.missing ?? none);
+  }
+
+  private format({ of, format, from, to }: Checked & { kind: 'format' }): Found {
+    const { value, missing } = this.visit(of);
+    const label = `format ${format}`;
+    if (value === undefined) return this.step({ from, to }, label, undefined, missing);
+    const write = this.environment.formats.get(format)?.write;
+    const text = write?.(value, this.item, this.context) ?? new Missing('it is only checked here');
+    return text instanceof Missing
+      ? this.step({ from, to }, label, undefined, text.reason)
+      : this.step({ from, to }, label, text);
   }
 
   private call(node: Checked & { kind: 'call' }): Found {

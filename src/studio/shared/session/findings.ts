@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { count, type Finding, type Place } from '../../../core/base';
 import { type Project, withId } from '../../../core/project';
 import { draftStack, leaves, slotsOf } from '../../../core/templates';
-import type { SlotSurvey } from '../../../engine';
+import type { SlotSurvey, TemplateSurvey } from '../../../engine';
 import { handItem } from './at-hand';
 import { goWithin } from './route';
 import { surveyOf, surveysOf, useProject, useSession } from './session';
@@ -16,9 +16,7 @@ export function useFindings(): readonly Finding[] {
     const blanks = surveys.flatMap((survey) =>
       survey.slots
         .filter((slot) => slot.missingCount > 0 && !isAnswered(project, survey.template, slot))
-        .map((slot) =>
-          blank(survey.template, slot.part, slot.property, slot.missingCount, survey.itemCount),
-        ),
+        .map((slot) => blank(survey, slot)),
     );
     const broken = new Set(
       (view?.findings ?? []).map((each) => partKey(each.place)).filter((key) => key !== ''),
@@ -64,11 +62,8 @@ const partKey = (place: Place): string =>
   place.in === 'part' ? `${place.template}/${place.part}/${place.property}` : '';
 
 function blank(
-  template: string,
-  part: string,
-  property: string,
-  missing: number,
-  all: number,
+  { template, itemCount: all }: TemplateSurvey,
+  { part, property, missingCount: missing }: SlotSurvey,
 ): Finding {
   return {
     code: 'part-blank',

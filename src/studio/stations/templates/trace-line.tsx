@@ -26,7 +26,7 @@ export function TraceLine({ selection }: { readonly selection: Selection }) {
   useEffect(() => {
     let isLatest = true;
     void engine()
-      .trace(template.id, part.id, property, item)
+      .trace({ template: template.id, part: part.id, property }, item)
       .then((next) => isLatest && setTrace(next));
     return () => {
       isLatest = false;

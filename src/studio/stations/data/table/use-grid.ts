@@ -55,46 +55,10 @@ export function useGrid(table: GridTable) {
     cell.focus({ preventScroll: true });
   });
 
-  const { move, rowAt, open, write, onTyped } = useMemo(() => {
-    const now = () => latest.current.table;
-    const rowAt = (row: number) => now().rows[row - now().rowsFrom];
-    const columnAt = (column: number) => now().columns[column];
-    const move = (to: CellAt) => {
-      wantsFocus.current = true;
-      setActive(to);
-      now().reveal(to);
-      const position = rowAt(to.row)?.position;
-      if (position !== undefined && to.row !== latest.current.active.row) void handItem(position);
-    };
-    /** Begins to type; `text`: what stands there at first, the value itself if it is not given. */
-    const open = (at: CellAt, text?: string) => {
-      const item = rowAt(at.row)?.item;
-      const column = columnAt(at.column);
-      if (!now().isTyped || item === undefined || column?.field.expr !== undefined) return;
-      const words = text ?? asText(valueAt(item, column?.path ?? []));
-      if (words.length > longestCrossing && refused('Type into it', tooLong)) return;
-      setActive(at);
-      setTyped(words);
-    };
-    const write = (at: CellAt, text: string) => {
-      const { source, types, set } = now();
-      const row = rowAt(at.row);
-      const column = columnAt(at.column);
-      if (row === undefined || column === undefined) return;
-      if (text === asText(valueAt(row.item, column.path))) return;
-      const type = typeOf(types, source, row.item);
-      void typeInto({ source, set, column, position: row.position, text, type });
-    };
-    const onTyped = (at: CellAt, text: string | undefined, next: Next) => {
-      setTyped(undefined);
-      if (text !== undefined) write(at, text);
-      if (next === 'elsewhere') return;
-      const key = keyOf[next];
-      const to = key === undefined ? at : cellAfter(at, { key, ctrlKey: false }, sizeOf(now()));
-      move(to ?? at);
-    };
-    return { move, rowAt, open, write, onTyped };
-  }, []);
+  const { move, rowAt, open, write, onTyped } = useMemo(
+    () => gridMoves({ latest, wantsFocus, setActive, setTyped }),
+    [],
+  );
 
   const onPress = ({ target }: MouseEvent) => {
     const at = cellOf(target);
@@ -152,6 +116,55 @@ export function useGrid(table: GridTable) {
     ...{ active, typed, question, putAway },
     ...{ onTyped, onPress, onOpen, onKeyDown, onPaste, onCopy },
   };
+}
+
+interface GridState {
+  readonly latest: RefObject<{ readonly table: GridTable; readonly active: CellAt }>;
+  readonly wantsFocus: RefObject<boolean>;
+  readonly setActive: (at: CellAt) => void;
+  readonly setTyped: (text: string | undefined) => void;
+}
+
+/** What keys and presses do, whatever the table shows by then. */
+function gridMoves({ latest, wantsFocus, setActive, setTyped }: GridState) {
+  const now = () => latest.current.table;
+  const rowAt = (row: number) => now().rows[row - now().rowsFrom];
+  const columnAt = (column: number) => now().columns[column];
+  const move = (to: CellAt) => {
+    wantsFocus.current = true;
+    setActive(to);
+    now().reveal(to);
+    const position = rowAt(to.row)?.position;
+    if (position !== undefined && to.row !== latest.current.active.row) void handItem(position);
+  };
+  /** Begins to type; `text`: what stands there at first, the value itself if it is not given. */
+  const open = (at: CellAt, text?: string) => {
+    const item = rowAt(at.row)?.item;
+    const column = columnAt(at.column);
+    if (!now().isTyped || item === undefined || column?.field.expr !== undefined) return;
+    const words = text ?? asText(valueAt(item, column?.path ?? []));
+    if (words.length > longestCrossing && refused('Type into it', tooLong)) return;
+    setActive(at);
+    setTyped(words);
+  };
+  const write = (at: CellAt, text: string) => {
+    const { source, types, set } = now();
+    const row = rowAt(at.row);
+    const column = columnAt(at.column);
+    if (row === undefined || column === undefined) return;
+    if (text === asText(valueAt(row.item, column.path))) return;
+    const type = typeOf(types, source, row.item);
+    void typeInto({ source, set, column, position: row.position, text, type });
+  };
+  const onTyped = (at: CellAt, text: string | undefined, next: Next) => {
+    setTyped(undefined);
+    if (text !== undefined) write(at, text);
+    if (next === 'elsewhere') return;
+    const key = keyOf[next];
+    const to = key === undefined ? at : cellAfter(at, { key, ctrlKey: false }, sizeOf(now()));
+    move(to ?? at);
+  };
+  return { move, rowAt, open, write, onTyped };
 }
 
 const sizeOf = ({ rowCount, columns, pageRows }: GridTable) => ({
