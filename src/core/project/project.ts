@@ -78,6 +78,13 @@ export function withId<T extends { readonly id: string }>(
   return things.find((thing) => thing.id === id);
 }
 
+/** The same things with the one that has an id changed. */
+export const editById = <T extends { readonly id: string }>(
+  things: readonly T[],
+  id: string,
+  change: (thing: T) => T,
+): readonly T[] => things.map((thing) => (thing.id === id ? change(thing) : thing));
+
 export const typesOf = (project: Project, source: string): readonly ItemType[] =>
   project.types.filter((type) => type.source === source);
 

@@ -1,7 +1,7 @@
 import { failed, freeId, ok, slug } from '../../base';
 import { type Format, isLocale, type NamedFormat } from '../../formats';
 import { type Binding, mapBindings } from '../../templates';
-import { withId } from '../project';
+import { editById, withId } from '../project';
 import type { UsedIds } from '../used-ids';
 import type { Edit } from './edit';
 
@@ -74,7 +74,7 @@ function editFormat(name: string, id: string, change: (format: NamedFormat) => N
     apply(project) {
       if (withId(project.formats ?? [], id) === undefined)
         return failed(`There is no format "${id}".`);
-      const formats = (project.formats ?? []).map((each) => (each.id === id ? change(each) : each));
+      const formats = editById(project.formats ?? [], id, change);
       return ok({ ...project, formats });
     },
   };

@@ -1,6 +1,6 @@
 import { failed, ok } from '../../base';
 import type { Arrangement, List } from '../../lists';
-import { withId } from '../project';
+import { editById, withId } from '../project';
 import type { Edit } from './edit';
 
 /** The template for items of a type, or for all that no choice takes (`type` undefined). */
@@ -28,7 +28,7 @@ function editList(name: string, id: string, change: (list: List) => List): Edit 
       if (withId(project.lists, id) === undefined) return failed(`There is no list "${id}".`);
       return ok({
         ...project,
-        lists: project.lists.map((list) => (list.id === id ? change(list) : list)),
+        lists: editById(project.lists, id, change),
       });
     },
   };

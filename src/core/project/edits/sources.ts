@@ -3,7 +3,15 @@ import type { Key, TypeFound } from '../../items';
 import type { Template } from '../../templates';
 import { type Field, fieldsOfAll, withComputedSettled } from '../../values';
 import { itemTypes, type SourceDraft } from '../make';
-import { type ItemType, type Origin, type Project, type Source, typesOf, withId } from '../project';
+import {
+  editById,
+  type ItemType,
+  type Origin,
+  type Project,
+  type Source,
+  typesOf,
+  withId,
+} from '../project';
 import { noIds, type UsedIds, withIdsOf } from '../used-ids';
 import type { Edit } from './edit';
 
@@ -207,9 +215,7 @@ export function mergeTypes(id: string): Edit {
       };
       return ok({
         ...project,
-        sources: project.sources.map((each) =>
-          each.id === id ? { ...each, discriminator: null } : each,
-        ),
+        sources: editById(project.sources, id, (each) => ({ ...each, discriminator: null })),
         types: project.types.flatMap((type) => {
           if (type.id === first.id) return [merged];
           return ids.has(type.id) ? [] : [type];
@@ -235,7 +241,7 @@ function editSource(name: string, id: string, change: (source: Source) => Source
       if (withId(project.sources, id) === undefined) return failed(`There is no source "${id}".`);
       return ok({
         ...project,
-        sources: project.sources.map((each) => (each.id === id ? change(each) : each)),
+        sources: editById(project.sources, id, change),
       });
     },
   };

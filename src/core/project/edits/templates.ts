@@ -17,7 +17,7 @@ import {
   type Template,
   withProperty,
 } from '../../templates';
-import { type Project, withId } from '../project';
+import { editById, type Project, withId } from '../project';
 import type { Edit } from './edit';
 
 /** A property of a part of a template. */
@@ -103,7 +103,7 @@ function editRow(
       const row = change(template.row);
       if (row === undefined)
         return failed('That part is not in the template, or has no such property.');
-      const templates = project.templates.map((each) => (each.id === id ? { ...each, row } : each));
+      const templates = editById(project.templates, id, (each) => ({ ...each, row }));
       return ok({ ...project, templates });
     },
   };

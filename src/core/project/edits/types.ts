@@ -9,7 +9,7 @@ import {
   type ScalarName,
   withComputedSettled,
 } from '../../values';
-import { type ItemType, type Project, type Source, typesOf, withId } from '../project';
+import { editById, type ItemType, type Project, type Source, typesOf, withId } from '../project';
 import { renamedInFields, renamedInFormats, renamedInTemplates } from '../uses';
 import type { Edit } from './edit';
 
@@ -50,9 +50,7 @@ export function renameField({ type: id, path }: FieldPlace, wish: string): Edit 
       );
       const sources =
         path.length === 1
-          ? next.sources.map((each) =>
-              each.id === source.id ? renamedSource(each, lastOf(path), name) : each,
-            )
+          ? editById(next.sources, source.id, (each) => renamedSource(each, lastOf(path), name))
           : next.sources;
       return ok({ ...next, templates, sources, ...(formats !== undefined && { formats }) });
     },

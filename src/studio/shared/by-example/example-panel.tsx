@@ -1,9 +1,10 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { openForm, type Pin } from '../../../core/by-example';
 import type { ItemType } from '../../../core/project';
 import { type Field, makeExpression, pathText, shown } from '../../../core/values';
 import { Button } from '../controls/controls';
 import { engine, useSession } from '../session/session';
+import { useAnswer } from '../session/use-answer';
 import { ProposalLine, type Taken } from './proposal-line';
 import { Stretches } from './stretches';
 import { useExamples, useMissing, type Wish } from './use-examples';
@@ -174,17 +175,7 @@ function NextWish({
 
 /** What the item is called; empty until that is known. */
 function useTitle(item: number): string {
-  const [title, setTitle] = useState('');
-  useEffect(() => {
-    let isLatest = true;
-    void engine()
-      .itemAtHand(item)
-      .then((found) => isLatest && setTitle(found?.title ?? ''));
-    return () => {
-      isLatest = false;
-    };
-  }, [item]);
-  return title;
+  return useAnswer(item, (own) => engine().itemAtHand(own))?.title ?? '';
 }
 
 /** All plain values of an item, by their paths, with those of the item at hand. */

@@ -1,6 +1,4 @@
-import { useEffect, useState } from 'react';
 import { draftTemplate, edits, type ItemType, type Project, withId } from '../../../core/project';
-import type { Tried } from '../../../engine';
 import { plainLook } from '../../../engine';
 import { MenuButton } from '../../shared/controls/controls';
 import type { MenuEntry } from '../../shared/controls/popup';
@@ -8,6 +6,7 @@ import { useCurrent } from '../../shared/session/current';
 import { make } from '../../shared/session/editing';
 import { goWithin } from '../../shared/session/route';
 import { engine, usedIds, useProject, useSession } from '../../shared/session/session';
+import { useAnswer } from '../../shared/session/use-answer';
 import { RowPicture } from '../../shared/window/row-picture';
 
 /** Which template an item gets: a row a type, tried from the top, and what all others get. */
@@ -159,21 +158,11 @@ function Example({
   readonly template: string;
   readonly type: ItemType | undefined;
 }) {
-  const { view } = useSession();
   const project = useProject();
-  const [tried, setTried] = useState<Tried>();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another view may give other words
-  useEffect(() => {
-    let isLatest = true;
-    void (async () => {
-      const item = type === undefined ? 0 : await engine().firstOfType(type.id);
-      const made = item < 0 ? undefined : await engine().tryTemplate(template, [item]);
-      if (isLatest) setTried(made);
-    })();
-    return () => {
-      isLatest = false;
-    };
-  }, [template, type, view]);
+  const tried = useAnswer({ template, type: type?.id }, async (asked) => {
+    const item = asked.type === undefined ? 0 : await engine().firstOfType(asked.type);
+    return item < 0 ? undefined : engine().tryTemplate(asked.template, [item]);
+  });
   const [entry] = tried?.entries ?? [];
   if (tried === undefined || entry === undefined) return null;
   return (

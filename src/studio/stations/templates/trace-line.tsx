@@ -1,10 +1,11 @@
-import { Fragment, useEffect, useState } from 'react';
+import { Fragment, useState } from 'react';
 import { isBound, kindOfPart, propertyOf, slotsOf } from '../../../core/templates';
 import type { NearestValue, Span } from '../../../core/values';
 import type { Trace } from '../../../engine';
 import { make } from '../../shared/session/editing';
 import { goWithin } from '../../shared/session/route';
 import { engine, surveysOf, useSession } from '../../shared/session/session';
+import { useAnswer } from '../../shared/session/use-answer';
 import { useBenchItem } from './bench-item';
 import { bindPath } from './binding/binding-edits';
 import type { Selection } from './selection';
@@ -14,24 +15,14 @@ import { showSpan } from './span-shown';
 export function TraceLine({ selection }: { readonly selection: Selection }) {
   const { template, part } = selection;
   const item = useBenchItem(template);
-  const version = useSession((session) => session.view?.version);
-  const [trace, setTrace] = useState<Trace>();
   const [wish, setWish] = useState<string>();
   const others = slotsOf(part).filter(
     (slot) => slot.part === part.id && slot.property !== kindOfPart(part).shows,
   );
   const other = others.find((slot) => slot.property === wish);
   const property = other?.property ?? kindOfPart(part).shows ?? '';
-  // biome-ignore lint/correctness/useExhaustiveDependencies: every version may give another trace
-  useEffect(() => {
-    let isLatest = true;
-    void engine()
-      .trace({ template: template.id, part: part.id, property }, item)
-      .then((next) => isLatest && setTrace(next));
-    return () => {
-      isLatest = false;
-    };
-  }, [template.id, part.id, property, item, version]);
+  const place = { template: template.id, part: part.id, property };
+  const trace = useAnswer({ place, item }, (asked) => engine().trace(asked.place, asked.item));
   return (
     <section
       aria-label="Trace"

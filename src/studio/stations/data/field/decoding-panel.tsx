@@ -8,6 +8,7 @@ import { Button, MenuButton } from '../../../shared/controls/controls';
 import { handItem } from '../../../shared/session/at-hand';
 import { make } from '../../../shared/session/editing';
 import { engine } from '../../../shared/session/session';
+import { useAnswer } from '../../../shared/session/use-answer';
 
 interface DecodingPanelProps {
   readonly source: Source;
@@ -30,7 +31,6 @@ export function DecodingPanel({ source, field, place, onAsItStands }: DecodingPa
   const asked = { source: source.id, type: undefined, path: place.path };
   const [proposals, setProposals] = useState<readonly Proposal[]>([]);
   const [decoding, setDecoding] = useState<Decoding | undefined>(field.decode);
-  const [trial, setTrial] = useState<DecodingTrial>();
   const id = JSON.stringify(asked);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: the id says which field
@@ -43,17 +43,9 @@ export function DecodingPanel({ source, field, place, onAsItStands }: DecodingPa
       });
   }, [id]);
 
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the id says which field
-  useEffect(() => {
-    if (decoding === undefined) return;
-    let isLatest = true;
-    void engine()
-      .tryDecoding(asked, decoding)
-      .then((tried) => isLatest && setTrial(tried));
-    return () => {
-      isLatest = false;
-    };
-  }, [id, decoding]);
+  const trial = useAnswer(decoding && { asked, decoding }, (own) =>
+    engine().tryDecoding(own.asked, own.decoding),
+  );
 
   const isKept = JSON.stringify(decoding) === JSON.stringify(field.decode);
   return (

@@ -1,4 +1,3 @@
-import { useEffect, useState } from 'react';
 import { count, type Json } from '../../../../core/base';
 import { edits, type Source, withId } from '../../../../core/project';
 import { fieldAtPath, typeInWords } from '../../../../core/values';
@@ -7,6 +6,7 @@ import { Button } from '../../../shared/controls/controls';
 import { handItem } from '../../../shared/session/at-hand';
 import { makeForeseen } from '../../../shared/session/foreseeing';
 import { engine, surveyOf, useProject, useSession } from '../../../shared/session/session';
+import { useAnswer } from '../../../shared/session/use-answer';
 
 interface MisfitsProps {
   readonly source: Source;
@@ -25,21 +25,10 @@ export function Misfits({ source, field }: MisfitsProps) {
 
 /** Looked for only where the counts over all items say that there are some. */
 function useMisfits(source: string): readonly Misfit[] {
-  const view = useSession((session) => session.view);
   const hasSome = useSession((session) =>
     surveyOf(session).findings.some(({ code }) => code === 'field-of-other-type'),
   );
-  const [found, setFound] = useState<readonly Misfit[]>([]);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another view may have others
-  useEffect(() => {
-    let isLatest = true;
-    const asked = hasSome ? engine().misfits(source) : Promise.resolve([]);
-    void asked.then((came) => isLatest && setFound(came));
-    return () => {
-      isLatest = false;
-    };
-  }, [source, view, hasSome]);
-  return found;
+  return useAnswer(hasSome ? source : undefined, (asked) => engine().misfits(asked)) ?? [];
 }
 
 function Line({ misfit: { type, path, itemCount, some } }: { readonly misfit: Misfit }) {
