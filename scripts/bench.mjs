@@ -243,11 +243,11 @@ async function inBrowser() {
   rows.push({
     measure: 'rows made from end to end and back',
     against: 'visible + 2 × overscan + 2 a kind',
-    ours: String(created.most),
+    ours: String(created.max),
     reference: String(created.bound),
     ratio: '',
     atMost: '',
-    isWithin: created.most <= created.bound,
+    isWithin: created.max <= created.bound,
   });
   const kept = await call('keep');
   note('storing all items', 'one record an item', kept.storeOurs, kept.storeReference, 0.1);
