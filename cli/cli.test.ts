@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import Ajv from 'ajv/dist/2020';
 import { beforeAll, describe, expect, test } from 'vitest';
 
 const folder = mkdtempSync(join(tmpdir(), 'yarncard-'));
@@ -107,7 +108,6 @@ describe('infer', () => {
 
   test('writes a JSON Schema that the items satisfy', async () => {
     const schema = JSON.parse(yarncard(['infer', parcels, '--schema']).stdout);
-    const { default: Ajv } = await import('ajv/dist/2020');
     const { default: formats } = await import('ajv-formats');
     const ajv = new Ajv({ ownProperties: true, strict: false });
     formats.default(ajv);
@@ -122,6 +122,13 @@ describe('infer', () => {
     const done = yarncard(['infer', parcels, '--types', 'klingon']);
     expect([done.status, done.stderr]).toEqual([2, expect.stringContaining('It can be ts, ')]);
   });
+});
+
+test('schema writes what project files are like: the demo is', () => {
+  const valid = new Ajv({ strict: false }).compile(JSON.parse(yarncard(['schema']).stdout));
+  const demo = JSON.parse(readFileSync('public/demo/thrumwick.yarncard.json', 'utf8'));
+  expect(valid(demo)).toBe(true);
+  expect(valid({ ...demo, yarncard: 1 })).toBe(false);
 });
 
 describe('check', () => {

@@ -103,6 +103,38 @@ test('a format is proposed, kept once, edited where it is used, and follows the 
   await expect.poll(rows).toEqual(['2026-03-02', '2026-03-05']);
 });
 
+test('how a part looks follows from a value of each item; what cannot be is drawn as the nearest', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'Property: Add' }).click();
+  await page.getByRole('menuitem', { name: 'opacity' }).click();
+  await page.getByRole('button', { name: 'by value' }).click();
+  const opacity = page.getByRole('textbox', { name: 'Value of opacity' });
+  const drawn = () =>
+    page
+      .locator('.yc-sizer [data-part=name]')
+      .evaluateAll((names) => names.map((name) => getComputedStyle(name).opacity));
+  await opacity.fill('stock < 5 ? 0.4 : 1');
+  await expect.poll(async () => new Set(await drawn())).toEqual(new Set(['1', '0.4']));
+  await expect(page.getByText('no findings')).toBeVisible();
+
+  // Words are no opacity; a number past its bounds is the nearest.
+  await opacity.fill('name');
+  await expect(page.getByText('The opacity takes a number; this gives text.')).toBeVisible();
+  await opacity.fill('stock');
+  await page
+    .getByRole('button', { name: /finding/ })
+    .first()
+    .click();
+  await expect(page.getByText(/The opacity cannot be what 26 items say/)).toBeVisible();
+
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'No opacity' }).click();
+  await expect.poll(async () => new Set(await drawn())).toEqual(new Set(['1']));
+  await expect(page.getByText('no findings')).toBeVisible();
+});
+
 test('a list and a yes or no have words through formats; a row knows its place', async ({
   page,
 }) => {
