@@ -101,6 +101,8 @@ describe('the project file', () => {
 
   test.each<[string, string, string]>([
     ['of a newer version', '{ "yarncard": 3, "name": "x" }', 'version-newer'],
+    ['of a version before the first', '{ "yarncard": 0, "name": "x" }', 'not-a-project'],
+    ['of half a version', '{ "yarncard": 1.5, "name": "x" }', 'not-a-project'],
     ['that is none', '{ "name": "x" }', 'not-a-project'],
     ['that is a list', '[1]', 'not-a-project'],
     ['cut short', '{ "yarncard": 1, "na', 'not-json'],

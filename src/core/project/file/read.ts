@@ -40,7 +40,8 @@ export async function readProject(
   if (!isRecord(root)) return failed(projectFindings.notAProject(file));
   if (isDeeperThan(root, deepest)) return failed(projectFindings.nestedTooDeep(file, deepest));
   const version = ownValue(root, 'yarncard');
-  if (typeof version !== 'number') return failed(projectFindings.notAProject(file));
+  const isVersion = typeof version === 'number' && Number.isInteger(version) && version > 0;
+  if (!isVersion) return failed(projectFindings.notAProject(file));
   if (version > formatVersion)
     return failed(projectFindings.versionNewer(file, version, formatVersion));
   const { items: kept, ...older } = root;
