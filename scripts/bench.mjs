@@ -101,7 +101,7 @@ async function inBrowser() {
     executablePath: chromiumPath,
     args: [...chromiumArguments, '--js-flags=--expose-gc'],
   });
-  const page = await browser.newPage({ viewport: { width: 400, height: 760 } });
+  const page = await browser.newPage({ viewport: { width: 760, height: 760 } });
   page.on('pageerror', (error) => console.error(error));
   await page.goto(`http://127.0.0.1:${server.address().port}/`);
   const session = await page.context().newCDPSession(page);
@@ -116,7 +116,8 @@ async function inBrowser() {
   const speeds = [3_000, 30_000];
   const first = { ours: [], all: [], reference: [], parse: [] };
   const known = { evidence: [], again: [] };
-  const edited = { many: [], few: [] };
+  const edited = { many: [], few: [], sixty: [] };
+  const twoWindows = [];
   const scrolled = speeds.map(() => ({
     ours: [],
     reference: [],
@@ -162,11 +163,19 @@ async function inBrowser() {
     }
     await call('toTop');
     await page.waitForTimeout(300);
+    await call('openSecond');
+    const { task } = await workAFrame(session, frames, () => call('scroll', speeds[0], frames));
+    twoWindows.push(task / 2);
+    await call('closeSecond');
+    await call('toTop');
+    await page.waitForTimeout(300);
     await insertAll('insertOurs', 'ours', run);
     if (run === 4) created = await call('rowsFromEndToEnd');
     known.evidence.push(await call('inferWithEvidence'));
     known.again.push(await call('importAgain', run));
     edited.few.push(...(await call('editsOfFew', 10)));
+    await call('withTemplates', 60);
+    edited.sixty.push(...(await call('edits', 10)));
   }
   const hand = 'React 19 + @tanstack/react-virtual';
   for (const [index, speed] of speeds.entries()) {
@@ -186,6 +195,13 @@ async function inBrowser() {
       0.25,
     );
   }
+  note(
+    '… of each of two windows at 3000 px/s',
+    'one window',
+    median(twoWindows),
+    median(scrolled[0].ours),
+    1.1,
+  );
   note(
     'first rows, from the text of the items',
     hand,
@@ -211,6 +227,13 @@ async function inBrowser() {
     median(edited.many),
     median(edited.few),
     1.5,
+  );
+  note(
+    'an edit with 60 templates',
+    'the same with three',
+    median(edited.sixty),
+    median(edited.few),
+    1.2,
   );
   note(
     'first rows of JSON, in the browser',

@@ -19,6 +19,7 @@ const host = document.getElementById('host');
 if (host === null) throw new Error('the page has no host');
 let engine: Engine | undefined;
 let ours: ListView | undefined;
+let second: ListView | undefined;
 let reference: ReferenceList | undefined;
 let project: Project | undefined;
 let jsonText = '';
@@ -42,13 +43,13 @@ function start(): Engine {
   return engine;
 }
 
-function makeList(): ListView {
-  host?.replaceChildren();
+function makeList(view?: string): ListView {
+  if (view === undefined) host?.replaceChildren();
   const list = document.createElement('div');
   list.className = 'list';
   host?.append(list);
   return new ListView(list, {
-    entries: (version, range) => start().entries(version, range),
+    entries: (version, range) => start().entries(version, range, view),
     pictures: () => undefined,
     pressed: () => {},
   });
@@ -129,11 +130,24 @@ const bench = {
   },
 
   async scroll(pxPerSecond: number, frames: number): Promise<void> {
-    const list = scroller();
+    const lists = second === undefined ? [scroller()] : host.querySelectorAll('.yc-list');
     for (let i = 0; i < frames; i += 1) {
-      list.scrollTop += pxPerSecond / 60;
+      for (const list of lists) list.scrollTop += pxPerSecond / 60;
       await frame();
     }
+  },
+
+  /** A second window beside the first, which scrolls along. */
+  async openSecond(): Promise<void> {
+    second = makeList('beside');
+    second.show(await start().showBeside('beside', {}, wanted));
+  },
+
+  async closeSecond(): Promise<void> {
+    second?.destroy();
+    second = undefined;
+    host.querySelectorAll('.yc-list')[1]?.remove();
+    await start().closeBeside('beside');
   },
 
   toTop(): void {
@@ -181,6 +195,18 @@ const bench = {
       if (!host?.textContent?.includes(`edit ${run}`)) throw new Error('the edit is not there');
     }
     return times;
+  },
+
+  /** The same project with more templates, none of which the list shows. */
+  withTemplates(count: number): void {
+    if (project === undefined) throw new Error('no project is open');
+    const [first] = project.templates;
+    if (first === undefined) throw new Error('the project has no template');
+    const more = Array.from({ length: count - project.templates.length }, (_, at) => ({
+      ...first,
+      id: `more-${at}`,
+    }));
+    project = { ...project, templates: [...project.templates, ...more] };
   },
 
   /** The same project with a hundred items. */
