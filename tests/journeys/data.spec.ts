@@ -293,6 +293,16 @@ test('pictures: kept once, named by a pattern, the missing ones found', async ({
   await expect(panel).toContainText('3 pictures');
   await expect(panel).toContainText('same as skein-wool');
 
+  // One that takes long to read takes nothing from one that comes meanwhile.
+  await Promise.all([
+    dropFile(page, 'slow.svg', `${drawing('red')}<!--${'wool '.repeat(400_000)}-->`),
+    dropFile(page, 'quick.svg', drawing('green')),
+  ]);
+  await expect(panel.locator('img[src^="data:"]')).toHaveCount(5);
+  await saved(page);
+  await page.reload();
+  await expect(panel.locator('img[src^="data:"]')).toHaveCount(5);
+
   await page.getByRole('link', { name: 'Templates' }).click();
   await page.getByRole('button', { name: 'Insert', exact: true }).click();
   await page.getByRole('menuitem', { name: 'Image at the start of the row' }).click();

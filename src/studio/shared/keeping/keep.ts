@@ -85,8 +85,9 @@ async function keepOnce(): Promise<void> {
   const { id, keeping } = useSession.getState();
   const record = id === undefined ? undefined : recordNow(id);
   if (record === undefined || keeping.kind === 'looking') return;
-  const answer = await engine().keep(record, contentsSince(record)).catch(brokenOff);
-  if (answer.kind === 'kept') keptLast = { id: record.id, contents: contentsUsed(record) };
+  const sent = contentsSince(record);
+  const answer = await engine().keep(record, sent).catch(brokenOff);
+  if (answer.kind === 'kept') keptLast = { id: record.id, contents: contentsKept(record, sent) };
   if (useSession.getState().id !== id) return;
   switch (answer.kind) {
     case 'kept':
@@ -107,8 +108,12 @@ let keptLast: { readonly id: string; readonly contents: ReadonlySet<string> } | 
 
 type Kept = NonNullable<ReturnType<typeof recordNow>>;
 
-const contentsUsed = ({ project }: Kept): ReadonlySet<string> =>
-  new Set(project.pictures.map(({ content }) => content));
+/** What the browser has of the project's contents once these were sent. */
+const contentsKept = ({ id, project }: Kept, sent: PictureContents): ReadonlySet<string> => {
+  const before = keptLast?.id === id ? keptLast.contents : new Set();
+  const used = project.pictures.map(({ content }) => content);
+  return new Set(used.filter((content) => sent.has(content) || before.has(content)));
+};
 
 /** What pictures show that the browser has not kept: megabytes, that need not go at each edit. */
 function contentsSince({ id, project }: Kept): PictureContents {

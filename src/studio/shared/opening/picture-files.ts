@@ -23,7 +23,7 @@ const headOf = async (file: Blob): Promise<Uint8Array> =>
 /** Files become pictures of the project that is open, each under its name; what is none is said. */
 export async function bringPictures(files: readonly File[]): Promise<void> {
   const pictures: Picture[] = [];
-  const contents = new Map(useSession.getState().contents);
+  const shown = new Map<string, string>();
   const refused: string[] = [];
   for (const file of files) {
     const mediaType = pictureType(await headOf(file));
@@ -32,13 +32,14 @@ export async function bringPictures(files: readonly File[]): Promise<void> {
     else {
       const base64 = await base64Of(file);
       const content = contentIdOf(base64);
-      contents.set(content, base64);
+      shown.set(content, base64);
       pictures.push({ name: withoutExtension(file.name), mediaType, content });
     }
   }
   useSession.setState({ notice: refused.length === 0 ? undefined : refusal(refused) });
   if (pictures.length === 0) return;
-  useSession.setState({ contents });
+  // Others may have come while these were read.
+  useSession.setState(({ contents }) => ({ contents: new Map([...contents, ...shown]) }));
   make(edits.addPictures(pictures));
   goWithin({ station: 'data', panel: 'pictures' });
 }
