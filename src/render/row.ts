@@ -6,7 +6,8 @@ import { type Direction, type Draw, type Pictures, partViews, viewOfWords } from
 interface Target {
   readonly element: HTMLElement;
   readonly draw: Draw;
-  readonly direction: Direction;
+  /** What the drawing hangs on: kept, since rows are bound at every frame of scrolling. */
+  readonly around: { readonly direction: Direction; pictures: Pictures | undefined };
   /** The element that leaves where there is no value. */
   readonly leaves: HTMLElement | undefined;
 }
@@ -45,7 +46,8 @@ function targetOf(
   if (drawn === undefined || draw === undefined)
     throw new Error(`The plan of ${plan.template} has no ${property} of a part ${part}.`);
   const { element, direction } = drawn;
-  return { element, draw, direction, leaves: leaves && kind !== 'address' ? element : undefined };
+  const around = { direction, pictures: undefined };
+  return { element, draw, around, leaves: leaves && kind !== 'address' ? element : undefined };
 }
 
 /**
@@ -58,12 +60,13 @@ export function bindRow(row: RowView, entry: Entry, pictures: Pictures | 'later'
     const target = row.targets[i];
     const value = entry.values[i];
     if (target === undefined) continue;
-    const { element, draw, direction, leaves } = target;
+    const { element, draw, around, leaves } = target;
     if (leaves !== undefined) {
       const display = value === undefined ? 'none' : '';
       if (leaves.style.display !== display) leaves.style.display = display;
     }
-    draw(element, value, { direction, pictures: shown });
+    around.pictures = shown;
+    draw(element, value, around);
   }
 }
 
