@@ -151,6 +151,11 @@ export class Engine implements Scene, World {
     return (view === undefined ? this.main : this.beside.get(view))?.entryOfKey(key) ?? -1;
   }
 
+  /** Where the item with a key stands in the source of the first view; -1: nowhere in the set that is shown. */
+  itemOfKey(key: string): number {
+    return this.main.itemOfKey(key);
+  }
+
   tryTemplate(template: string, items: readonly number[]): Tried | undefined {
     return this.main.tryTemplate(template, items);
   }
@@ -160,14 +165,16 @@ export class Engine implements Scene, World {
     const items = this.shownItems();
     const item = Math.max(0, Math.min(items.length - 1, position));
     const value = items[item];
-    if (value === undefined) return undefined;
+    const source = this.main.source()?.id;
+    if (value === undefined || source === undefined) return undefined;
+    const key = this.main.keys().at(item);
     const type = this.typesShown()(item);
     const titled = this.main.templates.find(({ template }) => template.type === type);
     const words = titled?.slots
       .find(({ declared }) => declared.kind === 'text')
       ?.value(value, this.contextOf(item));
-    const title = words === undefined ? this.main.keys().at(item) : String(words);
-    return { item, entry: this.main.entryOf(item), value, type, title };
+    const title = words === undefined ? key : String(words);
+    return { item, key, source, entry: this.main.entryOf(item), value, type, title };
   }
 
   find(words: string, after: number): number {

@@ -85,6 +85,8 @@ export interface EngineProtocol {
   entryOfKey(key: string, view?: string): Promise<number>;
   /** Entries of items with a template of one's choice, whatever the list would choose. */
   tryTemplate(template: string, items: readonly number[]): Promise<Tried | undefined>;
+  /** Where the item with a key stands in the source of the first view; -1: nowhere in the set that is shown. */
+  itemOfKey(key: string): Promise<number>;
   itemAtHand(item: number): Promise<ItemAtHand | undefined>;
   /** The next item from `after` on, in turn, that holds the words anywhere; -1: none. */
   find(words: string, after: number): Promise<number>;
@@ -99,8 +101,8 @@ export interface EngineProtocol {
   countMissing(trying: MissingTask): Promise<readonly number[] | undefined>;
   /** What an expression gives over all items; undefined: it gives nothing, or something newer was asked. */
   spread(asked: SpreadTask): Promise<Spread | undefined>;
-  /** Shows all rows in a locale. */
-  showLocale(locale: string, wanted: EntryRange): Promise<Frame>;
+  /** Shows all rows in a locale; undefined: they are. */
+  showLocale(locale: string, wanted: EntryRange): Promise<Frame | undefined>;
   /** The project as its file, with its items and what its pictures show. */
   file(project: Project, contents: PictureContents): Promise<Blob>;
 }
@@ -173,7 +175,7 @@ export interface DataProtocol {
   look(wanted: EntryRange): Promise<Frame>;
 }
 
-/** Items of the types that the source has: they take the place of those before. Environment are a source of their own. */
+/** Items of the types that the source has: they take the place of those before. Others are a source of their own. */
 export type ReadElsewhere =
   | { readonly kind: 'known'; readonly summary: ImportSummary }
   | { readonly kind: 'other'; readonly brought: SourceRead };

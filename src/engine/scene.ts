@@ -6,6 +6,9 @@ import type { RowContext } from '../core/values';
 /** One item as the screens show it. */
 export interface ItemAtHand {
   readonly item: number;
+  readonly key: string;
+  /** Id of its source. */
+  readonly source: string;
   /** Where it stands in the list; -1: it is left out. */
   readonly entry: number;
   readonly value: Item;

@@ -169,6 +169,10 @@ const protocol: EngineProtocol &
     return engine.tryTemplate(template, items);
   },
 
+  async itemOfKey(key) {
+    return engine.itemOfKey(key);
+  },
+
   async itemAtHand(item) {
     return engine.itemAtHand(item);
   },
@@ -203,6 +207,7 @@ const protocol: EngineProtocol &
   spread: (asked) => spreading(asOfNow(asked), async () => (await allItems()).spread(asked)),
 
   async showLocale(locale, wanted) {
+    if (engine.localeNow() === locale) return undefined;
     engine.showLocale(locale);
     return shown(engine.view(wanted));
   },

@@ -5,3 +5,4 @@
 export { ListView, type ListViewPorts, type PoolReadout } from './list-view';
 export type { Pictures } from './parts';
 export { bindRow, createRow, type RowView } from './row';
+export { Scroller } from './scroller';

@@ -51,7 +51,7 @@ export class ListView {
   private shown: Shown | undefined;
   private kinds: readonly string[] = [];
   private lines = noLines;
-  private selectedItem = -1;
+  private selectedKey: string | undefined;
   private boundCount = 0;
   private widthPx = 0;
   private heightPx = 0;
@@ -119,8 +119,9 @@ export class ListView {
     return { from, to: Math.max(to, from + 30), sequence: { id, heightsId } };
   }
 
-  select(item: number): void {
-    this.selectedItem = item;
+  /** Marks the row of the item with a key, and no other. */
+  select(key: string | undefined): void {
+    this.selectedKey = key;
     for (const [index, row] of this.rows) this.mark(row, this.cache.get(index));
   }
 
@@ -294,7 +295,7 @@ export class ListView {
   private mark(row: PooledRow, entry: Entry | undefined): void {
     row.element.classList.toggle(
       'yc-at-hand',
-      entry !== undefined && entry.item === this.selectedItem,
+      entry !== undefined && entry.key === this.selectedKey,
     );
   }
 

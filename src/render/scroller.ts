@@ -20,13 +20,17 @@ export class Scroller {
 
   setContent(heightPx: number): void {
     this.contentPx = heightPx;
-    this.sizer.style.height = `${Math.min(heightPx, highestSizerPx)}px`;
+    this.sizer.style.height = `${this.sizerPx}px`;
     this.at = Math.max(0, Math.min(this.at, this.maxAt()));
   }
 
   /** Of the box itself. */
   setHeight(heightPx: number): void {
     this.heightPx = heightPx;
+  }
+
+  get sizerPx(): number {
+    return Math.min(this.contentPx, highestSizerPx);
   }
 
   /** How far the content is scrolled, in its own px. */
@@ -67,7 +71,7 @@ export class Scroller {
 
   /** At rest: the thumb goes where the content is, so that both ends can always be reached. */
   centreThumb(): void {
-    const maxTop = Math.min(this.contentPx, highestSizerPx) - this.heightPx;
+    const maxTop = this.sizerPx - this.heightPx;
     const top = this.isScaled ? (this.at / this.maxAt()) * maxTop : this.at;
     this.lastTop = top;
     if (Math.abs(this.host.scrollTop - top) >= 1) this.host.scrollTop = top;

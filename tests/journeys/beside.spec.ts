@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { become, dropFile, expect, openDemo, rowsOf, saved, test } from './support';
 
@@ -85,4 +86,41 @@ test('both windows show all of 100,000 items, each with few rows', async ({ page
   await expect.poll(() => atTop(page, 'Rows')).not.toBe('1');
   await expect.poll(async () => (await rowsBeside(page, 60)).at(-1)?.[0]).toBe('Oar 99999');
   expect(await page.locator('section[aria-label="Rows beside"] .yc-row').count()).toBeLessThan(60);
+});
+
+test('the second window may show another set, goes by key there, and comes back on reload', async ({
+  page,
+}) => {
+  const file = JSON.parse(readFileSync('public/demo/thrumwick.yarncard.json', 'utf8'));
+  const [merino] = file.items[0].items;
+  file.sources[0].sets = [{ id: 'later', name: 'later' }];
+  const later = [
+    { ...merino, id: 'sk-0419', name: 'Shetland, mended' },
+    { ...merino, id: 'sk-9999', name: 'Not yet spun' },
+  ];
+  file.items.push({ source: 'stock', set: 'later', items: later });
+  await page.goto('/');
+  await dropFile(page, 'shop.yarncard.json', JSON.stringify(file));
+  await saved(page);
+  await page.getByRole('button', { name: 'Beside' }).click();
+  await page.getByRole('button', { name: /^Set beside/ }).click();
+  await page.getByRole('menuitem', { name: 'later', exact: true }).click();
+  const names = async (rows: Promise<string[][]>) => (await rows).map(([name]) => name);
+  const mended = ['Shetland, mended', 'Not yet spun'];
+  await expect.poll(() => names(rowsBeside(page))).toEqual(mended);
+  expect((await names(rowsIn(page, 'Rows')))[0]).toBe('Merino lace, undyed');
+
+  const second = page.getByRole('region', { name: 'Rows beside' });
+  await second.getByText('Shetland, mended').click();
+  await expect(page.getByRole('contentinfo')).toContainText('Handspun Shetland and silk');
+  await expect(second.locator('.yc-at-hand:not(.yc-spare)')).toContainText('Shetland, mended');
+  await second.getByText('Not yet spun').click();
+  await expect(page.getByText('“sk-9999” is not among the items')).toBeVisible();
+  await expect(page.getByRole('contentinfo')).toContainText('Handspun Shetland and silk');
+
+  await page.getByRole('button', { name: /^Scheme beside/ }).click();
+  await page.getByRole('menuitem', { name: 'light' }).click();
+  await page.reload();
+  await expect.poll(() => names(rowsBeside(page))).toEqual(mended);
+  await expect(page.getByRole('button', { name: /^Scheme beside/ })).toHaveText('light');
 });

@@ -1,4 +1,4 @@
-import { expect, rowsOf, test } from './support';
+import { dropFile, expect, rowsOf, test } from './support';
 
 const count = 100_000;
 
@@ -114,4 +114,36 @@ test('reading can be cancelled', async ({ page }) => {
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByRole('alert')).toContainText('Reading huge.json was cancelled');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Start with your items');
+});
+
+test('a table of more rows than an element can be high scrolls row by row, to both ends', async ({
+  page,
+}) => {
+  await page.goto('/');
+  const lines = Array.from({ length: 400_000 }, (_, at) => `o-${at},Oar ${at}`);
+  await dropFile(page, 'oars.csv', `id,name\n${lines.join('\n')}`);
+  await expect(page.getByRole('contentinfo')).toContainText('400\u00a0000 entries');
+  const table = page.getByRole('region', { name: 'Items' });
+  const top = () =>
+    table.evaluate((host) => {
+      const edge = host.querySelector('thead')?.getBoundingClientRect().bottom ?? 0;
+      const rows = [...host.querySelectorAll('tbody tr[aria-rowindex]')];
+      const first = rows.find((row) => row.getBoundingClientRect().bottom > edge + 1);
+      return Number(first?.getAttribute('aria-rowindex')) - 2;
+    });
+  await expect.poll(top).toBe(0);
+  await table.hover();
+  await page.mouse.wheel(0, 520);
+  await expect.poll(top).toBe(20);
+  await table.evaluate((host) => {
+    host.scrollTop = host.scrollHeight / 2;
+  });
+  await expect.poll(top).toBeGreaterThan(190_000);
+  const middle = await top();
+  await page.mouse.wheel(0, 520);
+  await expect.poll(top).toBe(middle + 20);
+  await table.evaluate((host) => {
+    host.scrollTop = host.scrollHeight;
+  });
+  await expect(table.getByRole('gridcell', { name: 'Oar 399999' })).toBeInViewport();
 });

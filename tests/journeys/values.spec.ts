@@ -41,7 +41,7 @@ test('an expression is completed with real values, mended in one press, and a fi
   await expect(page.getByRole('option', { name: /weight/ })).toContainText('1.5');
   await page.keyboard.press('Tab');
   await page.keyboard.type(' * sum(lines, l => l.');
-  await page.getByRole('option', { name: 'of' }).click();
+  await page.getByRole('option', { name: /^of/ }).click();
   await expect(value).toHaveText('weight * sum(lines, l => l.of)');
   await expect.poll(() => rowsOf(page)).toEqual([['7.5'], ['0']]);
   await expect(page.getByLabel('Trace')).toContainText('7.5');

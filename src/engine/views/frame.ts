@@ -16,6 +16,8 @@ export interface Frame {
   readonly edition: number;
   /** Id of the list that is shown. */
   readonly list: string | undefined;
+  /** Id of the source that its items are of. */
+  readonly source: string | undefined;
   readonly sequence: Sequence;
   readonly plans: readonly RowPlan[];
   readonly entries: readonly Entry[];

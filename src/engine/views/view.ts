@@ -104,6 +104,7 @@ export class View {
       version: this.world.version,
       edition: this.world.edition,
       list: this.list()?.id,
+      source: this.source()?.id,
       sequence: this.sequence.toDraw(arrangement, wanted.sequence),
       plans: this.plans,
       entries: this.entries({ from, to: from + wanted.to - wanted.from }),
@@ -222,11 +223,17 @@ export class View {
     return known === undefined ? -1 : known.indexes.indexOf(known.types.indexOf(type));
   }
 
-  entryOfKey(key: string): number {
+  /** Where the item with a key stands among all; -1: nowhere. */
+  itemOfKey(key: string): number {
     const source = this.source();
     const { project, now } = this.world;
-    if (source === undefined || project === undefined) return -1;
-    const item = this.store(source).positionOf(key, project, source, now);
+    return source === undefined || project === undefined
+      ? -1
+      : this.store(source).positionOf(key, project, source, now);
+  }
+
+  entryOfKey(key: string): number {
+    const item = this.itemOfKey(key);
     return item < 0 ? -1 : this.sequence.entryOf(item);
   }
 

@@ -2,10 +2,9 @@ import { useState } from 'react';
 import { count, ownValue } from '../../../core/base';
 import { completed, numberOf, type OpenForm, openForm } from '../../../core/by-example';
 import { type NamedFormat, numberText } from '../../../core/formats';
-import { localeOf } from '../../../core/project';
 import type { ExampleAnswer } from '../../../engine';
 import { Button, MenuButton } from '../controls/controls';
-import { useProject, useSession } from '../session/session';
+import { useLocale } from '../session/locale';
 
 type Proposal = ExampleAnswer['proposals'][number];
 
@@ -147,10 +146,4 @@ function FormField({ form: { form, guess }, locale, text, onChange }: FormFieldP
       />
     </label>
   );
-}
-
-function useLocale(): string {
-  const project = useProject();
-  const chosen = useSession((session) => session.locale);
-  return chosen ?? (project === undefined ? 'en' : localeOf(project));
 }

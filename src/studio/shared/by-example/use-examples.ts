@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Pin } from '../../../core/by-example';
 import type { ExampleAnswer } from '../../../engine';
 import { engine, useSession } from '../session/session';
+import { useAnswer } from '../session/use-answer';
 
 /** The words that a person wants for an item. */
 export interface Wish {
@@ -50,20 +51,11 @@ export function useMissing(
   type: string,
   exprs: readonly (readonly string[])[],
 ): readonly number[] | undefined {
-  const version = useSession((session) => session.view?.version);
-  const [counts, setCounts] = useState<readonly number[]>();
-  const asked = JSON.stringify(exprs);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: `asked` says all of it, the version the rest
-  useEffect(() => {
-    let isLatest = true;
-    setCounts(undefined);
-    if (exprs.length > 0)
-      void engine()
-        .countMissing({ type, exprs })
-        .then((came) => isLatest && setCounts(came));
-    return () => {
-      isLatest = false;
-    };
-  }, [type, asked, version]);
-  return counts;
+  const asked = exprs.length > 0 ? { type, exprs } : undefined;
+  const answer = useAnswer(asked, async (own) => ({
+    of: own,
+    counts: await engine().countMissing(own),
+  }));
+  // Counts of other proposals are none of these.
+  return JSON.stringify(answer?.of) === JSON.stringify(asked) ? answer?.counts : undefined;
 }

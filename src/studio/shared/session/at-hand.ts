@@ -14,5 +14,23 @@ export async function handItem(item: number): Promise<void> {
   if (route.page === 'project' && (route.item ?? 0) !== at) goWithin({ item: at }, 'replace');
 }
 
+/** The same with what another window shows: an item that the first one has under the same key. */
+export async function handKey(key: string, source: string | undefined): Promise<void> {
+  const isSame = useSession.getState().atHand?.source === source;
+  const item = isSame ? await engine().itemOfKey(key) : -1;
+  if (item >= 0) return handItem(item);
+  useSession.setState({
+    notice: {
+      code: 'not-in-first-window',
+      severity: 'note',
+      place: { in: 'project', path: '' },
+      message: `“${key}” is not among the items that the first window shows.`,
+      hint: isSame
+        ? 'Show the same set there to make it the item at hand.'
+        : 'Show the same source there to make it the item at hand.',
+    },
+  });
+}
+
 /** The items or the project changed: the item that was asked for last is looked at anew. */
 export const handAgain = (): Promise<void> => handItem(wished);

@@ -1,5 +1,14 @@
 import type { MouseEvent } from 'react';
 import { create } from 'zustand';
+import {
+  type BesideSettings,
+  forgetProjectSettings,
+  readWindows,
+  useBeside,
+  useWindow,
+  type WindowSettings,
+  writeWindows,
+} from '../window/window-settings';
 
 const stationNames = ['data', 'templates', 'choices', 'list', 'hand-off'] as const;
 export type StationName = (typeof stationNames)[number];
@@ -49,26 +58,46 @@ function addressOf(route: Route): string {
   if (route.field !== undefined) query.set('field', route.field);
   if (route.panel !== undefined) query.set('panel', route.panel);
   if (route.item !== undefined) query.set('item', String(route.item + 1));
+  writeWindows(query);
   const text = query.toString();
   return `/p/${route.id}/${route.station}${text === '' ? '' : `?${text}`}`;
 }
 
-export const useRoute = create<{ readonly route: Route }>()(() => ({
-  route: routeOf(new URL(location.href)),
-}));
+export const useRoute = create<{ readonly route: Route }>()(() => ({ route: { page: 'start' } }));
 
-window.addEventListener('popstate', () =>
-  useRoute.setState({ route: routeOf(new URL(location.href)) }),
-);
+/** Takes up what the address says. */
+function readAddress(): void {
+  const address = new URL(location.href);
+  const route = routeOf(address);
+  if (route.page === 'project') readWindows(address.searchParams);
+  useRoute.setState({ route });
+}
 
+readAddress();
+window.addEventListener('popstate', readAddress);
 /** Goes somewhere; `replace` where a step back should not stop here. */
 export function go(route: Route, how: 'push' | 'replace' = 'push'): void {
+  const { route: before } = useRoute.getState();
+  const isOther = before.page === 'project' && (route.page === 'start' || route.id !== before.id);
+  if (isOther) forgetProjectSettings();
   const address = addressOf(route);
   if (address !== location.pathname + location.search) {
     if (how === 'push') history.pushState(null, '', address);
     else history.replaceState(null, '', address);
   }
   useRoute.setState({ route });
+}
+
+/** Sets what the window is, in the address too. */
+export function setWindow(change: Partial<WindowSettings>): void {
+  useWindow.setState(change);
+  go(useRoute.getState().route, 'replace');
+}
+
+/** The same for the second window. */
+export function setBeside(change: Partial<BesideSettings>): void {
+  useBeside.setState(change);
+  go(useRoute.getState().route, 'replace');
 }
 
 type Within = Partial<Extract<Route, { page: 'project' }>>;

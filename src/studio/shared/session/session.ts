@@ -68,8 +68,6 @@ export interface Session {
   readonly foreseen: Foreseen | undefined;
   /** By source, those whose items keep coming. */
   readonly followed: Readonly<Record<string, Followed>>;
-  /** The locale that the rows are shown in; undefined: the project's first. */
-  readonly locale: string | undefined;
   /** The address names a project that this browser does not have. */
   readonly isNowhere: boolean;
   /** Whether the project's pictures may come from addresses outside: one from elsewhere asks first. */
@@ -94,7 +92,6 @@ export const noSession: Omit<Session, 'survey'> = {
   arrived: undefined,
   imported: undefined,
   foreseen: undefined,
-  locale: undefined,
   followed: {},
   isNowhere: false,
   loadsOutside: true,

@@ -1,11 +1,12 @@
 import X from 'lucide-react/icons/x';
 import { useEffect, useRef } from 'react';
-import { localeOf, withId } from '../../../core/project';
+import { localeOf, ownSet, type Source, withId } from '../../../core/project';
 import type { Frame } from '../../../engine';
 import type { ListView } from '../../../render';
 import { MenuButton } from '../../shared/controls/controls';
+import { setBeside } from '../../shared/session/route';
 import { engine, onBeside, useProject, useSession, withLines } from '../../shared/session/session';
-import { besideId, useBeside } from '../../shared/window/window-settings';
+import { besideId, useBeside, useBesideFrame } from '../../shared/window/window-settings';
 import { DeviceFrame, DeviceMenus } from './device-frame';
 import { NoRows, Rows } from './rows';
 import { windows } from './scroll-along';
@@ -15,7 +16,8 @@ const firstRange = { from: 0, to: 40 };
 /** A second window beside the first: the same items, any setting of its own, scrolling along. */
 export function BesidePane() {
   const project = useProject();
-  const { device, scheme, locale, list, frame } = useBeside();
+  const { device, scheme, locale, list } = useBeside();
+  const { frame } = useBesideFrame();
   const atHand = useSession((session) => session.atHand);
   const hasRows = (frame?.sequence.entryCount ?? 0) > 0;
   const view = useRef<ListView>(undefined);
@@ -36,14 +38,14 @@ export function BesidePane() {
       className="flex h-full flex-col border-s border-rule bg-chosen/50"
     >
       <div className="flex min-h-10 flex-wrap items-center gap-1.5 border-b border-rule bg-wool px-3 py-1.5">
-        <DeviceMenus of=" beside" device={device} scheme={scheme} onChange={useBeside.setState} />
+        <DeviceMenus of=" beside" device={device} scheme={scheme} onChange={setBeside} />
         <MenuButton
           label="Locale beside"
           words={locale ?? localeOf(project)}
           entries={locales.map((each) => ({
             words: each,
             isChosen: each === (locale ?? localeOf(project)),
-            onChoose: () => useBeside.setState({ locale: each }),
+            onChoose: () => setBeside({ locale: each }),
           }))}
         />
         {project.lists.length > 1 && (
@@ -53,15 +55,16 @@ export function BesidePane() {
             entries={project.lists.map((each) => ({
               words: each.name,
               isChosen: each === shownList,
-              onChoose: () => useBeside.setState({ list: each.id }),
+              onChoose: () => setBeside({ list: each.id }),
             }))}
           />
         )}
+        <SetMenu source={shownList && withId(project.sources, shownList.source)} />
         <button
           type="button"
           aria-label="Close the window beside"
           className="ms-auto rounded-sm p-0.5 hover:bg-chosen"
-          onClick={() => useBeside.setState({ isOpen: false })}
+          onClick={() => setBeside({ isOpen: false })}
         >
           <X size={14} aria-hidden="true" />
         </button>
@@ -73,7 +76,7 @@ export function BesidePane() {
             view={besideId}
             frame={frame}
             scheme={scheme}
-            item={atHand?.item ?? -1}
+            atHand={atHand?.source === frame.source ? atHand?.key : undefined}
             entry={-1}
             list={view}
           />
@@ -85,24 +88,48 @@ export function BesidePane() {
   );
 }
 
+/** Another set of the source than the first window shows. */
+function SetMenu({ source }: { readonly source: Source | undefined }) {
+  const { set } = useBeside();
+  const sets = source?.sets ?? [];
+  if (sets.length === 0) return null;
+  const named = [
+    { id: undefined, name: 'the set of the first window' },
+    { id: ownSet, name: 'its own items' },
+    ...sets,
+  ];
+  const shown = named.find(({ id }) => id === set) ?? named[0];
+  return (
+    <MenuButton
+      label="Set beside"
+      words={shown?.id === undefined ? 'same set' : shown.name}
+      entries={named.map(({ id, name }) => ({
+        words: name,
+        isChosen: id === shown?.id,
+        onChoose: () => setBeside({ set: id }),
+      }))}
+    />
+  );
+}
+
 const take = (frame: Frame) =>
-  useBeside.setState((before) => ({ frame: withLines(frame, before.frame) }));
+  useBesideFrame.setState((before) => ({ frame: withLines(frame, before.frame) }));
 
 /** Asks for the view as it is set; what comes of edits is told by the engine itself. */
 function useFrames(): void {
-  const { locale, list } = useBeside();
+  const { locale, list, set } = useBeside();
   const id = useSession((session) => session.id);
   const hasItems = useSession((session) => session.view !== undefined);
   // biome-ignore lint/correctness/useExhaustiveDependencies: another project is another view
   useEffect(() => {
     if (!hasItems) return;
-    void engine().showBeside(besideId, { locale, list }, firstRange).then(take);
-  }, [locale, list, id, hasItems]);
+    void engine().showBeside(besideId, { locale, list, set }, firstRange).then(take);
+  }, [locale, list, set, id, hasItems]);
   useEffect(() => onBeside(take), []);
   useEffect(
     () => () => {
       void engine().closeBeside(besideId);
-      useBeside.setState({ frame: undefined });
+      useBesideFrame.setState({ frame: undefined });
     },
     [],
   );

@@ -1,13 +1,9 @@
 import { edits } from '../../../core/project';
 import { MenuButton } from '../../shared/controls/controls';
 import { make } from '../../shared/session/editing';
-import {
-  engine,
-  showFrame,
-  useProject,
-  useSession,
-  wantedRange,
-} from '../../shared/session/session';
+import { useLocale } from '../../shared/session/locale';
+import { setWindow } from '../../shared/session/route';
+import { useProject } from '../../shared/session/session';
 
 /** Locales that are often asked for; any other can be added in the project file. */
 const others =
@@ -21,8 +17,7 @@ const names = new Intl.DisplayNames('en', { type: 'language' });
 export function LocaleMenu() {
   const project = useProject();
   const own = project?.locales ?? ['en'];
-  const chosen = useSession(({ locale }) => locale);
-  const shown = chosen !== undefined && own.includes(chosen) ? chosen : (own[0] ?? 'en');
+  const shown = useLocale();
   return (
     <MenuButton
       label="Locale"
@@ -32,7 +27,7 @@ export function LocaleMenu() {
           words: locale,
           hint: names.of(locale),
           isChosen: locale === shown,
-          onChoose: () => void show(locale),
+          onChoose: () => setWindow({ locale }),
         })),
         ...others
           .filter((locale) => !own.includes(locale))
@@ -40,15 +35,10 @@ export function LocaleMenu() {
             words: `add ${locale}`,
             hint: names.of(locale),
             onChoose: () => {
-              if (make(edits.setLocales([...own, locale])) === undefined) void show(locale);
+              if (make(edits.setLocales([...own, locale])) === undefined) setWindow({ locale });
             },
           })),
       ]}
     />
   );
-}
-
-async function show(locale: string): Promise<void> {
-  useSession.setState({ locale });
-  showFrame(await engine().showLocale(locale, wantedRange()));
 }

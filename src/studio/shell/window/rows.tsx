@@ -1,7 +1,7 @@
 import { type RefObject, useEffect, useRef, useState } from 'react';
 import type { Frame } from '../../../engine';
 import { ListView, type PoolReadout } from '../../../render';
-import { handItem } from '../../shared/session/at-hand';
+import { handItem, handKey } from '../../shared/session/at-hand';
 import { go, useRoute } from '../../shared/session/route';
 import { engine, useProject } from '../../shared/session/session';
 import { usePictures } from '../../shared/window/pictures';
@@ -14,15 +14,15 @@ interface RowsProps {
   readonly view?: string;
   readonly frame: Frame;
   readonly scheme: Scheme;
-  /** The item at hand, if its position is one of this view. */
-  readonly item: number;
+  /** Key of the item at hand, if it is of the source of this view. */
+  readonly atHand: string | undefined;
   /** Where it stands here; -1: nowhere, or it is not brought into sight. */
   readonly entry: number;
   readonly list: RefObject<ListView | undefined>;
 }
 
 /** The rows of a frame, pooled, with what practitioners ask of a pool beneath. */
-export function Rows({ label, view, frame, scheme, item, entry, list }: RowsProps) {
+export function Rows({ label, view, frame, scheme, atHand, entry, list }: RowsProps) {
   const host = useRef<HTMLElement>(null);
   const [readout, setReadout] = useState<PoolReadout>();
   const project = useProject();
@@ -38,8 +38,11 @@ export function Rows({ label, view, frame, scheme, item, entry, list }: RowsProp
       pictures: (name) => latest.current.pictures(name),
       pressed: (pressed, part) => {
         if (pressed.item === undefined) return;
-        void handItem(pressed.item).then(() => {
-          const template = latest.current.frame.plans[pressed.plan]?.template;
+        const { frame: shown } = latest.current;
+        const hand =
+          view === undefined ? handItem(pressed.item) : handKey(pressed.key, shown.source);
+        void hand.then(() => {
+          const template = shown.plans[pressed.plan]?.template;
           if (part !== undefined && template !== undefined) selectPart(template, part);
         });
       },
@@ -59,9 +62,9 @@ export function Rows({ label, view, frame, scheme, item, entry, list }: RowsProp
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: `list` is where it is kept
   useEffect(() => {
-    list.current?.select(item);
+    list.current?.select(atHand);
     if (entry >= 0) list.current?.reveal(entry);
-  }, [item, entry]);
+  }, [atHand, entry]);
 
   return (
     <>

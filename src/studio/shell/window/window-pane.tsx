@@ -2,7 +2,15 @@ import Columns2 from 'lucide-react/icons/columns-2';
 import { useEffect, useRef } from 'react';
 import type { ListView } from '../../../render';
 import { useCurrent } from '../../shared/session/current';
-import { setWantedRange, useSession } from '../../shared/session/session';
+import { useLocale } from '../../shared/session/locale';
+import { setBeside, setWindow } from '../../shared/session/route';
+import {
+  engine,
+  setWantedRange,
+  showFrame,
+  useSession,
+  wantedRange,
+} from '../../shared/session/session';
 import { useBeside, useWindow } from '../../shared/window/window-settings';
 import { DeviceFrame, DeviceMenus } from './device-frame';
 import { LocaleMenu } from './locale-menu';
@@ -17,6 +25,7 @@ export function WindowPane() {
   const { view, atHand } = useSession();
   const shown = useRef<ListView>(undefined);
   const hasRows = view !== undefined && view.sequence.entryCount > 0;
+  useShownLocale();
   useEffect(() => {
     windows.first = shown.current;
     setWantedRange(() => shown.current?.wanted() ?? { from: 0, to: 40 });
@@ -24,14 +33,14 @@ export function WindowPane() {
   return (
     <div className="flex h-full flex-col bg-chosen/50">
       <div className="flex min-h-10 flex-wrap items-center gap-1.5 border-b border-rule bg-wool px-3 py-1.5">
-        <DeviceMenus device={device} scheme={scheme} onChange={useWindow.setState} />
+        <DeviceMenus device={device} scheme={scheme} onChange={setWindow} />
         <LocaleMenu />
         <button
           type="button"
           aria-pressed={isBeside}
           title="A second window beside this one, with settings of its own"
           className="inline-flex h-7 items-center gap-1.5 rounded-md border border-rule bg-paper px-2 text-sm hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper max-[1000px]:hidden"
-          onClick={() => useBeside.setState({ isOpen: !isBeside })}
+          onClick={() => setBeside({ isOpen: !isBeside })}
         >
           <Columns2 size={14} aria-hidden="true" />
           <span className="sr-only">Beside</span>
@@ -44,7 +53,7 @@ export function WindowPane() {
               label="Rows"
               frame={view}
               scheme={scheme}
-              item={atHand?.item ?? -1}
+              atHand={atHand?.key}
               entry={atHand?.entry ?? -1}
               list={shown}
             />
@@ -55,4 +64,19 @@ export function WindowPane() {
       </DeviceFrame>
     </div>
   );
+}
+
+/** Has the rows shown in the locale that is chosen. */
+function useShownLocale(): void {
+  const locale = useLocale();
+  const id = useSession((session) => session.id);
+  // A project that is read as a whole begins with its first locale.
+  const isRead = useSession(({ view, reading }) => view !== undefined && reading === undefined);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another project is shown anew
+  useEffect(() => {
+    if (!isRead) return;
+    void engine()
+      .showLocale(locale, wantedRange())
+      .then((frame) => frame && showFrame(frame));
+  }, [locale, id, isRead]);
 }

@@ -1,23 +1,22 @@
 import { useEffect, useState } from 'react';
 import { grouped } from '../../../core/base';
-import type { ListPlace, PathSteps } from '../../../core/items';
+import type { PathSteps } from '../../../core/items';
 import { MenuButton } from '../../shared/controls/controls';
 import { readAt } from '../../shared/opening/arrivals';
 import type { Current } from '../../shared/session/current';
 import { engine } from '../../shared/session/session';
+import { useAnswer } from '../../shared/session/use-answer';
 
 /** Where the items are in the document: what else is there to choose, or a path to write. */
 export function Place({ current }: { readonly current: Current }) {
   const { source } = current;
   const { file, at, format } = source.from;
-  const [places, setPlaces] = useState<readonly ListPlace[]>([]);
+  const places =
+    useAnswer({ source: source.id, file, at }, (asked) => engine().places(asked.source)) ?? [];
   const [text, setText] = useState(at);
   const [isWriting, setWriting] = useState(false);
   // biome-ignore lint/correctness/useExhaustiveDependencies: another document has other places
-  useEffect(() => {
-    setText(at);
-    void engine().places(source.id).then(setPlaces);
-  }, [source.id, file, at]);
+  useEffect(() => setText(at), [source.id, file, at]);
   if (format === 'typed') return <span className="text-sm text-ash">typed in here</span>;
   return (
     <span className="relative">

@@ -1,4 +1,3 @@
-import { useEffect, useState } from 'react';
 import type { Template } from '../../../core/templates';
 import type { Tried } from '../../../engine';
 import { engine, useSession } from '../../shared/session/session';
@@ -8,11 +7,8 @@ import { useAnswer } from '../../shared/session/use-answer';
 export function useBenchItem(template: Template): number {
   const { atHand } = useSession();
   const fits = atHand !== undefined && atHand.type === template.type;
-  const [first, setFirst] = useState(-1);
-  useEffect(() => {
-    if (!fits) void engine().firstOfType(template.type).then(setFirst);
-  }, [fits, template.type]);
-  return fits ? atHand.item : first;
+  const first = useAnswer(fits ? undefined : template.type, (type) => engine().firstOfType(type));
+  return fits ? atHand.item : (first ?? -1);
 }
 
 /** Items drawn with a template, whatever the list chooses for them; anew with every edit. */

@@ -11,11 +11,8 @@ import { PasteQuestion } from './paste-question';
 import { TableHead } from './table-head';
 import { TypingBar } from './typing-bar';
 import { useGrid } from './use-grid';
+import { rowPx, useRowScroll } from './use-row-scroll';
 import { useRows } from './use-rows';
-
-const rowPx = 26;
-const overscan = 5;
-const highestPx = 12_000_000;
 
 interface ItemTableProps {
   readonly source: Source;
@@ -38,9 +35,10 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
   );
   const atHand = useSession((session) => session.atHand);
   const host = useRef<HTMLElement>(null);
-  const [range, setRange] = useState<EntryRange>({ from: 0, to: 24 });
-  const shown = useRows(source.id, look, range);
-  const { count } = shown;
+  const [count, setCount] = useState(0);
+  const scroll = useRowScroll(host, count);
+  const shown = useRows(source.id, look, scroll.range);
+  useEffect(() => setCount(shown.count), [shown.count]);
   const hasRows = shown.rows.length > 0;
   // biome-ignore lint/correctness/useExhaustiveDependencies: the first rows settle the widths, not those scrolled to
   const widths = useMemo(() => {
@@ -48,25 +46,14 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
     return columns.map((column) => ownValue(own, column.id) ?? widthOf(column, sample));
   }, [columns, hasRows, own]);
   const [across, setAcross] = useState<EntryRange>({ from: 0, to: 8 });
-  // Past what an element can be high, a px of the scroll bar stands for more than one.
-  const scale = Math.max(1, (count * rowPx) / highestPx);
-  const see = () => {
-    const {
-      scrollTop = 0,
-      clientHeight = 600,
-      scrollLeft = 0,
-      clientWidth = 700,
-    } = host.current ?? {};
-    const from = Math.max(0, Math.floor((scrollTop * scale) / rowPx) - overscan);
-    const to = Math.min(count, from + Math.ceil(clientHeight / rowPx) + 2 * overscan);
-    setRange((before) => (before.from === from && before.to === to ? before : { from, to }));
+  const seeAcross = () => {
+    const { scrollLeft = 0, clientWidth = 700 } = host.current ?? {};
     const columnsSeen = rangeAcross(widths, scrollLeft, scrollLeft + clientWidth);
     setAcross((before) =>
       before.from === columnsSeen.from && before.to === columnsSeen.to ? before : columnsSeen,
     );
   };
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another count or other widths show other cells
-  useEffect(see, [count, widths]);
+  useEffect(seeAcross, [widths]);
   const { route } = useRoute();
   const chosen = route.page === 'project' ? route.field : undefined;
   // biome-ignore lint/correctness/useExhaustiveDependencies: only another choice moves the table
@@ -83,9 +70,10 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
     reveal: ({ row, column }) => {
       if (host.current === null) return;
       reveal(host.current, widths, column);
-      revealRow(host.current, (row * rowPx) / scale);
+      scroll.reveal(row);
     },
   });
+  const topPx = scroll.topPxOf(shown.from);
   return (
     <div data-pane="table" className="flex min-h-0 flex-col">
       {grid.question !== undefined && <PasteQuestion what={grid.question} onDone={grid.putAway} />}
@@ -94,8 +82,11 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard
         tabIndex={0}
         aria-label="Items"
-        className="min-h-0 flex-1 overflow-auto"
-        onScroll={see}
+        className="min-h-0 flex-1 overflow-auto [overflow-anchor:none]"
+        onScroll={() => {
+          scroll.see();
+          seeAcross();
+        }}
         onClick={grid.onPress}
         onDoubleClick={grid.onOpen}
         onKeyDown={grid.onKeyDown}
@@ -120,7 +111,7 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
             hasHidden={hidden.size > 0}
           />
           <tbody>
-            <Spacer heightPx={(shown.from * rowPx) / scale} columns={columns.length} />
+            <Spacer heightPx={topPx} columns={columns.length} />
             {shown.rows.map(({ item, position }, offset) => {
               const isActive = grid.active.row === shown.from + offset;
               return (
@@ -137,7 +128,7 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
               );
             })}
             <Spacer
-              heightPx={(Math.max(0, count - shown.from - shown.rows.length) * rowPx) / scale}
+              heightPx={scroll.bodyPx - topPx - shown.rows.length * rowPx}
               columns={columns.length}
             />
           </tbody>
@@ -146,14 +137,6 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
       </section>
     </div>
   );
-}
-
-/** Scrolls until a row is whole in sight, below the heads. */
-function revealRow(host: HTMLElement, topPx: number): void {
-  const headPx = host.querySelector('thead')?.offsetHeight ?? 0;
-  if (topPx < host.scrollTop) host.scrollTop = topPx;
-  else if (topPx + rowPx + headPx > host.scrollTop + host.clientHeight)
-    host.scrollTop = topPx + rowPx + headPx - host.clientHeight;
 }
 
 /** Scrolls until a column is whole in sight. */

@@ -7,6 +7,7 @@ import { FindingLine } from '../../../shared/expression/finding-line';
 import { RenameHere } from '../../../shared/expression/rename-here';
 import { SpreadLine } from '../../../shared/expression/spread-line';
 import { make } from '../../../shared/session/editing';
+import { useLocale } from '../../../shared/session/locale';
 import { useSession } from '../../../shared/session/session';
 import type { Selection } from '../selection';
 import { useSpanShown } from '../span-shown';
@@ -87,7 +88,7 @@ interface ResultsProps extends Omit<ExpressionInputProps, 'declared'> {
 
 /** What it gives for the item at hand and over all items of the type, as one types. */
 function Results({ selection, place, binding, expr }: ResultsProps) {
-  const locale = useSession((session) => session.locale) ?? selection.project.locales?.[0] ?? 'en';
+  const locale = useLocale();
   const { spread, items } = useEnds(selection, expr);
   const own = (selection.project.formats ?? []).find((format) => format.id === binding.format);
   const [written] = useWritten({

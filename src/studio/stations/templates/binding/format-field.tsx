@@ -10,7 +10,8 @@ import type { Binding } from '../../../../core/templates';
 import { makeExpression, type ResultType, typeOfResult } from '../../../../core/values';
 import { MenuButton, Row } from '../../../shared/controls/controls';
 import { make } from '../../../shared/session/editing';
-import { usedIds, useSession } from '../../../shared/session/session';
+import { useLocale } from '../../../shared/session/locale';
+import { usedIds } from '../../../shared/session/session';
 import { useBenchItem } from '../bench-item';
 import type { Selection } from '../selection';
 import { type Place, writeAs } from './binding-edits';
@@ -81,7 +82,7 @@ interface FormatMenuProps extends FormatFieldProps {
 
 function FormatMenu({ selection, place, binding, current, fitting, proposals }: FormatMenuProps) {
   const item = useBenchItem(selection.template);
-  const locale = useSession((session) => session.locale) ?? selection.project.locales?.[0] ?? 'en';
+  const locale = useLocale();
   const tried: readonly (Format | undefined)[] = [
     undefined,
     ...fitting,
