@@ -115,7 +115,7 @@ test('the second window may show another set, goes by key there, and comes back 
   await expect(page.getByRole('contentinfo')).toContainText('Handspun Shetland and silk');
   await expect(second.locator('.yc-at-hand:not(.yc-spare)')).toContainText('Shetland, mended');
   await second.getByText('Not yet spun').click();
-  await expect(page.getByText('“sk-9999” is not among the items')).toBeVisible();
+  await expect(page.locator("[data-finding='not-in-first-window']")).toContainText('“sk-9999”');
   await expect(page.getByRole('contentinfo')).toContainText('Handspun Shetland and silk');
 
   await page.getByRole('button', { name: /^Scheme beside/ }).click();
