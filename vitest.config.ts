@@ -15,6 +15,7 @@ export default defineConfig({
       'tests/fuzz/**/*.test.ts',
       'tests/by-example/**/*.test.ts',
       'tests/architecture/**/*.test.ts',
+      'tests/layout/**/*.test.ts',
       'tests/*.test.ts',
     ],
   },

@@ -13,6 +13,7 @@ import { join, relative } from 'node:path';
 import { ensureInstalled, root, runOrExit } from './setup.mjs';
 
 ensureInstalled();
+const { makeMeasures } = await import('./fonts.mjs');
 rmSync(join(root, 'dist'), { recursive: true, force: true });
 // The database's WebAssembly build is fetched by its worker when a database is first read.
 mkdirSync(join(root, 'public/sqlite'), { recursive: true });
@@ -20,6 +21,7 @@ copyFileSync(
   join(root, 'node_modules/sql.js/dist/sql-wasm.wasm'),
   join(root, 'public/sqlite/sql-wasm.wasm'),
 );
+await makeMeasures();
 runOrExit('npx', ['--no-install', 'astro', 'build'], {
   env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' },
 });

@@ -50,13 +50,19 @@ function sourceStamp() {
   // What the build itself puts into public/ is none of its sources.
   const files = ['src', 'cli', 'public']
     .flatMap((folder) => [...filesBelow(folder)])
-    .filter((file) => !file.startsWith(join('public', 'sqlite')));
+    .filter(
+      (file) => !['sqlite', 'measures'].some((made) => file.startsWith(join('public', made))),
+    );
   for (const file of [
     ...files,
     'package-lock.json',
     'astro.config.mjs',
     'tsconfig.json',
     'scripts/build.mjs',
+    'scripts/fonts.mjs',
+    'scripts/fonts/box-face.mjs',
+    'scripts/fonts/families.mjs',
+    'scripts/fonts/sfnt.mjs',
   ].sort()) {
     if (/\.test\.tsx?$/.test(file)) continue;
     hash.update(file).update(readFileSync(join(root, file)));

@@ -1,0 +1,41 @@
+import type { Ranges, Stretch } from './ranges';
+
+/** How a stretch is shaped. */
+export interface Shaping {
+  /** ISO 15924 tag. */
+  readonly script: string;
+  readonly isRtl: boolean;
+  /** BCP 47 tag. */
+  readonly language: string;
+}
+
+/** Glyphs in visual order as columns: filled anew by the next shaping. */
+export interface Glyphs {
+  count: number;
+  readonly glyph: Int32Array;
+  /** UTF-16 unit of the text that the glyph is of. */
+  readonly cluster: Int32Array;
+  /** 1: the text may not be cut before the cluster without shaping anew. */
+  readonly isUnsafe: Uint8Array;
+  /** In 1/1024 of the font's units, kerning included. */
+  readonly advance: Float64Array;
+}
+
+/** A font file at one weight: the port to who shapes. */
+export interface Face {
+  /** Font units in an em. */
+  readonly unitsPerEm: number;
+  readonly hasColour: boolean;
+  shape(text: string, stretch: Stretch, how: Shaping): Glyphs;
+  /** Of a glyph by itself, in whole font units and in 1/1024 of them. */
+  advanceOf(glyph: number): { readonly units: number; readonly fine: number };
+  has(char: number): boolean;
+  hasSequence(char: number, selector: number): boolean;
+}
+
+/** One file of a family: it draws the characters of its ranges and no others. */
+export interface Slice {
+  readonly family: string;
+  readonly ranges: Ranges;
+  face(weight: number): Face;
+}

@@ -1,0 +1,11 @@
+/**
+ * Text: how wide words are and where lines break, to the last 1/64 px as Chromium draws them. It
+ * knows fonts through a port and nothing of parts, projects or pages; layout calls it.
+ */
+export { chromiumBreaks } from './breaks';
+export type { Face, Glyphs, Shaping, Slice } from './face';
+export { type FindBreaks, lineStarts } from './lines';
+export { Paragraph } from './paragraph';
+export type { Ranges, Stretch } from './ranges';
+export type { Font } from './shape';
+export { SliceChain } from './slice-chain';

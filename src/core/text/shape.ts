@@ -1,0 +1,242 @@
+import type { Glyphs, Slice } from './face';
+import { type Stretch, touches, unitsOf } from './ranges';
+import { type Run, runsOf } from './runs';
+import type { SliceChain } from './slice-chain';
+
+/** What a paragraph is drawn with. */
+export interface Font {
+  readonly chain: SliceChain;
+  readonly weight: number;
+  /** BCP 47 tag. */
+  readonly language: string;
+}
+
+/** Contiguous glyphs of one slice, which Chromium sums exactly and rounds once. */
+export interface Segment {
+  /** The bidi item that it is of. */
+  readonly item: number;
+  start: number;
+  end: number;
+  readonly firstGlyph: number;
+  glyphCount: number;
+}
+
+export interface ShapedGlyph {
+  /** UTF-16 unit of the text that it is of. */
+  readonly cluster: number;
+  /** Advance without kerning, and kerning, in font units; both 0 for a mark. */
+  readonly units: number;
+  readonly kerning: number;
+  readonly unitsPerEm: number;
+}
+
+/** A stretch of a paragraph, shaped: independent of size. */
+export interface Shaped {
+  readonly glyphs: readonly ShapedGlyph[];
+  readonly segments: readonly Segment[];
+  /** By UTF-16 unit of the paragraph: whether a glyph begins there. */
+  readonly hasGlyph: Uint8Array;
+  /** Whether the text may not be cut before the unit without shaping anew. */
+  readonly isUnsafe: Uint8Array;
+  /** The bidi item of each unit. */
+  readonly items: Uint16Array;
+}
+
+/** An emoji base with the selector after it. */
+interface Selected {
+  readonly at: number;
+  readonly char: number;
+  readonly selector: number;
+}
+
+interface Trial {
+  readonly run: Run;
+  readonly selected: readonly Selected[];
+}
+
+const fine = 1_024;
+const mayBeEmoji = /\p{Emoji}/u;
+const selectors = /[\ufe0e\ufe0f]/;
+
+/** Shapes a stretch of a paragraph as Chromium does: run by run, what a slice lacks with the next one. */
+export function shape(
+  text: string,
+  font: Font,
+  runs: readonly Run[] = runsOf(text),
+  { start, end }: Stretch = { start: 0, end: text.length },
+): Shaped {
+  const shaping = new Shaping(text, font);
+  for (const run of runs) {
+    if (run.end <= start || run.start >= end) continue;
+    const isWhole = run.start >= start && run.end <= end;
+    shaping.shapeRun(
+      isWhole ? run : { ...run, start: Math.max(start, run.start), end: Math.min(end, run.end) },
+    );
+  }
+  return shaping.finish({ start, end });
+}
+
+class Shaping {
+  private readonly glyphs: ShapedGlyph[] = [];
+  private readonly segments: Segment[] = [];
+  private readonly isUnsafe: Uint8Array;
+  private readonly items: Uint16Array;
+  private item = -1;
+  private level = -1;
+
+  constructor(
+    private readonly text: string,
+    private readonly font: Font,
+  ) {
+    this.isUnsafe = new Uint8Array(text.length + 1);
+    this.items = new Uint16Array(text.length);
+  }
+
+  shapeRun(run: Run): void {
+    if (run.level !== this.level) {
+      this.item += 1;
+      this.level = run.level;
+    }
+    this.items.fill(this.item, run.start, run.end);
+    const selected = selectedIn(this.text, run);
+    const trial = { run, selected };
+    let queue: Stretch[] = [{ start: run.start, end: run.end }];
+    // The first pass refuses a base whose font does not know it with its selector.
+    const passes = selected.length > 0 ? ['exact', 'any'] : ['any'];
+    for (const pass of passes) {
+      for (const slice of this.font.chain.slicesFor(this.text, run)) {
+        if (queue.length === 0) return;
+        if (!queue.some((each) => touches(slice.ranges, this.text, each))) continue;
+        queue = queue.flatMap((each) => this.tryOn(slice, each, trial, pass === 'exact'));
+      }
+    }
+  }
+
+  finish({ start, end }: Stretch): Shaped {
+    const hasGlyph = new Uint8Array(this.text.length + 1);
+    for (const { cluster } of this.glyphs) hasGlyph[cluster] = 1;
+    for (let at = start + 1; at < end; at += 1) if (hasGlyph[at] === 0) this.isUnsafe[at] = 1;
+    const { glyphs, segments, isUnsafe, items } = this;
+    return { glyphs, segments, hasGlyph, isUnsafe, items };
+  }
+
+  /** Takes what a slice can draw of a stretch; the rest is given back, in visual order. */
+  private tryOn(
+    slice: Slice,
+    stretch: Stretch,
+    { run, selected }: Trial,
+    isExact: boolean,
+  ): readonly Stretch[] {
+    const { text, font } = this;
+    if (!mayDraw(slice, text, stretch)) return [stretch];
+    const isRtl = (run.level & 1) === 1;
+    const face = slice.face(font.weight);
+    const how = { script: run.script, isRtl, language: font.language };
+    const shaped = face.shape(text, stretch, how);
+    const refused = new Set<number>();
+    for (let i = 0; i < shaped.count; i += 1)
+      if (shaped.glyph[i] === 0) refused.add(shaped.cluster[i] ?? 0);
+    for (const { at, char, selector } of selected) {
+      if (at < stretch.start || at >= stretch.end || !face.has(char)) continue;
+      const wantsText = face.hasColour && selector === 0xfe0e;
+      if (!wantsText && !(isExact && !face.hasSequence(char, selector))) continue;
+      const cluster = clusterAt(shaped, at);
+      if (cluster >= 0) refused.add(cluster);
+    }
+    this.take(shaped, refused, stretch, face);
+    return refused.size === 0 ? [] : restOf(shaped, refused, stretch, isRtl);
+  }
+
+  private take(
+    shaped: Glyphs,
+    refused: ReadonlySet<number>,
+    stretch: Stretch,
+    face: {
+      readonly unitsPerEm: number;
+      advanceOf(glyph: number): { units: number; fine: number };
+    },
+  ): void {
+    let segment: Segment | undefined;
+    for (let i = 0; i < shaped.count; i += 1) {
+      const cluster = shaped.cluster[i] ?? 0;
+      if (refused.has(cluster)) {
+        segment = undefined;
+        continue;
+      }
+      if (segment === undefined) {
+        segment = {
+          item: this.item,
+          start: cluster,
+          end: cluster + 1,
+          firstGlyph: this.glyphs.length,
+          glyphCount: 0,
+        };
+        this.segments.push(segment);
+      }
+      segment.start = Math.min(segment.start, cluster);
+      segment.end = Math.max(segment.end, cluster + 1);
+      segment.glyphCount += 1;
+      const advance = shaped.advance[i] ?? 0;
+      const own = advance === 0 ? undefined : face.advanceOf(shaped.glyph[i] ?? 0);
+      this.glyphs.push({
+        cluster,
+        units: own?.units ?? 0,
+        kerning: own === undefined ? 0 : (advance - own.fine) / fine,
+        unitsPerEm: face.unitsPerEm,
+      });
+      if (shaped.isUnsafe[i] === 1 && cluster !== stretch.start) this.isUnsafe[cluster] = 1;
+    }
+  }
+}
+
+/** Whether a slice has any character of a stretch, as it is or taken apart. */
+function mayDraw({ ranges }: Slice, text: string, stretch: Stretch): boolean {
+  if (touches(ranges, text, stretch)) return true;
+  const own = text.slice(stretch.start, stretch.end);
+  const apart = own.normalize('NFD');
+  return apart !== own && touches(ranges, apart, { start: 0, end: apart.length });
+}
+
+/** The largest cluster that is not past a unit; -1: none. */
+function clusterAt(shaped: Glyphs, at: number): number {
+  let found = -1;
+  for (let i = 0; i < shaped.count; i += 1) {
+    const cluster = shaped.cluster[i] ?? 0;
+    if (cluster <= at && cluster > found) found = cluster;
+  }
+  return found;
+}
+
+/** The stretches of the refused clusters, neighbours joined, in visual order. */
+function restOf(
+  shaped: Glyphs,
+  refused: ReadonlySet<number>,
+  stretch: Stretch,
+  isRtl: boolean,
+): readonly Stretch[] {
+  const clusters = [...new Set(shaped.cluster.subarray(0, shaped.count))].sort((a, b) => a - b);
+  const rest: { start: number; end: number }[] = [];
+  clusters.forEach((cluster, i) => {
+    if (!refused.has(cluster)) return;
+    const end = clusters[i + 1] ?? stretch.end;
+    const last = rest.at(-1);
+    if (last?.end === cluster) last.end = end;
+    else rest.push({ start: cluster, end });
+  });
+  return isRtl ? rest.reverse() : rest;
+}
+
+function selectedIn(text: string, run: Run): readonly Selected[] {
+  if (!run.isEmoji && !selectors.test(text.slice(run.start, run.end))) return [];
+  const selected: Selected[] = [];
+  for (let at = run.start + 1; at < run.end; at += 1) {
+    const selector = text.charCodeAt(at);
+    if (selector !== 0xfe0e && selector !== 0xfe0f) continue;
+    const isPair = at > run.start + 1 && text.charCodeAt(at - 1) >> 10 === 0x37;
+    const base = isPair ? at - 2 : at - 1;
+    const char = text.codePointAt(base) ?? 0;
+    if (unitsOf(char) === at - base && mayBeEmoji.test(String.fromCodePoint(char)))
+      selected.push({ at: base, char, selector });
+  }
+  return selected;
+}
