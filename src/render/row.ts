@@ -70,6 +70,9 @@ export function bindRow(row: RowView, entry: Entry, pictures: Pictures | 'later'
   }
 }
 
+const directionOf = (value: PartPlan['values'][string]): Direction =>
+  value === 'down' || value === 'over' ? value : 'across';
+
 function partElement(
   part: PartPlan,
   direction: Direction,
@@ -85,7 +88,7 @@ function partElement(
   const draw = (property: string, kind: PlanSlot['kind']) =>
     ownValue(view.draws, property) ?? (kind === 'text' ? viewOfWords.draws['text'] : undefined);
   byPart.set(part.id, { element, direction, draw });
-  const inner = part.values['direction'] === 'down' ? 'down' : 'across';
+  const inner = directionOf(part.values['direction']);
   for (const child of part.children) element.append(partElement(child, inner, slots, byPart));
   return element;
 }

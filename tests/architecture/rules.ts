@@ -90,7 +90,7 @@ export const rules: readonly Rule[] = [
   only('engine', ['core', 'engine', 'keeping'], 'src/studio/index.ts'),
   only('keeping', ['core', 'keeping'], 'src/engine/index.ts'),
   only('offline', ['offline'], 'src/core/base/index.ts'),
-  only('render', ['core/(base|layout|lists|templates)', 'render'], 'src/core/values/index.ts'),
+  only('render', ['core/(base|layout|lists|templates|text)', 'render'], 'src/core/values/index.ts'),
   only('runtime', ['core/values', 'render', 'runtime'], 'src/engine/index.ts'),
   only('studio', ['core', 'render', 'engine', 'keeping', 'studio'], 'src/offline/index.ts'),
   {

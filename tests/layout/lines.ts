@@ -1,7 +1,7 @@
 // Line counts of generated paragraphs, ours against Chromium's: `tsx tests/layout/lines.ts`.
-import type { Page } from '@playwright/test';
-import { chromiumBreaks, type FindBreaks, lineStarts, Paragraph } from '../../src/core/text';
+import { chromiumBreaks, lineStarts, Paragraph } from '../../src/core/text';
 import { chainFor, familiesFor, nodeBreaks } from '../../src/engine/measuring';
+import { browserBreaks } from './browser-breaks';
 import { scripts, textMaker } from './corpus';
 import { allSlices } from './measuring';
 import { loadFaces, openPage, rowCss } from './page';
@@ -48,7 +48,7 @@ export async function compareLines(task: {
   const findBreaks = chromiumBreaks(
     task.breaks === 'node'
       ? nodeBreaks
-      : await breaksOf(
+      : await browserBreaks(
           page,
           paragraphs.map(({ text }) => text),
         ),
@@ -101,28 +101,4 @@ export async function compareLines(task: {
   }
   await close();
   return { count, wrong };
-}
-
-/** The browser's own breaks of texts, and of what is left of them wherever a line may begin. */
-async function breaksOf(page: Page, texts: readonly string[]): Promise<FindBreaks> {
-  const wanted = new Set<string>();
-  for (const text of texts) for (let at = 0; at < text.length; at += 1) wanted.add(text.slice(at));
-  const all = [...wanted];
-  const found = new Map<string, readonly number[]>();
-  for (let at = 0; at < all.length; at += 5_000) {
-    const some = all.slice(at, at + 5_000);
-    const breaks = await page.evaluate((some) => {
-      const iterator = new Intl.v8BreakIterator('en', { type: 'line' });
-      return some.map((text) => {
-        iterator.adoptText(text);
-        const breaks: number[] = [];
-        iterator.first();
-        for (let next = iterator.next(); next !== -1; next = iterator.next())
-          if (next < text.length) breaks.push(next);
-        return breaks;
-      });
-    }, some);
-    for (const [i, text] of some.entries()) found.set(text, breaks[i] ?? []);
-  }
-  return (text) => found.get(text) ?? [];
 }

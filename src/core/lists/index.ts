@@ -20,3 +20,4 @@ export {
   type Sequence,
 } from './frame';
 export { type Arrangement, type Choice, columnsOf, type List } from './list';
+export { type Measuring, rowNode } from './row-node';

@@ -28,6 +28,7 @@ export {
   kindOf as kindOfPart,
   kinds,
   type LabelPart,
+  type LineCount,
   type Padding,
   type Part,
   type PartKind,

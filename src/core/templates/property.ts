@@ -8,11 +8,11 @@ import {
   text as textShape,
 } from '../shape';
 import { type Binding, type Bound, boundShape } from './bound';
-import type { Padding, Radius, Size } from './parts/size';
+import type { LineCount, Padding, Radius, Size } from './parts/size';
 import { type TextStyleName, textStyleNames } from './styles';
 
 /** What a property takes where nothing feeds it. */
-export type Constant = string | number | boolean | Size | Padding | Radius;
+export type Constant = string | number | boolean | Size | Padding | Radius | LineCount;
 
 /** What people read, in front of it and in the list of what may be added. */
 interface Words {
@@ -32,7 +32,9 @@ export type PropertyKind =
     }
   | { readonly kind: 'word'; readonly among: readonly string[] }
   | { readonly kind: 'size'; readonly among: readonly ('fit' | 'share' | 'fixed')[] }
-  | { readonly kind: 'radius'; readonly max: number };
+  | { readonly kind: 'radius'; readonly max: number }
+  /** So many lines of text, or all that it takes. */
+  | { readonly kind: 'lines'; readonly max: number };
 
 /**
  * A property of a kind of part, declared once: its slot, its place in the file, what binds it, its
@@ -180,6 +182,23 @@ export const radius = (words: string): Settable<Radius> => ({
   shape: byKind<Radius>({ number: length(), text: oneOf(['circle']) }),
 });
 
+/** A length that nothing limits until it is set. */
+export const limit = (words: string): Property<number, false, false> =>
+  rare({ ...px(words, 0, maxPx), default: undefined });
+
+export const lines = (words: string): Settable<LineCount> => ({
+  ...set,
+  kind: 'lines',
+  words,
+  max: maxLines,
+  default: 1,
+  shape: byKind<LineCount>({
+    number: numberShape({ min: 1, max: maxLines }),
+    text: oneOf(['all']),
+  }),
+});
+
+const maxLines = 100;
 const maxPx = 2_000;
 const length = () => numberShape({ min: 0, max: maxPx });
 

@@ -9,3 +9,5 @@ export { Paragraph } from './paragraph';
 export type { Ranges, Stretch } from './ranges';
 export type { Font } from './shape';
 export { SliceChain } from './slice-chain';
+export { type TextFont, type TextMeasure, TextMeasures } from './text-measures';
+export { drawnWords, paragraphsOf } from './words';

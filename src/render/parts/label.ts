@@ -1,10 +1,12 @@
 import { type TextStyle, textStyles } from '../../core/templates';
-import { box, type Drawn, drawsOfEvery, drawWidth, type PartView } from './part-view';
+import { drawnWords } from '../../core/text';
+import { box, type Drawn, drawHeight, drawsOfEvery, drawWidth, type PartView } from './part-view';
 
-/** Words on one line. */
+/** Words on so many lines. */
 export const label: PartView = {
-  element(_part, fed) {
+  element(part, fed) {
     const element = fed.has('link') ? link() : box('yc-label');
+    element.classList.toggle('yc-one-line', (part.values['lines'] ?? 1) === 1);
     element.dir = 'auto';
     element.append(document.createTextNode(''));
     return element;
@@ -14,7 +16,8 @@ export const label: PartView = {
     width: drawWidth,
     text(element, value) {
       const { firstChild } = element;
-      const words = value === undefined ? '' : String(value);
+      const isOneLine = element.classList.contains('yc-one-line');
+      const words = value === undefined ? '' : drawnWords(String(value), isOneLine);
       if (firstChild instanceof Text && firstChild.data !== words) firstChild.data = words;
     },
     link(element, value) {
@@ -27,8 +30,16 @@ export const label: PartView = {
       element.classList.toggle('yc-ash', style.colour === 'ash');
       element.style.fontSize = `${style.sizePx}px`;
       element.style.lineHeight = `${style.linePx}px`;
-      element.style.height = `${style.linePx}px`;
       element.style.fontWeight = String(style.weight);
+    },
+    height: drawHeight,
+    lines(element, value) {
+      const isCounted = typeof value === 'number' && value > 1;
+      element.classList.toggle('yc-lines', isCounted);
+      if (isCounted) element.style.webkitLineClamp = String(value);
+    },
+    overflow(element, value) {
+      element.classList.toggle('yc-clip', value === 'clip');
     },
     align(element, value) {
       if (typeof value !== 'string' || value === 'start') return;

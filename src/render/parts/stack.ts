@@ -1,5 +1,5 @@
 import { ownValue } from '../../core/base';
-import { box, drawsOfEvery, drawWidth, type PartView } from './part-view';
+import { box, drawHeight, drawsOfEvery, drawWidth, type PartView } from './part-view';
 
 const alignments: Readonly<Record<string, string>> = {
   start: 'flex-start',
@@ -8,21 +8,38 @@ const alignments: Readonly<Record<string, string>> = {
   stretch: 'stretch',
 };
 
-/** Parts beside or under each other. */
+const distributions: Readonly<Record<string, string>> = {
+  start: 'flex-start',
+  centre: 'center',
+  end: 'flex-end',
+  between: 'space-between',
+  around: 'space-around',
+  evenly: 'space-evenly',
+};
+
+/** Parts beside, under or over each other. */
 export const stack: PartView = {
   element: () => box('yc-stack'),
   draws: {
     ...drawsOfEvery,
     width: drawWidth,
+    height: drawHeight,
     direction(element, value) {
-      element.classList.add(value === 'down' ? 'yc-down' : 'yc-across');
+      element.classList.add(
+        value === 'over' ? 'yc-over' : value === 'down' ? 'yc-down' : 'yc-across',
+      );
+    },
+    distribute(element, value) {
+      element.style.justifyContent =
+        (typeof value === 'string' && ownValue(distributions, value)) || 'flex-start';
     },
     gap(element, value) {
       element.style.gap = `${value}px`;
     },
     align(element, value) {
-      element.style.alignItems =
-        (typeof value === 'string' && ownValue(alignments, value)) || 'flex-start';
+      const way = (typeof value === 'string' && ownValue(alignments, value)) || 'flex-start';
+      element.style.alignItems = way;
+      element.style.justifyItems = way;
     },
     padding(element, value) {
       if (typeof value !== 'object' || !('top' in value)) return;

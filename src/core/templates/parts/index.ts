@@ -11,7 +11,7 @@ import { type StackItself, stack } from './stack';
 export { draftImage } from './image';
 export type { Declared, PartKind } from './kind';
 export { draftLabel } from './label';
-export type { Padding, Radius, Size } from './size';
+export type { LineCount, Padding, Radius, Size } from './size';
 export { draftStack } from './stack';
 export type { ImagePart, LabelPart };
 

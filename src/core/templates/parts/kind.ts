@@ -1,5 +1,13 @@
 import type { Binding } from '../bound';
-import { bindable, condition, fraction, type Property, rare, type Stored } from '../property';
+import {
+  bindable,
+  condition,
+  fraction,
+  limit,
+  type Property,
+  rare,
+  type Stored,
+} from '../property';
 
 /** A kind of part: its properties, and what people call it. */
 export interface PartKind<Name extends string = string, Properties extends Declared = Declared> {
@@ -24,6 +32,10 @@ export type Declared = Readonly<Record<string, Property>>;
 
 /** What every part may say. */
 export const ofEveryPart = {
+  minWidth: limit('least width'),
+  maxWidth: limit('greatest width'),
+  minHeight: limit('least height'),
+  maxHeight: limit('greatest height'),
   opacity: rare(bindable(fraction('opacity', 1))),
   unseen: rare(bindable(condition('unseen'))),
 };

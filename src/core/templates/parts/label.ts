@@ -1,5 +1,5 @@
 import type { Binding } from '../bound';
-import { address, optional, size, style, text, word } from '../property';
+import { address, lines, optional, rare, size, style, text, word } from '../property';
 import type { TextStyleName } from '../styles';
 import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 import type { Size } from './size';
@@ -8,14 +8,17 @@ const properties = {
   text: text('text'),
   link: optional(address('link')),
   style: style('style', 'body'),
+  lines: lines('lines'),
   width: size('width', 'fit'),
+  height: rare(size('height', 'fit')),
   align: word('align', ['start', 'centre', 'end']),
+  overflow: rare(word('cut by', ['ellipsis', 'clip'])),
   ...ofEveryPart,
 };
 
 export type LabelPart = PartOf<'label', typeof properties>;
 
-/** Words on one line, cut with an ellipsis where they do not fit. */
+/** Words on so many lines, cut where they do not fit. */
 export const label: DraftedKind<'label', typeof properties> = {
   part: 'label',
   about: 'Words: a value, or fixed ones',

@@ -11,3 +11,6 @@ export interface Padding {
 
 /** Of corners: px, or as round as can be. */
 export type Radius = number | 'circle';
+
+/** How many lines a text may take. */
+export type LineCount = number | 'all';

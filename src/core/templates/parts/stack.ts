@@ -1,22 +1,24 @@
-import { padding, px, size, word } from '../property';
+import { padding, px, rare, size, word } from '../property';
 import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 import type { Size } from './size';
 
 const properties = {
-  direction: word('runs', ['across', 'down']),
+  direction: word('runs', ['across', 'down', 'over']),
   gap: px('gap', 0),
   padding: padding('padding'),
   align: word('align', ['start', 'centre', 'end', 'stretch']),
+  distribute: rare(word('distributes', ['start', 'centre', 'end', 'between', 'around', 'evenly'])),
   width: size('width', 'fit'),
+  height: rare(size('height', 'fit')),
   ...ofEveryPart,
 };
 
 export type StackItself = PartOf<'stack', typeof properties>;
 
-/** Parts beside (across) or under each other (down); which parts, the list of kinds knows. */
+/** Parts beside (across), under (down) or over each other; which parts, the list of kinds knows. */
 export const stack: DraftedKind<'stack', typeof properties> = {
   part: 'stack',
-  about: 'Parts beside or under each other',
+  about: 'Parts beside, under or over each other',
   shows: undefined,
   holdsParts: true,
   properties,
@@ -25,7 +27,7 @@ export const stack: DraftedKind<'stack', typeof properties> = {
 
 export const draftStack = <Child>(
   id: string,
-  direction: 'across' | 'down',
+  direction: 'across' | 'down' | 'over',
   children: readonly Child[],
   width: Size = { share: 1 },
 ): StackItself & { readonly children: readonly Child[] } => ({

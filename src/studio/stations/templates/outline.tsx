@@ -1,5 +1,6 @@
 import Columns2 from 'lucide-react/icons/columns-2';
 import ImageIcon from 'lucide-react/icons/image';
+import Layers from 'lucide-react/icons/layers';
 import Rows2 from 'lucide-react/icons/rows-2';
 import Type from 'lucide-react/icons/type';
 import { type Constant, childrenOf, constantsOf, type Part } from '../../../core/templates';
@@ -24,7 +25,13 @@ export function Outline({ selection }: { readonly selection: Selection }) {
   );
 }
 
-const icons = { label: Type, image: ImageIcon, across: Columns2, down: Rows2 } as const;
+const icons = {
+  label: Type,
+  image: ImageIcon,
+  across: Columns2,
+  down: Rows2,
+  over: Layers,
+} as const;
 
 interface PartLineProps {
   readonly part: Part;

@@ -59,6 +59,8 @@ export function ConstantInput({ selection, name, property }: ConstantFieldProps)
       return <PaddingField {...{ set }} padding={paddingOf(value)} />;
     case 'radius':
       return <RadiusField {...{ label, value, set }} max={property.max} />;
+    case 'lines':
+      return <LinesField {...{ label, value, set }} max={property.max} />;
     case 'text':
     case 'address':
     case 'picture':
@@ -187,6 +189,29 @@ function RadiusField({ label, value, set, max }: InputProps & { max: number }) {
       />
       {kind === 'rounded' && typeof value === 'number' && (
         <NumberField label={`${label} in px`} value={value} min={1} max={max} onChange={set} />
+      )}
+    </span>
+  );
+}
+
+function LinesField({ label, value, set, max }: InputProps & { readonly max: number }) {
+  const isAll = value === 'all';
+  return (
+    <span className="flex flex-wrap items-center gap-1.5">
+      <ChoiceChips
+        label={label}
+        options={['at most', 'all']}
+        chosen={isAll ? 'all' : 'at most'}
+        onChoose={(next) => set(next === 'all' ? 'all' : 1)}
+      />
+      {!isAll && (
+        <NumberField
+          label="How many lines"
+          value={typeof value === 'number' ? value : 1}
+          min={1}
+          max={max}
+          onChange={set}
+        />
       )}
     </span>
   );

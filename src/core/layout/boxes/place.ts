@@ -1,0 +1,35 @@
+import type { Alignment, Distribution } from './node';
+
+/** Where a thing stands in the room that is left over beside it. */
+export function offset(align: Alignment, free: number): number {
+  if (align === 'centre') return Math.trunc(free / 2);
+  return align === 'end' ? free : 0;
+}
+
+const round = (value: number): number => Math.floor(value + 0.5);
+
+/** Where each of several begins, before sizes and gaps are added; `free`: what they leave. */
+export function distributed(
+  distribute: Distribution,
+  free: number,
+  count: number,
+): (at: number) => number {
+  switch (distribute) {
+    case 'start':
+      return () => 0;
+    case 'centre':
+      return () => Math.trunc(free / 2);
+    case 'end':
+      return () => free;
+    case 'between':
+      return free > 0 && count > 1 ? (at) => round((at * free) / (count - 1)) : () => 0;
+    case 'around':
+      return free > 0
+        ? (at) => Math.trunc(free / (2 * count)) + round((at * free) / count)
+        : () => 0;
+    case 'evenly': {
+      const part = free / (count + 1);
+      return free > 0 ? (at) => Math.trunc(part) + round(at * part) : () => 0;
+    }
+  }
+}

@@ -1,0 +1,128 @@
+import { build } from 'esbuild';
+import { type Box, solve, unitsAt } from '../../src/core/layout';
+import { rowNode } from '../../src/core/lists';
+import { chromiumBreaks, paragraphsOf, TextMeasures } from '../../src/core/text';
+import { chainFor, familiesFor } from '../../src/engine/measuring';
+import { browserBreaks } from './browser-breaks';
+import { allSlices } from './measuring';
+import { loadFaces, openPage } from './page';
+import { type RowCase, rowMaker } from './templates';
+
+/** What the page does: the real renderer, in a row as wide as the case says. */
+const drawing = `
+import '../../src/render/render.css';
+import { bindRow, createRow } from '../../src/render';
+globalThis.boxesOf = (cases, face) => {
+  document.body.className = 'yc-list';
+  document.body.style.setProperty('--row-face', face);
+  return cases.map(({ plan, values, widthPx }) => {
+    const row = createRow({ ...plan, heightPx: 0 });
+    bindRow(row, { kind: 'row', key: '', plan: 0, values }, () => undefined);
+    row.element.style.width = widthPx + 'px';
+    row.element.classList.remove('yc-row');
+    document.body.append(row.element);
+    const origin = row.element.getBoundingClientRect();
+    const boxes = [row.element, ...row.element.querySelectorAll('[data-part]')].map((element) => {
+      const { x, y, width, height } = element.getBoundingClientRect();
+      return { part: element.dataset.part, x: x - origin.x, y: y - origin.y, width, height };
+    });
+    row.element.remove();
+    return boxes;
+  });
+};
+`;
+
+interface PartBox {
+  readonly part: string;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+export interface WrongRow {
+  readonly row: RowCase;
+  readonly part: string;
+  readonly theirs: PartBox | undefined;
+  readonly ours: PartBox;
+}
+
+declare global {
+  function boxesOf(cases: readonly RowCase[], face: string): readonly (readonly PartBox[])[];
+}
+
+/** Boxes of generated rows, ours against those of the real renderer in Chromium, to 1/64 px. */
+export async function compareBoxes(task: {
+  readonly seed: number;
+  readonly count: number;
+  readonly ratio: number;
+}): Promise<{
+  readonly rows: number;
+  readonly boxes: number;
+  readonly wrong: readonly WrongRow[];
+}> {
+  const { seed, count, ratio } = task;
+  const next = rowMaker(seed);
+  const cases = Array.from({ length: count }, next);
+  const language = 'en';
+  const face = familiesFor(language)
+    .map((family) => `'${family}'`)
+    .join();
+  const slices = await allSlices();
+  const chain = chainFor(language, slices);
+  const { page, close } = await openPage(ratio);
+  const texts = cases.flatMap(({ values }) => values.map(String));
+  const breaks = await browserBreaks(page, texts.flatMap(paragraphsOf));
+  const measures = new TextMeasures(ratio, () => chain, chromiumBreaks(breaks));
+  const measuring = {
+    ratio,
+    text: (words: string, { weight, sizePx }: { weight: number; sizePx: number }) =>
+      measures.of(words, { weight, sizePx, language }),
+  };
+  const built = await build({
+    stdin: { contents: drawing, resolveDir: 'tests/layout', loader: 'ts' },
+    bundle: true,
+    write: false,
+    outdir: 'out',
+    format: 'iife',
+  });
+  for (const { path, text } of built.outputFiles)
+    if (path.endsWith('.css')) await page.addStyleTag({ content: text });
+    else await page.addScriptTag({ content: text });
+  await loadFaces(page, texts, face);
+  const wrong: WrongRow[] = [];
+  let boxes = 0;
+  for (let at = 0; at < cases.length; at += 200) {
+    const some = cases.slice(at, at + 200);
+    const theirs = await page.evaluate(({ some, face }) => boxesOf(some, face), { some, face });
+    some.forEach((row, i) => {
+      const solved = solve(
+        rowNode({ ...row.plan, heightPx: 0 }, row.values, measuring),
+        unitsAt(ratio)(row.widthPx),
+      );
+      for (const ours of flat(solved, ratio, 0, 0)) {
+        boxes += 1;
+        const own = theirs[i]?.find(({ part }) => part === ours.part);
+        if (own !== undefined && isSame(own, ours)) continue;
+        wrong.push({ row, part: ours.part, theirs: own, ours });
+        break;
+      }
+    });
+  }
+  await close();
+  return { rows: cases.length, boxes, wrong };
+}
+
+const sides = ['x', 'y', 'width', 'height'] as const;
+const isSame = (one: PartBox, other: PartBox): boolean =>
+  sides.every((side) => Math.abs(one[side] - other[side]) < 1 / 128);
+
+function* flat(box: Box, ratio: number, left: number, top: number): Generator<PartBox> {
+  const [x, y] = [left + box.x, top + box.y];
+  const css = (units: number) => units / 64 / ratio;
+  yield {
+    part: box.node.part,
+    ...{ x: css(x), y: css(y), width: css(box.width), height: css(box.height) },
+  };
+  for (const child of box.children) yield* flat(child, ratio, x, y);
+}

@@ -1,0 +1,34 @@
+import type { Page } from '@playwright/test';
+import type { FindBreaks } from '../../src/core/text';
+
+const hasWordsWithoutSpaces = /[\u0e00-\u0eff\u1000-\u109f\u1780-\u17ff]/;
+const hyphens = new Set(['-', '\u2010']);
+
+/** The browser's own breaks of texts, and of what is left of them wherever a line may begin. */
+export async function browserBreaks(page: Page, texts: readonly string[]): Promise<FindBreaks> {
+  const wanted = new Set<string>();
+  for (const text of texts) {
+    wanted.add(text);
+    const isTakenAnew = hasWordsWithoutSpaces.test(text);
+    for (let at = 1; at < text.length; at += 1)
+      if (isTakenAnew || hyphens.has(text[at] ?? '')) wanted.add(text.slice(at));
+  }
+  const all = [...wanted];
+  const found = new Map<string, readonly number[]>();
+  for (let at = 0; at < all.length; at += 5_000) {
+    const some = all.slice(at, at + 5_000);
+    const breaks = await page.evaluate((some) => {
+      const iterator = new Intl.v8BreakIterator('en', { type: 'line' });
+      return some.map((text) => {
+        iterator.adoptText(text);
+        const breaks: number[] = [];
+        iterator.first();
+        for (let next = iterator.next(); next !== -1; next = iterator.next())
+          if (next < text.length) breaks.push(next);
+        return breaks;
+      });
+    }, some);
+    for (const [i, text] of some.entries()) found.set(text, breaks[i] ?? []);
+  }
+  return (text) => found.get(text) ?? [];
+}

@@ -1,0 +1,87 @@
+import { seededRandom } from '../../src/core/base';
+import { type RowPlan, rowPlanOf } from '../../src/core/lists';
+import type { EntryValue, Part, StackPart, Template } from '../../src/core/templates';
+import { scripts, textMaker } from './corpus';
+
+/** A template with values for its slots. */
+export interface RowCase {
+  readonly plan: Omit<RowPlan, 'heightPx'>;
+  readonly values: readonly EntryValue[];
+  readonly widthPx: number;
+}
+
+/** A repeatable maker of rows: templates up to four stacks deep, with texts of all scripts. */
+export function rowMaker(seed: number): () => RowCase {
+  const random = seededRandom(seed);
+  const make = textMaker(seed + 1);
+  const pick = <T>(among: readonly T[]): T => among[Math.floor(random() * among.length)] as T;
+  const whole = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
+  let parts = 0;
+
+  const limits = () => ({
+    ...(random() < 0.1 && { minWidth: whole(10, 80) }),
+    ...(random() < 0.1 && { maxWidth: whole(40, 160) }),
+    ...(random() < 0.08 && { minHeight: whole(10, 60) }),
+  });
+  const width = () =>
+    pick([
+      ...(['fit', 'fit', { share: 1 }, { share: 1 }, { share: 2 }] as const),
+      { fixed: whole(20, 140) },
+    ]);
+
+  const label = (): Part => ({
+    part: 'label',
+    id: `p${parts}`,
+    text: { expr: 'text' },
+    style: pick(['title', 'body', 'small', 'value'] as const),
+    lines: pick([1, 1, 2, 3, 'all'] as const),
+    width: width(),
+    ...(random() < 0.1 && { height: { fixed: whole(16, 60) } }),
+    ...limits(),
+  });
+  const image = (): Part => ({
+    part: 'image',
+    id: `p${parts}`,
+    picture: 'none',
+    width: pick([{ share: 1 }, { fixed: whole(16, 80) }]),
+    height: { fixed: whole(10, 80) },
+    ...limits(),
+  });
+  const stack = (depth: number): StackPart => {
+    const id = `p${parts}`;
+    const children = Array.from({ length: whole(1, 4) }, () => part(depth + 1));
+    return {
+      part: 'stack',
+      id,
+      direction: pick(['across', 'across', 'down', 'down', 'over'] as const),
+      gap: pick([0, 4, 8, 10]),
+      align: pick(['start', 'centre', 'end', 'stretch'] as const),
+      distribute: pick(['start', 'start', 'centre', 'end', 'between', 'around', 'evenly'] as const),
+      width: width(),
+      ...(random() < 0.5 && {
+        padding: {
+          ...{ start: whole(0, 12), end: whole(0, 12), top: whole(0, 12), bottom: whole(0, 12) },
+        },
+      }),
+      ...(random() < 0.12 && depth > 1 && { height: { fixed: whole(30, 120) } }),
+      ...(depth > 1 && limits()),
+      children,
+    };
+  };
+  const part = (depth: number): Part => {
+    parts += 1;
+    const isLeaf = depth > 4 || random() < 0.15 + 0.18 * depth;
+    if (!isLeaf) return stack(depth);
+    return random() < 0.75 ? label() : image();
+  };
+
+  return () => {
+    parts = 0;
+    const template: Template = { id: 't', name: 't', type: 'x', row: stack(1) };
+    const plan = rowPlanOf(template);
+    const values = plan.slots.map(({ kind }) =>
+      kind === 'text' && random() < 0.95 ? make(pick(scripts), pick([1, 2, 4, 8, 14])) : '',
+    );
+    return { plan, values, widthPx: pick([160, 240.5, 320, 360, 412, 768]) };
+  };
+}
