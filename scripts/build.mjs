@@ -13,7 +13,7 @@ import { join, relative } from 'node:path';
 import { ensureInstalled, root, runOrExit } from './setup.mjs';
 
 ensureInstalled();
-const { makeMeasures } = await import('./fonts.mjs');
+const { makeFaces } = await import('./fonts.mjs');
 rmSync(join(root, 'dist'), { recursive: true, force: true });
 // The database's WebAssembly build is fetched by its worker when a database is first read.
 mkdirSync(join(root, 'public/sqlite'), { recursive: true });
@@ -21,7 +21,7 @@ copyFileSync(
   join(root, 'node_modules/sql.js/dist/sql-wasm.wasm'),
   join(root, 'public/sqlite/sql-wasm.wasm'),
 );
-await makeMeasures();
+await makeFaces();
 runOrExit('npx', ['--no-install', 'astro', 'build'], {
   env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' },
 });
@@ -73,16 +73,19 @@ await build({
 
 /** Every file that the server gives, by its address, with what tells one version from the next. */
 function filesOfBuild(folder) {
-  return readdirSync(folder, { recursive: true, withFileTypes: true })
-    .filter((entry) => entry.isFile())
-    .map((entry) => join(entry.parentPath, entry.name))
-    .sort()
-    .map((file) => {
-      const path = `/${relative(folder, file).replaceAll('\\', '/')}`;
-      const content = createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16);
-      return { url: path.replace(/(?<=.)\/index\.html$|index\.html$/, ''), revision: content };
-    })
-    .filter(({ url }) => url !== '/404.html');
+  return (
+    readdirSync(folder, { recursive: true, withFileTypes: true })
+      .filter((entry) => entry.isFile())
+      .map((entry) => join(entry.parentPath, entry.name))
+      .sort()
+      .map((file) => {
+        const path = `/${relative(folder, file).replaceAll('\\', '/')}`;
+        const content = createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16);
+        return { url: path.replace(/(?<=.)\/index\.html$|index\.html$/, ''), revision: content };
+      })
+      // Faces of thousands of characters are kept as they are wanted.
+      .filter(({ url }) => url !== '/404.html' && !url.startsWith('/faces/more/'))
+  );
 }
 
 mkdirSync(join(root, 'bin'), { recursive: true });

@@ -1,6 +1,14 @@
 // Makes what rows are measured with from the files that they are drawn with: one pack a family, and
 // the style sheet of the faces, in one step, so that the two always agree.
-import { copyFileSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import {
+  appendFileSync,
+  copyFileSync,
+  mkdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import * as harfbuzz from 'harfbuzzjs';
@@ -11,6 +19,9 @@ import { measuredPart } from './fonts/sfnt.mjs';
 import { root } from './setup.mjs';
 
 const out = join(root, 'public/measures');
+const faces = join(root, 'public/faces');
+/** Families of so many slices that their rules come once they are wanted. */
+const large = 50;
 
 /** Pairs of character and glyph, ascending. */
 function glyphsOf(bytes) {
@@ -62,9 +73,35 @@ function merged(ranges) {
   return joined;
 }
 
-export async function makeMeasures() {
-  rmSync(out, { recursive: true, force: true });
-  mkdirSync(out, { recursive: true });
+/** The faces of families, with rules in the order of their packages: the last one is tried first. */
+function writeFaces(name, all, folder = '') {
+  const rules = all.flatMap(({ family, slices }) =>
+    slices.map(({ file, unicodeRange }) => {
+      const content = readFileSync(file);
+      const hash = createHash('sha256').update(content).digest('hex').slice(0, 12);
+      const name = `${folder}${hash}.woff2`;
+      writeFileSync(join(faces, name), content);
+      return faceRule(family, name, unicodeRange);
+    }),
+  );
+  writeFileSync(join(faces, name), rules.join('\n'));
+}
+
+const faceRule = (family, file, unicodeRange) =>
+  `@font-face{font-family:"${family}";font-weight:100 900;src:url(/faces/${file});${
+    unicodeRange === undefined ? '' : `unicode-range:${unicodeRange}`
+  }}`;
+
+export async function makeFaces() {
+  for (const folder of [out, faces, join(faces, 'more')]) {
+    rmSync(folder, { recursive: true, force: true });
+    mkdirSync(folder, { recursive: true });
+  }
+  const [few, many] = [families(), families()].map((all, at) =>
+    all.filter(({ slices }) => slices.length > large === (at === 1)),
+  );
+  writeFaces('rows.css', few);
+  writeFaces('more.css', many, 'more/');
   const index = [];
   for (const each of families()) {
     const pack = await packOf(each);
@@ -77,7 +114,8 @@ export async function makeMeasures() {
     });
   }
   const box = boxFace();
-  writeFileSync(join(out, 'box.ttf'), box);
+  writeFileSync(join(faces, 'box.ttf'), box);
+  appendFileSync(join(faces, 'more.css'), `\n${faceRule('Row Box', 'box.ttf', undefined)}`);
   writeFileSync(join(out, 'box.pack'), packed('Row Box', [{ ranges: boxRanges, bytes: box }]));
   writeFileSync(join(out, 'index.json'), JSON.stringify(index));
   copyFileSync(

@@ -51,7 +51,8 @@ function sourceStamp() {
   const files = ['src', 'cli', 'public']
     .flatMap((folder) => [...filesBelow(folder)])
     .filter(
-      (file) => !['sqlite', 'measures'].some((made) => file.startsWith(join('public', made))),
+      (file) =>
+        !['sqlite', 'measures', 'faces'].some((made) => file.startsWith(join('public', made))),
     );
   for (const file of [
     ...files,

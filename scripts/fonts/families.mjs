@@ -6,6 +6,7 @@ import { root } from '../setup.mjs';
 /** By package, what the family is called in style sheets and packs. */
 const packages = {
   'noto-sans': 'Row',
+  'noto-emoji': 'Row Emoji',
   'noto-sans-arabic': 'Row Arabic',
   'noto-sans-hebrew': 'Row Hebrew',
   'noto-sans-devanagari': 'Row Devanagari',

@@ -10,6 +10,7 @@ import type { ItemAtHand, Scene } from './scene';
 import {
   type EntryRange,
   type Frame,
+  type RowMeasures,
   type Survey,
   type Tried,
   View,
@@ -22,6 +23,8 @@ export interface EnginePorts {
   pause(): Promise<void>;
   /** The time, as ISO 8601 with a zone. */
   now(): string;
+  /** Who measures texts; undefined: heights that hang on them stay rough. */
+  readonly measures?: RowMeasures;
   /** Told of a change to a source's items that undo can't go back to any more. */
   forgot?(source: string, revision: number): void;
 }
@@ -45,6 +48,10 @@ export class Engine implements Scene, World {
   private readonly finders = new Map<string, Finder>();
 
   constructor(private readonly ports: EnginePorts) {}
+
+  get measures(): RowMeasures | undefined {
+    return this.ports.measures;
+  }
 
   /** Replaces all items of a source; `revision`: the change that they are after. */
   hold(source: string, items: readonly Item[], unique?: string, revision = 0): void {
@@ -234,6 +241,28 @@ export class Engine implements Scene, World {
       return { edition, ...(await inTurns(this.main.surveying(), pause)) };
     } catch (error) {
       if (error instanceof Stale) return undefined;
+      throw error;
+    }
+  }
+
+  /** Whether a row's height is rough that could be known. */
+  get isRough(): boolean {
+    return [this.main, ...this.beside.values()].some((view) => view.isRough);
+  }
+
+  /** Measures all rows, with turns for others; false: another version came meanwhile. */
+  async measureRows(): Promise<boolean> {
+    const { version } = this;
+    const pause = async () => {
+      await this.ports.pause();
+      if (this.version !== version) throw new Stale();
+    };
+    try {
+      for (const view of [this.main, ...this.beside.values()])
+        await inTurns(view.measuring(), pause);
+      return true;
+    } catch (error) {
+      if (error instanceof Stale) return false;
       throw error;
     }
   }

@@ -39,6 +39,7 @@ export type { ItemAtHand } from './scene';
 export type {
   EntryRange,
   Frame,
+  ListBox,
   SlotSurvey,
   Survey,
   TemplateSurvey,

@@ -50,6 +50,8 @@ export type EngineEvent =
   | { readonly kind: 'progress'; readonly share: number }
   /** A view beside the first, after items or project changed. */
   | { readonly kind: 'beside'; readonly id: string; readonly frame: Frame }
+  /** Rows are as high as they are drawn, now: what is shown is asked for again. */
+  | { readonly kind: 'measured' }
   | { readonly kind: 'followed'; readonly news: FollowNews }
   /** Undo can't go back to the items of a source as of this change. */
   | { readonly kind: 'forgot'; readonly source: string; readonly revision: number }

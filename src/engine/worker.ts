@@ -12,6 +12,7 @@ import { type AllItems, type ByExample, trace, tryFormats } from './answers';
 import { crossing, entryCrossing, withAnswersCut } from './cut';
 import { dataLater } from './data-later';
 import { Engine } from './engine';
+import { browserFiles, Measures } from './measuring';
 import type {
   DataProtocol,
   EngineEvent,
@@ -25,10 +26,12 @@ import type { EntryRange, Frame } from './views';
 import { keepingProtocol } from './worker-keeping';
 
 let tell: (event: EngineEvent) => void = () => {};
+const measures = new Measures(browserFiles, () => void measured());
 const reading = new Reading((share) => tellProgress(share));
 const engine = new Engine({
   pause: () => turns().pause(),
   now: () => new Date().toISOString(),
+  measures,
   forgot: (source, revision) => tell({ kind: 'forgot', source, revision }),
 });
 
@@ -68,6 +71,7 @@ const manyItems = 5_000;
 function shown(view: Frame): Frame {
   setTimeout(() => showAllBeside(view.version));
   setTimeout(() => void surveyed(view.edition), view.itemCount < manyItems ? 0 : restMs);
+  setTimeout(() => void measured(), view.itemCount < manyItems ? 0 : restMs);
   return forPage(view);
 }
 
@@ -86,6 +90,31 @@ function besideFrame(id: string, frame: Frame): Frame {
   const wanted = wantedBeside.get(id) ?? { from: 0, to: 40 };
   wantedBeside.set(id, { ...wanted, sequence: knownOf(frame.sequence) });
   return forPage(frame);
+}
+
+let isMeasuring = false;
+
+/** Measures rows whose heights hang on their texts, and tells once they are known. */
+async function measured(): Promise<void> {
+  if (isMeasuring || !engine.isRough) return;
+  isMeasuring = true;
+  const isWhole = await engine.measureRows();
+  isMeasuring = false;
+  if (isWhole) tell({ kind: 'measured' });
+  // Another version came, or other faces.
+  if (engine.isRough) void measured();
+}
+
+const tellAfterMs = 100;
+let telling: ReturnType<typeof setTimeout> | undefined;
+
+/** Rows that were scrolled to while all are being measured. */
+function measuredSoon(): void {
+  if (telling !== undefined) return;
+  telling = setTimeout(() => {
+    telling = undefined;
+    tell({ kind: 'measured' });
+  }, tellAfterMs);
 }
 
 /** Of which edition a survey is under way, and what it was begun with. */
@@ -147,6 +176,7 @@ const protocol: EngineProtocol &
   },
 
   async entries(version, range, view) {
+    if (engine.isRough) measuredSoon();
     if (view !== undefined) wantedBeside.set(view, { ...wantedBeside.get(view), ...range });
     return version === engine.version ? engine.entries(range, view).map(entryCrossing) : [];
   },

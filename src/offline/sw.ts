@@ -5,6 +5,7 @@ import {
   precacheAndRoute,
 } from 'workbox-precaching';
 import { NavigationRoute, registerRoute } from 'workbox-routing';
+import { CacheFirst } from 'workbox-strategies';
 
 /**
  * What makes the application work without its server after the first visit: every file of this
@@ -18,6 +19,10 @@ declare const projectPage: string;
 
 precacheAndRoute(filesOfBuild);
 cleanupOutdatedCaches();
+registerRoute(
+  ({ url }) => url.pathname.startsWith('/faces/more/'),
+  new CacheFirst({ cacheName: 'faces' }),
+);
 registerRoute(new NavigationRoute(createHandlerBoundToURL(projectPage), { allowlist: [/^\/p\//] }));
 
 self.addEventListener('message', ({ data }) => {

@@ -23,6 +23,8 @@ export interface ListViewPorts {
   pressed(entry: Entry, part: string | undefined): void;
   /** A person scrolled. */
   scrolled?(): void;
+  /** The box has another width: rows may be of other heights. */
+  resized?(): void;
 }
 
 /** What practitioners ask of a pool: rows made so far, in use now, and bindings since the start. */
@@ -30,6 +32,14 @@ export interface PoolReadout {
   readonly made: number;
   readonly inUse: number;
   readonly bound: number;
+}
+
+/** What an update should answer first, and where it is drawn. */
+export interface Wanted {
+  readonly from: number;
+  readonly to: number;
+  readonly sequence: KnownSequence;
+  readonly box: { readonly widthPx: number; readonly ratio: number };
 }
 
 export interface Shown {
@@ -84,8 +94,10 @@ export class ListView {
     host.addEventListener('click', this.onClick);
     this.measure();
     this.resized = new ResizeObserver(() => {
+      const before = this.widthPx;
       this.measure();
       this.layOut();
+      if (this.widthPx !== before) this.ports.resized?.();
     });
     this.resized.observe(host);
   }
@@ -95,6 +107,9 @@ export class ListView {
     const before = this.takeRows();
     const { sequence } = shown;
     const isPlaced = this.shown !== undefined && isSamePlaces(sequence, this.shown.sequence);
+    // Other heights of the same entries move none of those that are looked at.
+    const isSameEntries = this.shown?.sequence.id === sequence.id;
+    const seen = isSameEntries && !isPlaced ? this.lineAtTop() : undefined;
     this.shown = shown;
     this.cache.begin(shown.version, sequence.entryCount);
     this.cache.put(shown.entriesFrom, shown.entries);
@@ -104,19 +119,35 @@ export class ListView {
       'yc-separated',
       arrangement.kind === 'list' && arrangement.separators,
     );
-    if (!isPlaced) {
-      this.lines = linesOf(sequence);
-      this.scroller.setContent(this.lines.heightPx);
-    }
+    if (!isPlaced) this.takeLines(sequence, seen);
     this.followItems(before);
     this.draw();
   }
 
+  private lineAtTop(): { readonly line: number; readonly offsetPx: number } | undefined {
+    if (this.scroller.offset <= 0 || this.lines.count === 0) return undefined;
+    const line = this.lines.at(this.scroller.offset);
+    return { line, offsetPx: this.scroller.offset - this.lines.topPx(line) };
+  }
+
+  private takeLines(
+    sequence: Sequence,
+    seen: { readonly line: number; readonly offsetPx: number } | undefined,
+  ): void {
+    this.lines = linesOf(sequence);
+    this.scroller.setContent(this.lines.heightPx);
+    if (seen === undefined) return;
+    const maxPx = this.lines.heightPxOf(seen.line) - 1;
+    this.scroller.scrollTo(this.lines.topPx(seen.line) + Math.min(seen.offsetPx, maxPx));
+    this.ownScrollTop = this.host.scrollTop;
+  }
+
   /** The entries in the window now: what an update should answer first. */
-  wanted(): { readonly from: number; readonly to: number; readonly sequence: KnownSequence } {
+  wanted(): Wanted {
     const { from, to } = this.range();
     const { id = -1, heightsId = -1 } = this.shown?.sequence ?? {};
-    return { from, to: Math.max(to, from + 30), sequence: { id, heightsId } };
+    const box = { widthPx: this.widthPx, ratio: devicePixelRatio };
+    return { from, to: Math.max(to, from + 30), sequence: { id, heightsId }, box };
   }
 
   /** Marks the row of the item with a key, and no other. */

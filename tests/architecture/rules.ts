@@ -26,7 +26,7 @@ const core: Readonly<Record<string, readonly string[]>> = {
   items: ['base', 'values'],
   templates: ['base', 'shape', 'values', 'formats'],
   text: ['base'],
-  layout: ['base', 'templates', 'text'],
+  layout: ['base'],
   lists: ['base', 'layout', 'templates'],
   pictures: ['base'],
   project: ['base', 'shape', 'values', 'formats', 'items', 'templates', 'lists', 'pictures'],

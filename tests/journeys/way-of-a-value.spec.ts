@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { build } from 'esbuild';
 import { atOnce } from '../../src/core/base';
 import { infer } from '../../src/core/items';
-import { partHeight } from '../../src/core/layout';
+import { plainHeightPx, rowPlanOf } from '../../src/core/lists';
 import { compileFor, edits, makeProject } from '../../src/core/project';
 import { draftImage, draftLabel } from '../../src/core/templates';
 import { explain, makeExpression } from '../../src/core/values';
@@ -49,7 +49,7 @@ test('from a document to a row on the screen', async ({ page }) => {
   if (template === undefined) throw new Error('a template was drafted');
   const compiled = compileFor(project, template);
   expect(compiled.values(item)).toEqual(['Ousby', 'Merino lace', '€14.50']);
-  expect(partHeight(template.row)).toBe(40 + 10 + 10);
+  expect(plainHeightPx(rowPlanOf(template))).toBe(40 + 10 + 10);
 
   const engine = new Engine({ pause: async () => {}, now: () => '2026-03-02T10:00:00Z' });
   engine.hold('skeins', read.items);

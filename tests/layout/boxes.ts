@@ -96,10 +96,7 @@ export async function compareBoxes(task: {
     const some = cases.slice(at, at + 200);
     const theirs = await page.evaluate(({ some, face }) => boxesOf(some, face), { some, face });
     some.forEach((row, i) => {
-      const solved = solve(
-        rowNode({ ...row.plan, heightPx: 0 }, row.values, measuring),
-        unitsAt(ratio)(row.widthPx),
-      );
+      const solved = solve(rowNode(row.plan, row.values, measuring), unitsAt(ratio)(row.widthPx));
       for (const ours of flat(solved, ratio, 0, 0)) {
         boxes += 1;
         const own = theirs[i]?.find(({ part }) => part === ours.part);

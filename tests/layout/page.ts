@@ -26,7 +26,7 @@ export async function openPage(ratio: number): Promise<{ page: Page; close: () =
     }),
   );
   css.push(`@font-face{font-family:'Row Box';font-weight:100 900;src:url(/box.ttf)}`);
-  files.set('/box.ttf', 'public/measures/box.ttf');
+  files.set('/box.ttf', 'public/faces/box.ttf');
   await page.route(`${origin}/**`, (route) => {
     const file = files.get(new URL(route.request().url()).pathname);
     if (file !== undefined && existsSync(file))

@@ -13,5 +13,4 @@ export {
   unitsAt,
 } from './boxes';
 export { cellSum, cellWidth, type GridMeasures } from './grid';
-export { partHeight } from './height';
 export { Lines, type LineTable, unitsOf } from './lines';

@@ -1,8 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { draftImage, draftLabel, draftStack } from '../templates';
 import { cellSum, cellWidth } from './grid';
-import { partHeight } from './height';
 import { Lines, unitsOf } from './lines';
 
 test('cells, gaps and edges fill the width', () => {
@@ -74,16 +72,4 @@ test('an entry stands in the line that begins with it or before it', () => {
 
 test('a list without lines has no height', () => {
   expect([lines([], 5, 2).heightPx, lines([], 5, 2).count]).toEqual([0, 0]);
-});
-
-test('heights add up downwards, and the highest counts across', () => {
-  const title = draftLabel('a', 'x', 'title');
-  const small = draftLabel('b', 'x', 'small');
-  const words = draftStack('c', 'down', [title, small]);
-  expect(partHeight(words)).toBe(20 + 2 + 16);
-  const row = {
-    ...draftStack('row', 'across', [draftImage('i', 'x'), words]),
-    padding: { start: 16, end: 16, top: 10, bottom: 11 },
-  };
-  expect(partHeight(row)).toBe(40 + 21);
 });

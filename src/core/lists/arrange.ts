@@ -43,13 +43,17 @@ export function plansByType(types: Uint16Array, planOfType: Int16Array): Int16Ar
   return plans;
 }
 
-/**
- * Entries in lines of so many columns. `planHeights` in whole 1/64 px; a line is as high as its
- * highest entry.
- */
+/** How high entries are, in whole 1/64 px: by their plan, and by themselves where that hangs on their texts. */
+export interface EntryHeights {
+  readonly ofPlans: Int32Array;
+  /** One for each entry; undefined: none hangs on its texts. */
+  readonly ofEntries: Int32Array | undefined;
+}
+
+/** Entries in lines of so many columns; a line is as high as its highest entry. */
 export function linesOf(
   { plans }: Arranged,
-  planHeights: Int32Array,
+  { ofPlans, ofEntries }: EntryHeights,
   columnCount: number,
 ): LineTable {
   const lineCount = Math.ceil(plans.length / columnCount);
@@ -65,7 +69,7 @@ export function linesOf(
       firsts[line] = entry;
     }
     column += 1;
-    const height = planHeights[plans[entry] ?? 0] ?? 0;
+    const height = ofEntries?.[entry] ?? ofPlans[plans[entry] ?? 0] ?? 0;
     if (height > (heights[line] ?? 0)) heights[line] = height;
   }
   return { firsts, columns, heights };

@@ -5,6 +5,7 @@
 export {
   type Arranged,
   arrange,
+  type EntryHeights,
   type EntryKind,
   linesOf,
   plansByType,
@@ -20,4 +21,5 @@ export {
   type Sequence,
 } from './frame';
 export { type Arrangement, type Choice, columnsOf, type List } from './list';
+export { hangsOnText, heightPxOf, plainHeightPx } from './row-height';
 export { type Measuring, rowNode } from './row-node';

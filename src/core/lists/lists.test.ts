@@ -1,8 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { draftImage, draftLabel, draftStack, type StackPart } from '../templates';
 import { arrange, linesOf, plansByType } from './arrange';
 import { chooser } from './choose';
+import { rowPlanOf } from './frame';
 import type { List } from './list';
+import { hangsOnText, heightPxOf, plainHeightPx } from './row-height';
 
 const list: List = {
   id: 'shop',
@@ -40,7 +43,11 @@ describe('the sequence', () => {
     fc.assert(
       fc.property(types, plans, columns, (all, planOfType, columnCount) => {
         const arranged = arrange(plansByType(Uint16Array.from(all), Int16Array.from(planOfType)));
-        const table = linesOf(arranged, Int32Array.from(heights), columnCount);
+        const table = linesOf(
+          arranged,
+          { ofPlans: Int32Array.from(heights), ofEntries: undefined },
+          columnCount,
+        );
         const planOf = (type: number) => planOfType[type] ?? -1;
         const kept = all.flatMap((type, item) =>
           planOf(type) < 0 ? [] : [{ item, plan: planOf(type) }],
@@ -59,5 +66,32 @@ describe('the sequence', () => {
         expect([...arranged.kinds]).toEqual(kept.map(() => 0));
       }),
     );
+  });
+});
+
+describe('the height of a row', () => {
+  const words: StackPart = draftStack('c', 'down', [
+    draftLabel('a', 'x', 'title'),
+    draftLabel('b', 'x', 'small'),
+  ]);
+  const row: StackPart = {
+    ...draftStack('row', 'across', [draftImage('i', 'x'), words]),
+    padding: { start: 16, end: 16, top: 10, bottom: 11 },
+  };
+  const planOf = (own: StackPart) => rowPlanOf({ id: 't', name: 't', type: 'x', row: own });
+
+  test('adds up downwards, and the highest counts across', () => {
+    expect(plainHeightPx(planOf(words))).toBe(20 + 2 + 16);
+    expect(plainHeightPx(planOf(row))).toBe(40 + 21);
+    expect(hangsOnText(planOf(row))).toBe(false);
+  });
+
+  test('hangs on the text once a label takes as many lines as it has', () => {
+    const [title] = words.children;
+    if (title === undefined) throw new Error('it was drafted');
+    const plan = planOf({ ...words, children: [{ ...title, lines: 'all' } as typeof title] });
+    const text = () => ({ isEmpty: false, width: 64_000, lineCount: () => 3 });
+    expect(hangsOnText(plan)).toBe(true);
+    expect(heightPxOf(plan, [], 100, { ratio: 1.5, text })).toBe(60);
   });
 });

@@ -27,7 +27,7 @@ type Value = Constant | EntryValue;
 
 /** A row with the values of an entry as what is laid out. A part that leaves is not in it. */
 export function rowNode(
-  plan: RowPlan,
+  plan: Omit<RowPlan, 'heightPx'>,
   values: readonly EntryValue[],
   measuring: Measuring,
 ): LayoutNode {

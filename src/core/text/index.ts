@@ -6,7 +6,7 @@ export { chromiumBreaks } from './breaks';
 export type { Face, Glyphs, Shaping, Slice } from './face';
 export { type FindBreaks, lineStarts } from './lines';
 export { Paragraph } from './paragraph';
-export type { Ranges, Stretch } from './ranges';
+export { isIn, type Ranges, type Stretch } from './ranges';
 export type { Font } from './shape';
 export { SliceChain } from './slice-chain';
 export { type TextFont, type TextMeasure, TextMeasures } from './text-measures';

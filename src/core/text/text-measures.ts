@@ -1,5 +1,6 @@
 import { type FindBreaks, lineStarts } from './lines';
 import { Paragraph, unit } from './paragraph';
+import { PlainWords } from './plain-words';
 import type { Font } from './shape';
 import { paragraphsOf } from './words';
 
@@ -23,6 +24,7 @@ const maxKept = 20_000;
 /** Measures of texts, kept by text and font. */
 export class TextMeasures {
   private readonly known = new Map<string, TextMeasure>();
+  private readonly plain = new Map<string, PlainWords>();
 
   /** `ratio`: device px in a CSS px; `chainOf`: what a language is drawn with. */
   constructor(
@@ -32,7 +34,7 @@ export class TextMeasures {
   ) {}
 
   of(words: string, font: TextFont): TextMeasure {
-    const id = `${font.weight} ${font.sizePx} ${font.language} ${words}`;
+    const id = `${idOf(font)} ${words}`;
     let measure = this.known.get(id);
     if (measure === undefined) {
       if (this.known.size >= maxKept) this.known.clear();
@@ -46,6 +48,9 @@ export class TextMeasures {
     const font: Font = { chain: this.chainOf(language), weight, language };
     const size = Math.fround(sizePx * this.ratio);
     const texts = paragraphsOf(words);
+    const [only = ''] = texts;
+    const plain = this.plainWords({ weight, language, sizePx }, font, size);
+    const isPlain = texts.length === 1 && plain.takes(only);
     let paragraphs: readonly Paragraph[] | undefined;
     const shaped = () => {
       paragraphs ??= texts.map((text) => new Paragraph(text, font, size));
@@ -56,18 +61,29 @@ export class TextMeasures {
     return {
       isEmpty: texts.every((text) => text === ''),
       get width() {
-        width ??= widthOnOneLine(texts, font, size);
+        width ??= isPlain ? plain.width(only) : widthOnOneLine(texts, font, size);
         return width;
       },
       lineCount: (available, max) => {
         let count = counts.get(available);
         if (count === undefined || count > max) {
-          count = this.count(shaped(), available, max);
+          const counted = isPlain ? plain.lineCount(only, available, max) : undefined;
+          count = counted ?? this.count(shaped(), available, max);
           counts.set(available, count);
         }
         return count;
       },
     };
+  }
+
+  private plainWords(of: TextFont, font: Font, size: number): PlainWords {
+    const id = idOf(of);
+    let words = this.plain.get(id);
+    if (words === undefined) {
+      words = new PlainWords(font, size);
+      this.plain.set(id, words);
+    }
+    return words;
   }
 
   private count(paragraphs: readonly Paragraph[], available: number, max: number): number {
@@ -80,6 +96,8 @@ export class TextMeasures {
     return count;
   }
 }
+
+const idOf = ({ weight, sizePx, language }: TextFont): string => `${weight} ${sizePx} ${language}`;
 
 /** As wide as its widest paragraph. */
 const widthOnOneLine = (texts: readonly string[], font: Font, size: number): number =>

@@ -3,6 +3,7 @@ import { type Slice, SliceChain } from '../../core/text';
 const first = 'Row';
 /** The scripts' own families, in the order of their packages. */
 const scripts = [
+  'Row Emoji',
   'Row Arabic',
   'Row Hebrew',
   'Row Thai',

@@ -7,6 +7,16 @@ export interface EntryRange {
   readonly to: number;
   /** What the asker has of the sequence: it is not sent again. */
   readonly sequence?: KnownSequence;
+  /** The box that rows are drawn in; undefined: as before. */
+  readonly box?: ListBox;
+}
+
+/** Where a list is drawn. */
+export interface ListBox {
+  /** Inner width, in CSS px. */
+  readonly widthPx: number;
+  /** Device px in a CSS px. */
+  readonly ratio: number;
 }
 
 /** What drawing the list needs, as of one version of project and items. */

@@ -2,6 +2,7 @@
  * Views: a list with its items in the order in which they stand, and what is counted over them.
  * Frames that cross to the page are made of them.
  */
-export type { EntryRange, Frame } from './frame';
+export type { EntryRange, Frame, ListBox } from './frame';
+export type { RowMeasures } from './measured-heights';
 export type { SlotSurvey, Survey, TemplateSurvey, UnknownPicture } from './survey';
 export { type Tried, View, type ViewSettings, type World } from './view';

@@ -21,6 +21,13 @@ const noLines: LineTable = {
   heights: new Int32Array(),
 };
 
+/** Heights of entries that are being measured. */
+export interface RowHeights {
+  readonly units: Int32Array;
+  /** Another one for each time that some of them changed. */
+  readonly changeCount: number;
+}
+
 /** What a sequence is made of. */
 interface Choosing {
   /** The position of each item's type. */
@@ -28,6 +35,8 @@ interface Choosing {
   readonly planOfType: Int16Array;
   /** Of each plan, in whole 1/64 px. */
   readonly planHeights: Int32Array;
+  /** Of entries whose height hangs on their texts, for the sequence that is arranged by now. */
+  readonly heightsOf: (arranged: Arranged) => RowHeights | undefined;
   readonly arrangement: Arrangement;
 }
 
@@ -54,7 +63,7 @@ export class ListSequence {
     this.takeLines(noLines, []);
   }
 
-  arrange({ types, planOfType, planHeights, arrangement }: Choosing): void {
+  arrange({ types, planOfType, planHeights, heightsOf, arrangement }: Choosing): void {
     const ofEntries = [types, planOfType.join()];
     if (!isSame(ofEntries, this.ofEntries)) {
       this.arranged = arrange(plansByType(types, planOfType));
@@ -63,9 +72,11 @@ export class ListSequence {
     }
     const columns = columnsOf(arrangement);
     const ofLines = [this.arranged, columns];
-    const ofHeights = [this.arranged, columns, planHeights.join()];
+    const own = heightsOf(this.arranged);
+    const ofHeights = [this.arranged, columns, planHeights.join(), own, own?.changeCount];
     if (isSame(ofHeights, this.ofHeights)) return;
-    const lines = linesOf(this.arranged, planHeights, columns);
+    const heights = { ofPlans: planHeights, ofEntries: own?.units };
+    const lines = linesOf(this.arranged, heights, columns);
     if (isSame(ofLines, this.ofLines)) this.takeHeights(lines, ofHeights);
     else {
       this.takeLines(lines, ofLines);

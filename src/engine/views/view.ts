@@ -1,11 +1,15 @@
 import type { Finding, Turns } from '../../core/base';
 import { type Item, type ItemKeys, itemKeys } from '../../core/items';
-import { partHeight, unitsOf } from '../../core/layout';
+import { cellWidth, unitsOf } from '../../core/layout';
 import {
+  type Arranged,
   type Arrangement,
   chooser,
+  columnsOf,
   type Entry,
+  hangsOnText,
   type List,
+  plainHeightPx,
   type RowPlan,
   rowPlanOf,
 } from '../../core/lists';
@@ -15,8 +19,9 @@ import type { CompiledTemplate } from '../../core/templates';
 import type { RowContext } from '../../core/values';
 import type { ItemStore } from '../items';
 import type { CompiledTemplates } from '../project';
-import type { EntryRange, Frame } from './frame';
+import type { EntryRange, Frame, ListBox } from './frame';
 import { ListSequence } from './list-sequence';
+import { MeasuredHeights, type RowMeasures } from './measured-heights';
 import { missingPictures } from './missing-pictures';
 import { oddBindings } from './odd-bindings';
 import { Once } from './once';
@@ -35,6 +40,8 @@ export interface World {
   /** A source's items; without a set, those of the set that is shown. */
   store(source: string, set?: string): ItemStore;
   templatesIn(locale: string): CompiledTemplates;
+  /** Undefined: nobody measures; heights that hang on texts stay rough. */
+  readonly measures: RowMeasures | undefined;
 }
 
 /** What one view may have of its own; undefined: as the project or the other views have it. */
@@ -54,6 +61,11 @@ export class View {
   private readonly sequence = new ListSequence();
   private choiceCounts: readonly number[] = [];
   private readonly once = new Once();
+  private box: ListBox | undefined;
+  private heights: MeasuredHeights | undefined;
+  /** What the heights were begun with. */
+  private ofHeights: readonly unknown[] = [];
+  private arrangeLines: () => void = () => {};
 
   constructor(
     private readonly world: World,
@@ -78,6 +90,7 @@ export class View {
     const { project } = this.world;
     if (list === undefined || source === undefined || project === undefined) {
       this.sequence.clear();
+      this.arrangeLines = () => {};
       this.choiceCounts = [];
       return;
     }
@@ -91,7 +104,10 @@ export class View {
     });
     const planHeights = Int32Array.from(this.plans, (plan) => unitsOf(plan.heightPx));
     const { arrangement } = list;
-    this.sequence.arrange({ types: indexes, planOfType, planHeights, arrangement });
+    const heightsOf = (arranged: Arranged) => this.heightsFor(arranged, arrangement);
+    this.arrangeLines = () =>
+      this.sequence.arrange({ types: indexes, planOfType, planHeights, heightsOf, arrangement });
+    this.arrangeLines();
     const chosen = list.choices.map((choice) => counts[types.indexOf(choice.type)] ?? 0);
     const others = indexes.length - chosen.reduce((sum, count) => sum + count, 0);
     this.choiceCounts = [...chosen, others];
@@ -100,6 +116,8 @@ export class View {
   frame(wanted: EntryRange): Frame {
     const arrangement = this.list()?.arrangement ?? noArrangement;
     const from = Math.max(0, Math.min(wanted.from, this.sequence.count - 1));
+    this.takeBox(wanted.box);
+    this.measure(from, from + wanted.to - wanted.from);
     return {
       version: this.world.version,
       edition: this.world.edition,
@@ -119,6 +137,8 @@ export class View {
     const { items, plans } = this.sequence.arranged;
     const shown = this.items();
     const keys = this.keys();
+    // Who scrolls on sees them next.
+    this.heights?.measure(range.from, range.to);
     const entries: Entry[] = [];
     const end = Math.min(range.to, items.length);
     for (let entry = Math.max(0, range.from); entry < end; entry += 1) {
@@ -131,6 +151,17 @@ export class View {
       entries.push({ kind: 'row', key, item, plan, values });
     }
     return entries;
+  }
+
+  /** Finds out how high all rows are; done at once where nothing hangs on texts. */
+  *measuring(): Turns<void> {
+    if (this.heights !== undefined && !this.heights.isDone) yield* this.heights.measuring();
+    this.arrangeLines();
+  }
+
+  /** Whether rows are left whose height is rough, though it could be known. */
+  get isRough(): boolean {
+    return this.heights !== undefined && !this.heights.isDone && !this.heights.isStuck;
   }
 
   /** Items drawn with one template, whatever the list chooses for them. */
@@ -251,6 +282,46 @@ export class View {
     return this.world.templatesIn(this.locale()).compiled(id);
   }
 
+  private takeBox(box: ListBox | undefined): void {
+    if (box === undefined) return;
+    const isSame = box.widthPx === this.box?.widthPx && box.ratio === this.box.ratio;
+    this.box = box;
+    if (!isSame) this.arrangeLines();
+  }
+
+  /** Those that are about to be seen are measured at once. */
+  private measure(from: number, to: number): void {
+    if (this.heights === undefined) return;
+    this.heights.measure(from, to);
+    this.arrangeLines();
+  }
+
+  private heightsFor(arranged: Arranged, arrangement: Arrangement): MeasuredHeights | undefined {
+    const { box, plans } = this;
+    const { measures, version } = this.world;
+    if (box === undefined || measures === undefined || !plans.some(hangsOnText)) {
+      this.heights = undefined;
+      return undefined;
+    }
+    const { edge, gap } = arrangement;
+    const widthPx = cellWidth(box.widthPx, { columns: columnsOf(arrangement), edge, gap });
+    const of = [arranged, plans, version, widthPx, box.ratio, this.locale()];
+    if (this.heights === undefined || of.some((each, at) => each !== this.ofHeights[at])) {
+      const own = { widthPx, ratio: box.ratio, language: this.locale() };
+      const valuesAt = (entry: number) => this.valuesAt(entry);
+      const made = { arranged, plans, box: own, valuesAt };
+      this.heights = new MeasuredHeights(made, measures, this.heights);
+      this.ofHeights = of;
+    }
+    return this.heights;
+  }
+
+  private valuesAt(entry: number) {
+    const { items, plans } = this.sequence.arranged;
+    const item = this.items()[items[entry] ?? 0] ?? {};
+    return this.templates[plans[entry] ?? 0]?.values(item, this.contextAt(entry)) ?? [];
+  }
+
   private contextAt(index: number): RowContext {
     return { index, count: this.sequence.count, now: this.world.now };
   }
@@ -289,5 +360,5 @@ export interface Tried {
 
 const planOf = ({ template }: CompiledTemplate): RowPlan => ({
   ...rowPlanOf(template),
-  heightPx: partHeight(template.row),
+  heightPx: plainHeightPx(rowPlanOf(template)),
 });

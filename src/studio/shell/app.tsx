@@ -8,6 +8,7 @@ import { atStart, openKept } from '../shared/opening/opening';
 import { holdLimits } from '../shared/session/limits';
 import { useRoute } from '../shared/session/route';
 import { engine } from '../shared/session/session';
+import { loadAllFaces } from '../shared/window/faces';
 import { DropAnywhere } from './drop-anywhere';
 import { useKeys } from './keys';
 import { Notice } from './notices/notice';
@@ -39,6 +40,7 @@ const idleAfterMs = 1_500;
 function fetchAhead(): () => void {
   const waiting = setTimeout(() => {
     engine();
+    loadAllFaces();
     holdLimits().catch(() => {});
     workOffline().catch(() => {});
     // What cannot be had now is asked for again, and said, when it is needed.

@@ -151,6 +151,11 @@ function heard(event: EngineEvent): void {
     case 'beside':
       besideListener(event.frame);
       break;
+    case 'measured':
+      void engine()
+        .look(wantedRange())
+        .then((frame) => frame.version === useSession.getState().view?.version && showFrame(frame));
+      break;
     case 'followed':
       newsListener(event.news);
       break;

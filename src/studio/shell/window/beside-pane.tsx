@@ -78,7 +78,9 @@ export function BesidePane() {
             scheme={scheme}
             atHand={atHand?.source === frame.source ? atHand?.key : undefined}
             entry={-1}
+            locale={locale ?? localeOf(project)}
             list={view}
+            onResized={askAnew}
           />
         ) : (
           <NoRows frame={frame} />
@@ -115,6 +117,12 @@ function SetMenu({ source }: { readonly source: Source | undefined }) {
 const take = (frame: Frame) =>
   useBesideFrame.setState((before) => ({ frame: withLines(frame, before.frame) }));
 
+function askAnew(): void {
+  const { locale, list, set } = useBeside.getState();
+  const wanted = windows.second?.wanted() ?? firstRange;
+  void engine().showBeside(besideId, { locale, list, set }, wanted).then(take);
+}
+
 /** Asks for the view as it is set; what comes of edits is told by the engine itself. */
 function useFrames(): void {
   const { locale, list, set } = useBeside();
@@ -123,7 +131,7 @@ function useFrames(): void {
   // biome-ignore lint/correctness/useExhaustiveDependencies: another project is another view
   useEffect(() => {
     if (!hasItems) return;
-    void engine().showBeside(besideId, { locale, list, set }, firstRange).then(take);
+    askAnew();
   }, [locale, list, set, id, hasItems]);
   useEffect(() => onBeside(take), []);
   useEffect(

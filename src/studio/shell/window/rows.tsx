@@ -1,4 +1,5 @@
 import { type RefObject, useEffect, useRef, useState } from 'react';
+import { hangsOnText } from '../../../core/lists';
 import type { Frame } from '../../../engine';
 import { ListView, type PoolReadout } from '../../../render';
 import { handItem, handKey } from '../../shared/session/at-hand';
@@ -14,15 +15,29 @@ interface RowsProps {
   readonly view?: string;
   readonly frame: Frame;
   readonly scheme: Scheme;
+  /** What its rows are written in. */
+  readonly locale: string;
   /** Key of the item at hand, if it is of the source of this view. */
   readonly atHand: string | undefined;
   /** Where it stands here; -1: nowhere, or it is not brought into sight. */
   readonly entry: number;
   readonly list: RefObject<ListView | undefined>;
+  /** The box is of another width: asks for the frame anew. */
+  readonly onResized: () => void;
 }
 
 /** The rows of a frame, pooled, with what practitioners ask of a pool beneath. */
-export function Rows({ label, view, frame, scheme, atHand, entry, list }: RowsProps) {
+export function Rows({
+  label,
+  view,
+  frame,
+  scheme,
+  locale,
+  atHand,
+  entry,
+  list,
+  onResized,
+}: RowsProps) {
   const host = useRef<HTMLElement>(null);
   const [readout, setReadout] = useState<PoolReadout>();
   const project = useProject();
@@ -47,6 +62,7 @@ export function Rows({ label, view, frame, scheme, atHand, entry, list }: RowsPr
         });
       },
       scrolled: () => moveAlong(made),
+      resized: () => latest.current.frame.plans.some(hangsOnText) && onResized(),
     });
     list.current = made;
     const timer = setInterval(() => setReadout(made.readout()), 500);
@@ -56,6 +72,12 @@ export function Rows({ label, view, frame, scheme, atHand, entry, list }: RowsPr
       made.destroy();
     };
   }, [view]);
+
+  const hasOwnHeights = frame.plans.some(hangsOnText);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: rows that hang on texts are asked for as wide as they are
+  useEffect(() => {
+    if (hasOwnHeights) onResized();
+  }, [hasOwnHeights]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: other pictures want the same rows bound again
   useEffect(() => list.current?.show(frame), [frame, pictures]);
@@ -68,8 +90,14 @@ export function Rows({ label, view, frame, scheme, atHand, entry, list }: RowsPr
 
   return (
     <>
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard */}
-      <section ref={host} tabIndex={0} aria-label={label} className="h-full min-h-0 flex-1" />
+      <section
+        ref={host}
+        lang={locale}
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard
+        tabIndex={0}
+        aria-label={label}
+        className="h-full min-h-0 flex-1"
+      />
       <p className="border-t border-(--row-rule) px-4 py-1 text-xs text-(--row-ash) tabular-nums">
         {readout === undefined
           ? ''

@@ -25,6 +25,7 @@ export function WindowPane() {
   const { view, atHand } = useSession();
   const shown = useRef<ListView>(undefined);
   const hasRows = view !== undefined && view.sequence.entryCount > 0;
+  const locale = useLocale();
   useShownLocale();
   useEffect(() => {
     windows.first = shown.current;
@@ -55,7 +56,9 @@ export function WindowPane() {
               scheme={scheme}
               atHand={atHand?.key}
               entry={atHand?.entry ?? -1}
+              locale={locale}
               list={shown}
+              onResized={lookAgain}
             />
           )
         ) : (
@@ -64,6 +67,10 @@ export function WindowPane() {
       </DeviceFrame>
     </div>
   );
+}
+
+function lookAgain(): void {
+  void engine().look(wantedRange()).then(showFrame);
 }
 
 /** Has the rows shown in the locale that is chosen. */

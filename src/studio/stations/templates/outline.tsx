@@ -68,7 +68,9 @@ function PartLine({ part, depth, chosen }: PartLineProps) {
 function about(part: Part): string {
   const { width, height, direction, gap } = constantsOf(part);
   if (direction !== undefined) return `${direction} · gap ${gap}`;
-  return height === undefined ? sizeWords(width) : `${sizeWords(width)} × ${sizeWords(height)}`;
+  return typeof height === 'object'
+    ? `${sizeWords(width)} × ${sizeWords(height)}`
+    : sizeWords(width);
 }
 
 function sizeWords(size: Constant | undefined): string {

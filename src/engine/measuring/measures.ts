@@ -1,0 +1,138 @@
+import type { TextStyle } from '../../core/templates';
+import {
+  chromiumBreaks,
+  type FindBreaks,
+  isIn,
+  type Slice,
+  type TextMeasure,
+  TextMeasures,
+} from '../../core/text';
+import { HarfBuzz } from './harfbuzz';
+import { slicesOf } from './pack';
+import { chainFor, familiesFor } from './row-fonts';
+
+/** Where measures come from: the server of the page, or the files of the command line. */
+export interface MeasureFiles {
+  readonly wasm: () => Promise<WebAssembly.Module>;
+  /** The families, and near which characters each has any. */
+  readonly index: () => Promise<readonly FamilyFile[]>;
+  /** A pack, without its gzip. */
+  readonly pack: (file: string) => Promise<Uint8Array>;
+  readonly findBreaks: () => Promise<FindBreaks>;
+}
+
+export interface FamilyFile {
+  readonly family: string;
+  readonly file: string;
+  readonly ranges: readonly number[];
+}
+
+const latin = /^[\u0020-\u007e\u00a0-\u00ff\s]*$/;
+const box = { family: 'Row Box', file: 'box.pack', ranges: [] };
+
+/** Measures texts with the faces that have come; what texts lack is fetched. */
+export class Measures {
+  /** Another one whenever more can be measured. */
+  edition = 0;
+  private harfbuzz: HarfBuzz | undefined;
+  private findBreaks: FindBreaks | undefined;
+  private index: readonly FamilyFile[] = [];
+  private readonly slices = new Map<string, readonly Slice[]>();
+  private readonly coming = new Set<string>();
+  /** By ratio. */
+  private readonly texts = new Map<number, TextMeasures>();
+  private begun: Promise<void> | undefined;
+
+  /** `came`: told when more can be measured than before. */
+  constructor(
+    private readonly files: MeasureFiles,
+    private readonly came: () => void,
+  ) {}
+
+  /** Undefined: what it takes is still on its way. */
+  text(
+    words: string,
+    { sizePx, weight }: TextStyle,
+    { ratio, language }: { readonly ratio: number; readonly language: string },
+  ): TextMeasure | undefined {
+    this.begun ??= this.begin().catch(() => {});
+    if (this.harfbuzz === undefined || !this.hasFacesFor(words, language)) return undefined;
+    return this.measuresAt(ratio).of(words, { sizePx, weight, language });
+  }
+
+  private measuresAt(ratio: number): TextMeasures {
+    let measures = this.texts.get(ratio);
+    if (measures === undefined) {
+      const breaks = chromiumBreaks(this.findBreaks ?? (() => []));
+      const chains = new Map<string, ReturnType<typeof chainFor>>();
+      const chainOf = (language: string) => {
+        const chain = chains.get(language) ?? chainFor(language, this.slices);
+        chains.set(language, chain);
+        return chain;
+      };
+      measures = new TextMeasures(ratio, chainOf, breaks);
+      this.texts.set(ratio, measures);
+    }
+    return measures;
+  }
+
+  private async begin(): Promise<void> {
+    const [module, index, findBreaks] = await Promise.all([
+      this.files.wasm(),
+      this.files.index(),
+      this.files.findBreaks(),
+    ]);
+    const harfbuzz = await HarfBuzz.load(module);
+    this.index = index;
+    this.findBreaks = findBreaks;
+    const [first] = index;
+    for (const each of first === undefined ? [box] : [first, box])
+      this.slices.set(each.family, slicesOf(await this.files.pack(each.file), harfbuzz));
+    this.harfbuzz = harfbuzz;
+    this.tell();
+  }
+
+  /** Whether all faces are there that a text takes; those that are not are sent for. */
+  private hasFacesFor(words: string, language: string): boolean {
+    if (latin.test(words)) return true;
+    let hasAll = true;
+    for (const char of words) {
+      const missing = this.missingFor(char.codePointAt(0) ?? 0, language);
+      if (missing === undefined) continue;
+      hasAll = false;
+      this.fetch(missing);
+    }
+    return hasAll;
+  }
+
+  /** The first family that may have a character and is not there; undefined: none is needed. */
+  private missingFor(char: number, language: string): FamilyFile | undefined {
+    for (const family of familiesFor(language)) {
+      const slices = this.slices.get(family);
+      if (slices?.some(({ ranges }) => isIn(ranges, char)) === true) return undefined;
+      const file = this.index.find((each) => each.family === family);
+      if (slices === undefined && file !== undefined && isIn(file.ranges, char)) return file;
+    }
+    return undefined;
+  }
+
+  private fetch({ family, file }: FamilyFile): void {
+    const { harfbuzz } = this;
+    if (harfbuzz === undefined || this.coming.has(family)) return;
+    this.coming.add(family);
+    this.files.pack(file).then(
+      (bytes) => {
+        this.slices.set(family, slicesOf(bytes, harfbuzz));
+        this.texts.clear();
+        this.tell();
+      },
+      // Without it the text keeps its rough height.
+      () => {},
+    );
+  }
+
+  private tell(): void {
+    this.edition += 1;
+    this.came();
+  }
+}
