@@ -1,0 +1,95 @@
+import type { Page } from '@playwright/test';
+import { dropFile, expect, openDemo, saved, test } from './support';
+
+/** Rows in the window whose height is not that of their content. */
+const rowsOff = (page: Page) =>
+  page.evaluate(() => {
+    const host = document.querySelector('section[aria-label="Rows"]');
+    const rows = [
+      ...(host?.querySelectorAll<HTMLElement>('.yc-sizer > .yc-row:not(.yc-spare)') ?? []),
+    ];
+    return rows.flatMap((row) => {
+      const copy = row.cloneNode(true);
+      if (!(copy instanceof HTMLElement) || !(host instanceof HTMLElement)) return [];
+      Object.assign(copy.style, {
+        position: 'static',
+        contain: 'none',
+        transform: 'none',
+        height: 'auto',
+      });
+      const box = document.createElement('div');
+      box.className = 'yc-list scheme-light';
+      box.lang = host.lang;
+      Object.assign(box.style, { contain: 'none', position: 'absolute', overflow: 'visible' });
+      box.append(copy);
+      document.body.append(box);
+      const { height } = copy.getBoundingClientRect();
+      box.remove();
+      const own = Number.parseFloat(row.style.height);
+      return Math.abs(height - own) < 1 / 64 ? [] : [`${row.textContent} ${own} for ${height}`];
+    });
+  });
+
+const heightOf = (page: Page, words: string) =>
+  page
+    .locator('section[aria-label="Rows"] .yc-row:not(.yc-spare)', { hasText: words })
+    .evaluate((row) => row.getBoundingClientRect().height);
+
+async function takeAllLines(page: Page): Promise<void> {
+  await page.getByRole('group', { name: 'Lines' }).getByRole('button', { name: 'all' }).click();
+}
+
+test('a label takes all its lines: each row is as high as its texts, in every width', async ({
+  page,
+}) => {
+  await openDemo(page, 'templates');
+  await page.getByRole('contentinfo').getByRole('button', { name: 'longest' }).click();
+  await page.getByRole('region', { name: 'Rows' }).getByText('Handspun Shetland').click();
+  expect(await heightOf(page, 'Handspun Shetland')).toBe(60);
+  await takeAllLines(page);
+  await expect.poll(() => heightOf(page, 'Handspun Shetland')).toBe(118);
+  await expect.poll(() => rowsOff(page)).toEqual([]);
+
+  await page.getByRole('button', { name: /^Device/ }).click();
+  await page.getByRole('menuitem', { name: /tablet/ }).click();
+  await expect.poll(() => heightOf(page, 'Handspun Shetland')).toBeLessThan(118);
+  const inTablet = await heightOf(page, 'Handspun Shetland');
+  await expect.poll(() => rowsOff(page)).toEqual([]);
+  await saved(page);
+  await page.reload();
+  await expect(page.locator('.yc-sizer > .yc-row').first()).toBeVisible();
+  await expect.poll(() => heightOf(page, 'Handspun Shetland')).toBe(inTablet);
+});
+
+test('20,000 rows of all scripts are as high as they are drawn, wherever one scrolls', async ({
+  page,
+}) => {
+  const words =
+    'merino lace spun by hand in an iron pot 手紡ぎ羊毛 صوف ناعم हाथ ऊन 손으로 자은 羊毛线 шерсть'.split(
+      ' ',
+    );
+  const items = Array.from({ length: 20_000 }, (_, at) => ({
+    id: `w-${at}`,
+    name: Array.from(
+      { length: 1 + ((at * 7) % 13) },
+      (_, i) => words[(at * 5 + i * i) % words.length],
+    ).join(' '),
+  }));
+  await page.goto('/');
+  await dropFile(page, 'wool.json', JSON.stringify(items));
+  await saved(page);
+  await page.getByRole('link', { name: 'Templates' }).click();
+  await page
+    .getByRole('region', { name: 'Parts' })
+    .getByRole('button', { name: /^title/ })
+    .click();
+  await takeAllLines(page);
+  const list = page.getByRole('region', { name: 'Rows', exact: true });
+  for (const share of [0, 0.31, 0.7, 1]) {
+    await list.evaluate((host, to) => {
+      host.scrollTop = host.scrollHeight * to;
+    }, share);
+    await expect.poll(() => rowsOff(page)).toEqual([]);
+  }
+  await expect(list.getByText(items.at(-1)?.name ?? '', { exact: true })).toBeInViewport();
+});
