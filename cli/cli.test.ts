@@ -229,6 +229,23 @@ describe('resolve', () => {
     });
   });
 
+  test('with a width, every part has its box, and a row is as high as its text', () => {
+    const demo = JSON.parse(readFileSync('public/demo/thrumwick.yarncard.json', 'utf8'));
+    demo.templates[0].row.children[1].children[0].lines = 'all';
+    const path = file('lines.yarncard.json', JSON.stringify(demo));
+    const done = yarncard(['resolve', path, '--width', '360', '--json']);
+    expect([done.status, done.stderr]).toEqual([0, '']);
+    const rows = done.lines.map((line) => JSON.parse(line));
+    const boxesOf = (key: string) => rows.find((row) => row.key === key).boxes;
+    expect(boxesOf('sk-0417')[0]).toEqual({ part: 'row', x: 0, y: 0, width: 360, height: 60 });
+    // As high as the window has it.
+    expect(boxesOf('sk-0419')[0].height).toBe(118);
+    expect(boxesOf('sk-0419').find(({ part }: { part: string }) => part === 'name').lines).toBe(4);
+    const text = yarncard(['resolve', path, '--width', '360']).lines;
+    expect(text.find((line) => line.startsWith('sk-0419'))).toMatch(/\t118 px$/);
+    expect(yarncard(['resolve', path, '--width', 'wide']).stderr).toContain('is no width in px');
+  });
+
   test('a broken binding opens, is said, and ends with 1', () => {
     const text = readFileSync('public/demo/thrumwick.yarncard.json', 'utf8').replace(
       '"expr": "material"',

@@ -96,8 +96,10 @@ program
   .argument('<file>', 'a project; - reads standard input')
   .option('--list <id>', 'only this list')
   .option('--locale <locale>', 'another locale than the first of the project')
+  .option('--width <px>', 'with the box of every part in a list so wide, as it is drawn')
+  .option('--ratio <ratio>', 'device pixels in a px of the page, for the boxes', '1')
   .option('--json', 'one JSON value an entry')
-  .action(async (file: string, options: { list?: string; locale?: string; json?: boolean }) => {
+  .action(async (file: string, options) => {
     const { resolve } = await import('./commands/resolve');
     await resolve(file, options);
   });

@@ -3,11 +3,14 @@ import { type Project, withId } from '../../src/core/project';
 import { type Engine, type Frame, trace } from '../../src/engine';
 import { flush, json, line, report, WrongUse } from '../output';
 import { openProject, showLocale } from '../project';
+import { boxesFinder } from '../row-boxes';
 
 interface ResolveOptions {
   readonly list?: string;
   readonly locale?: string;
   readonly json?: boolean;
+  readonly width?: string;
+  readonly ratio?: string;
 }
 
 const entriesAtOnce = 2_000;
@@ -18,11 +21,12 @@ export async function resolve(file: string, options: ResolveOptions): Promise<vo
   report(findings);
   const lists = options.list === undefined ? project.lists : [listNamed(project, options.list)];
   showLocale(engine, options.locale);
+  const boxesOf = finderFor(engine, options);
   for (const list of lists) {
     const view = engine.update(project, { from: 0, to: 0 }, list.id);
     report(view.findings);
     if (view.findings.some((finding) => finding.severity === 'error')) process.exitCode = 1;
-    resolveList(engine, list, view, options);
+    await resolveList({ engine, list, view, boxesOf, isJson: options.json === true });
   }
   flush();
 }
@@ -35,12 +39,33 @@ function listNamed(project: Project, id: string): List {
   );
 }
 
-function resolveList(engine: Engine, list: List, view: Frame, options: ResolveOptions): void {
-  if (!options.json) line(`${list.name} (${view.sequence.entryCount})`);
+/** Undefined: no width was asked for, so there are no boxes. */
+function finderFor(engine: Engine, { width, ratio = '1' }: ResolveOptions) {
+  if (width === undefined) return undefined;
+  const [widthPx, devicePixels] = [Number(width), Number(ratio)];
+  if (!(widthPx > 0 && widthPx <= 10_000))
+    throw new WrongUse(`"${width}" is no width in px, such as 360.`);
+  if (!(devicePixels >= 0.5 && devicePixels <= 8))
+    throw new WrongUse(`"${ratio}" is no device pixel ratio, such as 2.`);
+  return boxesFinder({ widthPx, ratio: devicePixels, language: engine.localeNow() });
+}
+
+interface Resolving {
+  readonly engine: Engine;
+  readonly list: List;
+  readonly view: Frame;
+  readonly boxesOf: ReturnType<typeof boxesFinder> | undefined;
+  readonly isJson: boolean;
+}
+
+async function resolveList({ engine, list, view, boxesOf, isJson }: Resolving): Promise<void> {
+  if (!isJson) line(`${list.name} (${view.sequence.entryCount})`);
   for (let from = 0; from < view.sequence.entryCount; from += entriesAtOnce) {
     for (const entry of engine.entries({ from, to: from + entriesAtOnce })) {
-      if (options.json) json(asJson(engine, list, view, entry));
-      else line(asText(view, entry));
+      const plan = view.plans[entry.plan];
+      const boxes = plan && (await boxesOf?.(list, plan, entry));
+      if (isJson) json({ ...asJson(engine, list, view, entry), ...(boxes && { boxes }) });
+      else line(asText(view, entry) + (boxes ? `\t${boxes[0]?.height} px` : ''));
     }
   }
 }

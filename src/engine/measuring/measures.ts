@@ -42,6 +42,7 @@ export class Measures {
   /** By ratio. */
   private readonly texts = new Map<number, TextMeasures>();
   private begun: Promise<void> | undefined;
+  private waiting: { readonly done: () => void; readonly fail: (why: unknown) => void }[] = [];
 
   /** `came`: told when more can be measured than before. */
   constructor(
@@ -55,9 +56,21 @@ export class Measures {
     { sizePx, weight }: TextStyle,
     { ratio, language }: { readonly ratio: number; readonly language: string },
   ): TextMeasure | undefined {
-    this.begun ??= this.begin().catch(() => {});
+    this.begun ??= this.begin().catch((error: unknown) => this.failed(error));
     if (this.harfbuzz === undefined || !this.hasFacesFor(words, language)) return undefined;
     return this.measuresAt(ratio).of(words, { sizePx, weight, language });
+  }
+
+  /** Once more can be measured than now; rejected where what is sent for does not come. */
+  more(): Promise<void> {
+    return new Promise((done, fail) => {
+      this.waiting.push({ done, fail });
+    });
+  }
+
+  private failed(error: unknown): void {
+    for (const { fail } of this.waiting) fail(error);
+    this.waiting = [];
   }
 
   private measuresAt(ratio: number): TextMeasures {
@@ -127,12 +140,14 @@ export class Measures {
         this.tell();
       },
       // Without it the text keeps its rough height.
-      () => {},
+      (error: unknown) => this.failed(error),
     );
   }
 
   private tell(): void {
     this.edition += 1;
+    for (const { done } of this.waiting) done();
+    this.waiting = [];
     this.came();
   }
 }
