@@ -1,4 +1,4 @@
-import { atOnce, inTurns } from '../core/base';
+import { atOnce, inTurns, type Turns } from '../core/base';
 import { followsTime, type Item, type Succession } from '../core/items';
 import type { Entry } from '../core/lists';
 import { type FindItem, itemsIdOf, ownSet, type Project, withId } from '../core/project';
@@ -6,10 +6,11 @@ import type { CompiledTemplate } from '../core/templates';
 import { plainText, type RowContext } from '../core/values';
 import { holdsWords, type ItemStore, SourceStore } from './items';
 import { CompiledTemplates } from './project';
-import type { ItemAtHand, Scene } from './scene';
+import type { CutsTask, ItemAtHand, Scene } from './scene';
 import {
   type EntryRange,
   type Frame,
+  type LabelCuts,
   type RowMeasures,
   type Survey,
   type Tried,
@@ -265,6 +266,11 @@ export class Engine implements Scene, World {
       if (error instanceof Stale) return false;
       throw error;
     }
+  }
+
+  /** How a label fares in all rows of the first view. */
+  *labelCuts({ template, part, box }: CutsTask): Turns<LabelCuts | undefined> {
+    return yield* this.main.cuts({ template, part }, box);
   }
 
   /** The same at once, where nobody waits. */

@@ -40,6 +40,7 @@ export type { ItemAtHand } from './scene';
 export type {
   EntryRange,
   Frame,
+  LabelCuts,
   ListBox,
   SlotSurvey,
   Survey,

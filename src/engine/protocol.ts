@@ -30,8 +30,8 @@ import type {
 import type { FollowNews, ImportSummary } from './imports';
 import type { ItemChange } from './items';
 import type { SourceDocument } from './reading';
-import type { ItemAtHand } from './scene';
-import type { EntryRange, Frame, Survey, Tried, ViewSettings } from './views';
+import type { CutsTask, ItemAtHand } from './scene';
+import type { EntryRange, Frame, LabelCuts, Survey, Tried, ViewSettings } from './views';
 
 /** What was read from a document: a new project, or one that was kept in a file. */
 export interface ProjectRead {
@@ -103,6 +103,8 @@ export interface EngineProtocol {
   countMissing(trying: MissingTask): Promise<readonly number[] | undefined>;
   /** What an expression gives over all items; undefined: it gives nothing, or something newer was asked. */
   spread(asked: SpreadTask): Promise<Spread | undefined>;
+  /** How a label fares in all rows; undefined: something newer was asked, or faces are on their way. */
+  labelCuts(asked: CutsTask): Promise<LabelCuts | undefined>;
   /** Shows all rows in a locale; undefined: they are. */
   showLocale(locale: string, wanted: EntryRange): Promise<Frame | undefined>;
   /** The project as its file, with its items and what its pictures show. */

@@ -2,6 +2,14 @@ import type { Item } from '../core/items';
 import type { FindItem, Project } from '../core/project';
 import type { CompiledTemplate } from '../core/templates';
 import type { RowContext } from '../core/values';
+import type { ListBox } from './views';
+
+/** A label of a template, and the box that its list is drawn in. */
+export interface CutsTask {
+  readonly template: string;
+  readonly part: string;
+  readonly box: ListBox;
+}
 
 /** One item as the screens show it. */
 export interface ItemAtHand {

@@ -22,11 +22,14 @@ import type {
 } from './protocol';
 import { goesOn, Reading, type SourceDocument } from './reading';
 import { newest, turns } from './turns';
-import type { EntryRange, Frame } from './views';
+import type { EntryRange, Frame, LabelCuts } from './views';
 import { keepingProtocol } from './worker-keeping';
 
 let tell: (event: EngineEvent) => void = () => {};
-const measures = new Measures(browserFiles, () => void measured());
+const measures = new Measures(browserFiles, () => {
+  if (engine.isRough) void measured();
+  else tell({ kind: 'measured' });
+});
 const reading = new Reading((share) => tellProgress(share));
 const engine = new Engine({
   pause: () => turns().pause(),
@@ -50,6 +53,7 @@ const allItems = (): Promise<AllItems> => {
 
 const counting = newest<readonly number[]>();
 const spreading = newest<Spread | undefined>();
+const cutting = newest<LabelCuts | undefined>();
 /** The same question about other items or another project is another one. */
 const asOfNow = (question: object): string => JSON.stringify([engine.version, question]);
 
@@ -235,6 +239,9 @@ const protocol: EngineProtocol &
     counting(asOfNow(trying), async () => (await allItems()).missing(trying)),
 
   spread: (asked) => spreading(asOfNow(asked), async () => (await allItems()).spread(asked)),
+
+  labelCuts: (asked) =>
+    cutting(asOfNow([asked, measures.edition]), async () => engine.labelCuts(asked)),
 
   async showLocale(locale, wanted) {
     if (engine.localeNow() === locale) return undefined;

@@ -46,7 +46,10 @@ test('a label takes all its lines: each row is as high as its texts, in every wi
   await page.getByRole('contentinfo').getByRole('button', { name: 'longest' }).click();
   await page.getByRole('region', { name: 'Rows' }).getByText('Handspun Shetland').click();
   expect(await heightOf(page, 'Handspun Shetland')).toBe(60);
+  const cuts = page.getByText('rows at 360 px');
+  await expect(cuts).toHaveText('cut in 2 of 30 rows at 360 px');
   await takeAllLines(page);
+  await expect(cuts).toHaveText('whole in all 30 rows at 360 px; 4 lines at most');
   await expect.poll(() => heightOf(page, 'Handspun Shetland')).toBe(118);
   await expect.poll(() => rowsOff(page)).toEqual([]);
 

@@ -3,6 +3,7 @@
  * Frames that cross to the page are made of them.
  */
 export type { EntryRange, Frame, ListBox } from './frame';
+export type { LabelCuts } from './label-cuts';
 export type { RowMeasures } from './measured-heights';
 export type { SlotSurvey, Survey, TemplateSurvey, UnknownPicture } from './survey';
 export { type Tried, View, type ViewSettings, type World } from './view';

@@ -9,6 +9,8 @@ import { longestCrossing } from '../cut';
 export interface RowMeasures {
   /** Another one whenever more can be measured exactly. */
   readonly edition: number;
+  /** Once more can be measured than now. */
+  more(): Promise<void>;
   /** Undefined: nothing can be measured yet. */
   text(
     words: string,

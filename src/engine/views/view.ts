@@ -20,8 +20,9 @@ import type { RowContext } from '../../core/values';
 import type { ItemStore } from '../items';
 import type { CompiledTemplates } from '../project';
 import type { EntryRange, Frame, ListBox } from './frame';
+import { type LabelCuts, labelCuts } from './label-cuts';
 import { ListSequence } from './list-sequence';
-import { MeasuredHeights, type RowMeasures } from './measured-heights';
+import { MeasuredHeights, type RowBox, type RowMeasures } from './measured-heights';
 import { missingPictures } from './missing-pictures';
 import { oddBindings } from './odd-bindings';
 import { Once } from './once';
@@ -157,6 +158,23 @@ export class View {
   *measuring(): Turns<void> {
     if (this.heights !== undefined && !this.heights.isDone) yield* this.heights.measuring();
     this.arrangeLines();
+  }
+
+  /** How a label fares in all rows; undefined: nothing can be measured, or not yet. */
+  *cuts(
+    label: { readonly template: string; readonly part: string },
+    list: ListBox,
+  ): Turns<LabelCuts | undefined> {
+    const { measures } = this.world;
+    const arrangement = this.list()?.arrangement;
+    const box = arrangement && this.rowBox(arrangement, list);
+    if (measures === undefined || box === undefined) return undefined;
+    const rows = {
+      arranged: this.sequence.arranged,
+      plans: this.plans,
+      valuesAt: (entry: number) => this.valuesAt(entry),
+    };
+    return yield* labelCuts(rows, label, measures, box);
   }
 
   /** Whether rows are left whose height is rough, though it could be known. */
@@ -297,23 +315,30 @@ export class View {
   }
 
   private heightsFor(arranged: Arranged, arrangement: Arrangement): MeasuredHeights | undefined {
-    const { box, plans } = this;
+    const { plans } = this;
     const { measures, version } = this.world;
+    const box = this.rowBox(arrangement, this.box);
     if (box === undefined || measures === undefined || !plans.some(hangsOnText)) {
       this.heights = undefined;
       return undefined;
     }
-    const { edge, gap } = arrangement;
-    const widthPx = cellWidth(box.widthPx, { columns: columnsOf(arrangement), edge, gap });
-    const of = [arranged, plans, version, widthPx, box.ratio, this.locale()];
+    const of = [arranged, plans, version, box.widthPx, box.ratio, box.language];
     if (this.heights === undefined || of.some((each, at) => each !== this.ofHeights[at])) {
-      const own = { widthPx, ratio: box.ratio, language: this.locale() };
       const valuesAt = (entry: number) => this.valuesAt(entry);
-      const made = { arranged, plans, box: own, valuesAt };
+      const made = { arranged, plans, box, valuesAt };
       this.heights = new MeasuredHeights(made, measures, this.heights);
       this.ofHeights = of;
     }
     return this.heights;
+  }
+
+  /** What boxes hang on besides their rows; undefined: nobody has said how wide the list is. */
+  private rowBox(arrangement: Arrangement, list: ListBox | undefined): RowBox | undefined {
+    if (list === undefined) return undefined;
+    const { edge, gap } = arrangement;
+    const columns = columnsOf(arrangement);
+    const widthPx = cellWidth(list.widthPx, { columns, edge, gap });
+    return { widthPx, ratio: list.ratio, language: this.locale() };
   }
 
   private valuesAt(entry: number) {

@@ -74,6 +74,8 @@ export interface Session {
   readonly loadsOutside: boolean;
   /** What the project's pictures show, those too that undo may bring back. */
   readonly contents: PictureContents;
+  /** How often more was measured than before: what hangs on it is asked anew. */
+  readonly measuredCount: number;
   /** The worker that has the items does not answer. */
   readonly isEngineSilent: boolean;
 }
@@ -96,6 +98,7 @@ export const noSession: Omit<Session, 'survey'> = {
   isNowhere: false,
   loadsOutside: true,
   contents: new Map(),
+  measuredCount: 0,
   isEngineSilent: false,
 };
 
@@ -152,6 +155,7 @@ function heard(event: EngineEvent): void {
       besideListener(event.frame);
       break;
     case 'measured':
+      useSession.setState(({ measuredCount }) => ({ measuredCount: measuredCount + 1 }));
       void engine()
         .look(wantedRange())
         .then((frame) => frame.version === useSession.getState().view?.version && showFrame(frame));

@@ -12,6 +12,7 @@ import {
 import { ChoiceChips, NumberField, Row } from '../../../shared/controls/controls';
 import { make } from '../../../shared/session/editing';
 import type { Selection } from '../selection';
+import { CutLine } from './cut-line';
 
 interface ConstantFieldProps {
   readonly selection: Selection;
@@ -24,6 +25,7 @@ export function ConstantField({ selection, name, property }: ConstantFieldProps)
   return (
     <Row words={property.words}>
       <ConstantInput {...{ selection, name, property }} />
+      {property.kind === 'lines' && <CutLine selection={selection} />}
     </Row>
   );
 }

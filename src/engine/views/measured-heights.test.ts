@@ -1,0 +1,108 @@
+import { expect, test } from 'vitest';
+import { atOnce } from '../../core/base';
+import { infer } from '../../core/items';
+import { edits, makeProject, type Project } from '../../core/project';
+import { Engine } from '../engine';
+import type { RowMeasures } from './measured-heights';
+
+const names = ['Lace', 'Slub '.repeat(60), 'Sock '.repeat(12), 'Madder', ''];
+const items = Array.from({ length: 40 }, (_, at) => ({
+  id: `o-${at}`,
+  name: names[at % names.length] ?? '',
+}));
+
+/** Letters of 8 px; nothing is known until it is said. */
+function letters(): RowMeasures & { come(): void } {
+  let edition = 0;
+  return {
+    get edition() {
+      return edition;
+    },
+    come() {
+      edition += 1;
+    },
+    more: async () => {},
+    text(words) {
+      if (edition === 0) return undefined;
+      const width = words.trim().length * 8 * 64;
+      const lineCount = (available: number) => Math.ceil(width / available);
+      return { isEmpty: width === 0, width, lineCount };
+    },
+  };
+}
+
+function opened(measures: RowMeasures) {
+  const inference = atOnce(infer(items, 'oars'));
+  const drafted = makeProject('oars.json', { format: 'json', at: '$[*]', items }, inference);
+  const template = drafted.templates[0];
+  const title = template?.row.children[0]?.id ?? '';
+  const place = { template: template?.id ?? '', part: title, property: 'lines' };
+  const edited = edits.set(place, 'all').apply(drafted);
+  if (!edited.ok) throw new Error(edited.error);
+  const project: Project = edited.value;
+  const engine = new Engine({
+    pause: async () => {},
+    now: () => '2026-03-02T10:00:00Z',
+    measures,
+  });
+  engine.hold('oars', items);
+  return { engine, project, label: { template: place.template, part: title } };
+}
+
+const at = (widthPx: number, to = 5) => ({ from: 0, to, box: { widthPx, ratio: 1 } });
+const heightsIn = (frame: ReturnType<Engine['view']>) =>
+  [...(frame.sequence.heights ?? [])].map((units) => units / 64);
+
+/** Lines of 20 px in what paddings of 16 leave of the width; 10 above and below. */
+const exact = (widthPx: number) =>
+  items.map(({ name }) => 20 + 20 * Math.ceil((name.trim().length * 8) / (widthPx - 32)));
+
+test('rows are rough until texts can be measured; those in sight are measured first, then all', async () => {
+  const measures = letters();
+  const { engine, project } = opened(measures);
+  const rough = heightsIn(engine.update(project, at(360)));
+  expect(new Set(rough).size).toBe(1);
+  await engine.measureRows();
+  expect(engine.isRough).toBe(false);
+
+  measures.come();
+  expect(engine.isRough).toBe(true);
+  const first = heightsIn(engine.view(at(360)));
+  expect(first.slice(0, 5)).toEqual(exact(360).slice(0, 5));
+  expect(first.slice(5)).toEqual(rough.slice(5));
+  expect(await engine.measureRows()).toBe(true);
+  expect(heightsIn(engine.view(at(360)))).toEqual(exact(360));
+});
+
+test('another width has other heights; the same one again is not measured again', async () => {
+  const measures = letters();
+  measures.come();
+  const { engine, project } = opened(measures);
+  engine.update(project, at(360));
+  await engine.measureRows();
+  engine.view(at(768));
+  await engine.measureRows();
+  const { sequence } = engine.view(at(768));
+  expect([...(sequence.heights ?? [])].map((units) => units / 64)).toEqual(exact(768));
+  const { id, heightsId } = sequence;
+  const again = engine.view({ ...at(768), sequence: { id, heightsId } });
+  expect(again.sequence.heights).toBeUndefined();
+});
+
+test('in how many rows a label is cut is counted in any width', () => {
+  const measures = letters();
+  const { engine, project, label } = opened(measures);
+  engine.update(project, at(360));
+  const box = { widthPx: 360, ratio: 1 };
+  expect(atOnce(engine.labelCuts({ ...label, box }))).toBeUndefined();
+  measures.come();
+  expect(atOnce(engine.labelCuts({ ...label, box }))).toMatchObject({
+    ...{ rowCount: 40, cutCount: 0, firstCut: -1, maxLines: 8, longest: 1, widthPx: 360 },
+  });
+  const one = edits.set({ ...label, property: 'lines' }, 2).apply(project);
+  if (!one.ok) throw new Error(one.error);
+  engine.update(one.value, at(360));
+  expect(atOnce(engine.labelCuts({ ...label, box }))).toMatchObject({
+    ...{ cutCount: 8, firstCut: 1, maxLines: 2 },
+  });
+});
