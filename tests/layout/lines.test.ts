@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { compareLines } from './lines';
 
-const widths = [48, 80, 150.5, 270.25, 360];
+const widths = [52, 80, 150.5, 270.25, 360];
 
 test.each([
   { ratio: 1, breaks: 'browser', seed: 20_261_128 },

@@ -1,3 +1,4 @@
+import { ownValue } from '../../core/base';
 import type { Face, Glyphs, Shaping, Stretch } from '../../core/text';
 
 /** The functions of HarfBuzz that shaping takes; what they take and give are numbers and addresses. */
@@ -229,7 +230,7 @@ const isFunction = (value: unknown): value is (...values: number[]) => number =>
 
 function functionsOf(exports: WebAssembly.Exports): Functions {
   const found = (name: string) => {
-    const value = exports[name];
+    const value = ownValue(exports, name);
     if (!isFunction(value)) throw new Error(`HarfBuzz has no ${name}.`);
     return value;
   };
