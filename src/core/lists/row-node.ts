@@ -88,14 +88,17 @@ function node(
     };
   if (part.part === 'image') return { ...common, kind: 'block', aspect: undefined };
   const style = styleOf(value('style'));
-  const words = value('text');
   const lines = value('lines');
+  const maxLines =
+    lines === 'all' ? Number.POSITIVE_INFINITY : typeof lines === 'number' ? lines : 1;
+  const words = String(value('text') ?? '');
   return {
     ...common,
     kind: 'label',
-    text: measuring.text(typeof words === 'string' ? words : String(words ?? ''), style),
+    // On one line, paragraphs follow each other.
+    text: measuring.text(maxLines === 1 ? words.replaceAll('\n', ' ') : words, style),
     lineHeight: units(style.linePx),
-    maxLines: lines === 'all' ? Number.POSITIVE_INFINITY : typeof lines === 'number' ? lines : 1,
+    maxLines,
   };
 }
 

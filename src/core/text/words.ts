@@ -1,12 +1,9 @@
+/** What a page is given to draw: it collapses white space by itself, and hyphens are never added. */
+export const drawnWords = (words: string): string => words.replaceAll('\u00ad', '');
+
 /** What a line of text keeps of white space: runs of it are one space, none at the ends. */
-const collapsed = (line: string): string => line.replace(/[ \t\r\f]+/g, ' ').replace(/^ | $/g, '');
+const collapsed = (line: string): string => line.replace(/[ \t\r]+/g, ' ').replace(/^ | $/g, '');
 
-/** The paragraphs of words as they are drawn and measured alike: no soft hyphens, white space collapsed. */
+/** The paragraphs of words as the page draws them: no soft hyphens, white space collapsed. */
 export const paragraphsOf = (words: string): readonly string[] =>
-  words.replaceAll('\u00ad', '').split(/\r?\n/).map(collapsed);
-
-/** The same as one text: on one line, paragraphs follow each other. */
-export const drawnWords = (words: string, isOneLine: boolean): string =>
-  isOneLine
-    ? collapsed(words.replaceAll('\u00ad', '').replaceAll('\n', ' '))
-    : paragraphsOf(words).join('\n');
+  drawnWords(words).split('\n').map(collapsed);

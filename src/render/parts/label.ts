@@ -16,8 +16,7 @@ export const label: PartView = {
     width: drawWidth,
     text(element, value) {
       const { firstChild } = element;
-      const isOneLine = element.classList.contains('yc-one-line');
-      const words = value === undefined ? '' : drawnWords(String(value), isOneLine);
+      const words = value === undefined ? '' : drawnWords(String(value));
       if (firstChild instanceof Text && firstChild.data !== words) firstChild.data = words;
     },
     link(element, value) {
