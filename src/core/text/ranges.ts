@@ -1,4 +1,4 @@
-/** Characters: pairs of first and last code point in one flat list, ascending. */
+/** Characters: pairs of first and last code point one after the other, ascending. */
 export type Ranges = ArrayLike<number>;
 
 export function isIn(ranges: Ranges, char: number): boolean {
