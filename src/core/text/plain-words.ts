@@ -1,8 +1,9 @@
+import type { FindBreaks } from './lines';
 import { type Font, shape } from './shape';
 import { advancesAt } from './widths';
 
-/** Latin words that are shaped each by itself: no other script, no breaks but at spaces. */
-const plain = /^[A-Za-z0-9À-ÖØ-öø-ÿ.,;:'% ]*$/;
+/** Latin words with one space between them: no other script. */
+const plain = /^[!-~À-ÖØ-öø-ÿ‘’“”…€]+(?: [!-~À-ÖØ-öø-ÿ‘’“”…€]+)*$/;
 const hasLetter = /[A-Za-z]/;
 const steps = 65_536;
 const unitsAPx = 64;
@@ -11,19 +12,34 @@ const unitsAPx = 64;
 export class PlainWords {
   /** By word, in 1/65536 px: sums of them are exact. */
   private readonly widths = new Map<string, number>();
+  /** Words that have no break in them. */
+  private readonly whole = new Map<string, boolean>();
   private readonly space: number;
   private readonly isSound: boolean;
 
   constructor(
     private readonly font: Font,
     private readonly sizePx: number,
+    private readonly findBreaks: FindBreaks,
   ) {
     this.space = this.measured(' ');
     this.isSound = this.hasNoKerningWithSpaces();
   }
 
+  /** Whether a text is of such words, none of which may be broken. */
   takes(text: string): boolean {
-    return this.isSound && plain.test(text) && hasLetter.test(text);
+    if (!this.isSound || !plain.test(text) || !hasLetter.test(text)) return false;
+    return text.split(' ').every((word) => this.isWhole(word));
+  }
+
+  private isWhole(word: string): boolean {
+    let isWhole = this.whole.get(word);
+    if (isWhole === undefined) {
+      if (this.whole.size >= maxWords) this.whole.clear();
+      isWhole = this.findBreaks(word).length === 0;
+      this.whole.set(word, isWhole);
+    }
+    return isWhole;
   }
 
   /** On one line, in whole 1/64 px. */
@@ -73,7 +89,7 @@ export class PlainWords {
   /** A font may move letters beside a space; then words can't be summed. */
   private hasNoKerningWithSpaces(): boolean {
     const chars = Array.from({ length: 0xdf }, (_, at) => String.fromCharCode(0x21 + at));
-    const words = chars.filter((char) => plain.test(char));
+    const words = [...chars, ...'‘’“”…€'].filter((char) => plain.test(char));
     const sum = words.reduce((total, word) => total + this.measured(word) + this.space, 0);
     return this.measured(words.join(' ')) === sum - this.space;
   }

@@ -34,6 +34,9 @@ export class TextMeasures {
   ) {}
 
   of(words: string, font: TextFont): TextMeasure {
+    const plain = this.plainWords(font);
+    // Their words are kept: nothing is gained by keeping such a text, too.
+    if (plain.takes(words)) return this.plainText(words, font, plain);
     const id = `${idOf(font)} ${words}`;
     let measure = this.known.get(id);
     if (measure === undefined) {
@@ -44,13 +47,30 @@ export class TextMeasures {
     return measure;
   }
 
-  private measured(words: string, { weight, language, sizePx }: TextFont): TextMeasure {
-    const font: Font = { chain: this.chainOf(language), weight, language };
-    const size = Math.fround(sizePx * this.ratio);
+  private plainText(words: string, of: TextFont, plain: PlainWords): TextMeasure {
+    return {
+      isEmpty: false,
+      get width() {
+        return plain.width(words);
+      },
+      lineCount: (available, max) =>
+        plain.lineCount(words, available, max) ??
+        this.count([new Paragraph(words, this.fontOf(of), this.sizeOf(of))], available, max),
+    };
+  }
+
+  private fontOf({ weight, language }: TextFont): Font {
+    return { chain: this.chainOf(language), weight, language };
+  }
+
+  private sizeOf({ sizePx }: TextFont): number {
+    return Math.fround(sizePx * this.ratio);
+  }
+
+  private measured(words: string, of: TextFont): TextMeasure {
+    const font = this.fontOf(of);
+    const size = this.sizeOf(of);
     const texts = paragraphsOf(words);
-    const [only = ''] = texts;
-    const plain = this.plainWords({ weight, language, sizePx }, font, size);
-    const isPlain = texts.length === 1 && plain.takes(only);
     let paragraphs: readonly Paragraph[] | undefined;
     const shaped = () => {
       paragraphs ??= texts.map((text) => new Paragraph(text, font, size));
@@ -61,14 +81,13 @@ export class TextMeasures {
     return {
       isEmpty: texts.every((text) => text === ''),
       get width() {
-        width ??= isPlain ? plain.width(only) : widthOnOneLine(texts, font, size);
+        width ??= widthOnOneLine(texts, font, size);
         return width;
       },
       lineCount: (available, max) => {
         let count = counts.get(available);
         if (count === undefined || count > max) {
-          const counted = isPlain ? plain.lineCount(only, available, max) : undefined;
-          count = counted ?? this.count(shaped(), available, max);
+          count = this.count(shaped(), available, max);
           counts.set(available, count);
         }
         return count;
@@ -76,11 +95,11 @@ export class TextMeasures {
     };
   }
 
-  private plainWords(of: TextFont, font: Font, size: number): PlainWords {
+  private plainWords(of: TextFont): PlainWords {
     const id = idOf(of);
     let words = this.plain.get(id);
     if (words === undefined) {
-      words = new PlainWords(font, size);
+      words = new PlainWords(this.fontOf(of), this.sizeOf(of), this.findBreaks);
       this.plain.set(id, words);
     }
     return words;
