@@ -209,7 +209,7 @@ export class ListView {
       this.isFast = false;
       this.showPictures();
       if (!this.scroller.isScaled) return;
-      this.scroller.centreThumb();
+      this.scroller.rest();
       this.layOut();
     }, restAfterMs);
   };

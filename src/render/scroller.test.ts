@@ -83,10 +83,10 @@ describe('a scrolling box', () => {
   test('after any way, once it rests, goes on to both ends by the wheel alone', () => {
     const { scroller, scrollBy, dragTo } = boxOf(9_000_000);
     dragTo(0.9999);
-    scroller.centreThumb();
+    scroller.rest();
     for (let step = 0; step < 3_000; step += 1) {
       scrollBy(900);
-      scroller.centreThumb();
+      scroller.rest();
     }
     expect(scroller.offset).toBe(9_000_000 - windowPx);
   });
@@ -109,5 +109,15 @@ describe('a scrolling box', () => {
         },
       ),
     );
+  });
+
+  test('a move that was not heard of yet is not taken back when the thumb is centred', () => {
+    const { host, scroller, scrollBy, dragTo } = boxOf(10_400_000);
+    dragTo(0.5);
+    scrollBy(520);
+    host.scrollTop = limitPx;
+    scroller.rest();
+    expect(scroller.offset).toBe(10_400_000 - windowPx);
+    expect(host.scrollTop).toBe(limitPx - windowPx);
   });
 });

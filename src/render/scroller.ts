@@ -69,8 +69,16 @@ export class Scroller {
     this.centreThumb();
   }
 
-  /** At rest: the thumb goes where the content is, so that both ends can always be reached. */
-  centreThumb(): void {
+  /**
+   * At rest the thumb goes where the content is, so that both ends can always be reached. The box
+   * may have been moved since its last event: that counts.
+   */
+  rest(): void {
+    if (this.host.scrollTop !== this.lastTop) this.moved();
+    this.centreThumb();
+  }
+
+  private centreThumb(): void {
     const maxTop = this.sizerPx - this.heightPx;
     const top = this.isScaled ? (this.at / this.maxAt()) * maxTop : this.at;
     this.lastTop = top;

@@ -61,7 +61,7 @@ export function useRowScroll(host: RefObject<HTMLElement | null>, count: number)
       look();
       clearTimeout(rest.current);
       rest.current = setTimeout(() => {
-        known.current?.centreThumb();
+        known.current?.rest();
         look();
       }, restAfterMs);
     },
