@@ -4,7 +4,8 @@ import type { Entry } from '../core/lists';
 export const longestCrossing = 20_000;
 
 const isTooLong = (text: string): boolean => text.length > longestCrossing;
-const cutOff = (text: string): string =>
+/** As much of a text as crosses to the page, and is drawn there. */
+export const cutOff = (text: string): string =>
   isTooLong(text) ? `${text.slice(0, longestCrossing)}…` : text;
 
 /** A row with words that can cross; a key that cannot is told by its item's position. */

@@ -124,3 +124,12 @@ test('the second window may show another set, goes by key there, and comes back 
   await expect.poll(() => names(rowsBeside(page))).toEqual(mended);
   await expect(page.getByRole('button', { name: /^Scheme beside/ })).toHaveText('light');
 });
+
+test('an address that names what is not there shows the usual', async ({ page }) => {
+  await page.goto(
+    '/p/thrumwick/templates?device=__proto__&locale=%25%25&beside=constructor&beside-locale=no!locale&beside-list=__proto__&beside-set=__proto__',
+  );
+  await expect.poll(async () => (await rowsIn(page, 'Rows'))[0]?.[0]).toBe('Merino lace, undyed');
+  await expect.poll(async () => (await rowsBeside(page))[0]?.[0]).toBe('Merino lace, undyed');
+  await expect(page.getByRole('button', { name: /^Locale beside/ })).toHaveText('en-GB');
+});

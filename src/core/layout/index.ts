@@ -1,6 +1,6 @@
 /**
- * Layout: how high and wide rows and cells are, as numbers, without drawing. It knows the shapes
- * of templates and touches no view; the renderer and the engine call it.
+ * Layout: how high and wide rows and cells are, as numbers, without drawing. It knows no
+ * templates and touches no view; lists, the renderer and the engine call it.
  */
 export {
   type Alignment,
@@ -9,8 +9,8 @@ export {
   type LayoutNode,
   type Length,
   type MeasuredText,
-  solve,
   unitsAt,
-} from './boxes';
+} from './boxes/node';
+export { solve } from './boxes/solve';
 export { cellSum, cellWidth, type GridMeasures } from './grid';
 export { Lines, type LineTable, unitsOf } from './lines';

@@ -19,16 +19,30 @@ export function lineStarts(
   const { text } = paragraph;
   const starts: number[] = [];
   const isTakenAnew = hasWordsWithoutSpaces.test(text);
-  let breaks = findBreaks(text);
+  const all = findBreaks(text);
   let start = 0;
   while (start < text.length && starts.length <= max) {
     starts.push(start);
-    if (start > 0 && (isTakenAnew || hyphens.has(text[start] ?? '')))
-      breaks = findBreaks(text.slice(start)).map((at) => at + start);
+    const isAnew = start > 0 && (isTakenAnew || hyphens.has(text[start] ?? ''));
+    const breaks = isAnew ? breaksFrom(paragraph, findBreaks, start, widthPx) : all;
     start = lineEnd(paragraph, breaks, start, widthPx);
     while (text[start] === ' ') start += 1;
   }
   return starts;
+}
+
+/** So much more than can stand in the line is looked at: words at its end are found as in the whole text. */
+const aheadOfLine = 200;
+
+/** Breaks of a text that begins with a line; those past it are of nobody's interest. */
+function breaksFrom(
+  paragraph: Paragraph,
+  findBreaks: FindBreaks,
+  start: number,
+  widthPx: number,
+): readonly number[] {
+  const end = paragraph.surelyPast(start, widthPx) + aheadOfLine;
+  return findBreaks(paragraph.text.slice(start, end)).map((at) => at + start);
 }
 
 function lineEnd(
@@ -37,14 +51,13 @@ function lineEnd(
   start: number,
   widthPx: number,
 ): number {
-  const { text, sizePx } = paragraph;
+  const { text } = paragraph;
   let next = firstAfter(breaks, start);
   const first = breaks[next] ?? text.length;
   let best = -1;
   for (;;) {
     const end = breaks[next] ?? text.length;
-    const isFar = paragraph.roughWidth(start, end) > widthPx + 2 * sizePx + 40;
-    if (isFar && best >= 0) break;
+    if (best >= 0 && paragraph.isFar(start, end, widthPx)) break;
     if (!paragraph.fits(start, end, widthPx)) break;
     best = end;
     if (end === text.length) break;

@@ -26,7 +26,7 @@ export class Paragraph {
   ) {
     this.runs = runsOf(text);
     this.shaped = shape(text, font, this.runs);
-    this.advances = advancesAt(this.shaped.glyphs, text.length, sizePx);
+    this.advances = advancesAt(this.shaped, sizePx);
     const count = text.length;
     this.sums = new Float64Array(count + 1);
     for (let at = 0; at < count; at += 1)
@@ -51,11 +51,22 @@ export class Paragraph {
       (start > 0 && isUnsafe[start] === 1) || (last < this.text.length && isUnsafe[last] === 1);
     if (!isCut) return widthOf(this.shaped, this.advances, start, last);
     const anew = shape(this.text, this.font, this.runs, { start, end: last });
-    return widthOf(anew, advancesAt(anew.glyphs, this.text.length, this.sizePx), start, last);
+    return widthOf(anew, advancesAt(anew, this.sizePx), start, last);
+  }
+
+  /** Past which unit nothing fits any more that begins at one, from sums alone. */
+  surelyPast(start: number, availablePx: number): number {
+    let end = start;
+    while (end < this.text.length && !this.isFar(start, end, availablePx)) end += 1;
+    return end;
+  }
+
+  isFar(start: number, end: number, availablePx: number): boolean {
+    return this.roughWidth(start, end) > availablePx + 2 * this.sizePx + 40;
   }
 
   /** How wide a stretch is at least, from sums alone: to tell what cannot fit without more ado. */
-  roughWidth(start: number, end: number): number {
+  private roughWidth(start: number, end: number): number {
     return (this.sums[end] ?? 0) - (this.sums[start] ?? 0);
   }
 
@@ -109,10 +120,8 @@ export class Paragraph {
   /** Of a stretch that is shaped by itself, without any rounding. */
   private shapedWidth(start: number, end: number): number {
     const anew = shape(this.text, this.font, this.runs, { start, end });
-    const { ofUnits } = advancesAt(anew.glyphs, this.text.length, this.sizePx);
-    let width = 0;
-    for (let at = start; at < end; at += 1) width += ofUnits[at] ?? 0;
-    return width;
+    const { ofUnits } = advancesAt(anew, this.sizePx);
+    return ofUnits.reduce((width, advance) => width + advance, 0);
   }
 
   private trimmed(start: number, end: number): number {

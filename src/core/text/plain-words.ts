@@ -81,8 +81,7 @@ export class PlainWords {
 
   private measured(word: string): number {
     const run = { start: 0, end: word.length, level: 0, script: 'Latn', isEmoji: false };
-    const { glyphs } = shape(word, this.font, [run]);
-    const { ofGlyphs } = advancesAt(glyphs, word.length, this.sizePx);
+    const { ofGlyphs } = advancesAt(shape(word, this.font, [run]), this.sizePx);
     return ofGlyphs.reduce((sum, advance) => sum + advance * steps, 0);
   }
 

@@ -30,11 +30,13 @@ export interface ShapedGlyph {
   readonly unitsPerEm: number;
 }
 
-/** A stretch of a paragraph, shaped: independent of size. */
+/** A stretch of a paragraph, shaped: independent of size. Its columns have a place for each UTF-16 unit of it. */
 export interface Shaped {
+  /** Unit of the paragraph that it begins with. */
+  readonly start: number;
   readonly glyphs: readonly ShapedGlyph[];
   readonly segments: readonly Segment[];
-  /** By UTF-16 unit of the paragraph: whether a glyph begins there. */
+  /** Whether a glyph begins there. */
   readonly hasGlyph: Uint8Array;
   /** Whether the text may not be cut before the unit without shaping anew. */
   readonly isUnsafe: Uint8Array;
@@ -65,7 +67,7 @@ export function shape(
   runs: readonly Run[] = runsOf(text),
   { start, end }: Stretch = { start: 0, end: text.length },
 ): Shaped {
-  const shaping = new Shaping(text, font);
+  const shaping = new Shaping(text, font, { start, end });
   for (const run of runs) {
     if (run.end <= start || run.start >= end) continue;
     const isWhole = run.start >= start && run.end <= end;
@@ -73,7 +75,7 @@ export function shape(
       isWhole ? run : { ...run, start: Math.max(start, run.start), end: Math.min(end, run.end) },
     );
   }
-  return shaping.finish({ start, end });
+  return shaping.finish();
 }
 
 class Shaping {
@@ -87,9 +89,11 @@ class Shaping {
   constructor(
     private readonly text: string,
     private readonly font: Font,
+    private readonly whole: Stretch,
   ) {
-    this.isUnsafe = new Uint8Array(text.length + 1);
-    this.items = new Uint16Array(text.length);
+    const count = whole.end - whole.start;
+    this.isUnsafe = new Uint8Array(count + 1);
+    this.items = new Uint16Array(count);
   }
 
   shapeRun(run: Run): void {
@@ -97,7 +101,8 @@ class Shaping {
       this.item += 1;
       this.level = run.level;
     }
-    this.items.fill(this.item, run.start, run.end);
+    const { start } = this.whole;
+    this.items.fill(this.item, run.start - start, run.end - start);
     const selected = selectedIn(this.text, run);
     const trial = { run, selected };
     let queue: Stretch[] = [{ start: run.start, end: run.end }];
@@ -112,12 +117,13 @@ class Shaping {
     }
   }
 
-  finish({ start, end }: Stretch): Shaped {
-    const hasGlyph = new Uint8Array(this.text.length + 1);
-    for (const { cluster } of this.glyphs) hasGlyph[cluster] = 1;
-    for (let at = start + 1; at < end; at += 1) if (hasGlyph[at] === 0) this.isUnsafe[at] = 1;
+  finish(): Shaped {
     const { glyphs, segments, isUnsafe, items } = this;
-    return { glyphs, segments, hasGlyph, isUnsafe, items };
+    const { start } = this.whole;
+    const hasGlyph = new Uint8Array(isUnsafe.length);
+    for (const { cluster } of glyphs) hasGlyph[cluster - start] = 1;
+    for (let at = 1; at < items.length; at += 1) if (hasGlyph[at] === 0) isUnsafe[at] = 1;
+    return { start, glyphs, segments, hasGlyph, isUnsafe, items };
   }
 
   /** Takes what a slice can draw of a stretch; the rest is given back, in visual order. */
@@ -184,7 +190,8 @@ class Shaping {
         kerning: own === undefined ? 0 : (advance - own.fine) / fine,
         unitsPerEm: face.unitsPerEm,
       });
-      if (shaped.isUnsafe[i] === 1 && cluster !== stretch.start) this.isUnsafe[cluster] = 1;
+      if (shaped.isUnsafe[i] === 1 && cluster !== stretch.start)
+        this.isUnsafe[cluster - this.whole.start] = 1;
     }
   }
 }

@@ -1,4 +1,4 @@
-import type { Shaped, ShapedGlyph } from './shape';
+import type { Shaped } from './shape';
 
 /** Advances of glyphs at a size, and of the text's units: a cluster's stands at its first unit. */
 export interface Advances {
@@ -9,13 +9,9 @@ export interface Advances {
 const ceil64 = (px: number): number => Math.ceil(px * 64) / 64;
 
 /** In px, as Chromium rounds each: to 1/65536, the advance from a scale of 1/64. */
-export function advancesAt(
-  glyphs: readonly ShapedGlyph[],
-  unitCount: number,
-  sizePx: number,
-): Advances {
+export function advancesAt({ glyphs, items, start }: Shaped, sizePx: number): Advances {
   const ofGlyphs = new Float64Array(glyphs.length);
-  const ofUnits = new Float64Array(unitCount);
+  const ofUnits = new Float64Array(items.length);
   let unitsPerEm = 0;
   let scale = 0;
   let kerningScale = 0;
@@ -30,7 +26,8 @@ export function advancesAt(
     const advance =
       (Math.round(glyph.units * scale) + Math.round(glyph.kerning * kerningScale)) / 65_536;
     ofGlyphs[i] = advance;
-    ofUnits[glyph.cluster] = (ofUnits[glyph.cluster] ?? 0) + advance;
+    const unit = glyph.cluster - start;
+    ofUnits[unit] = (ofUnits[unit] ?? 0) + advance;
   }
   return { ofGlyphs, ofUnits };
 }
@@ -51,12 +48,12 @@ export function widthOf(shaped: Shaped, advances: Advances, start: number, end: 
     sum = 0;
   };
   for (let at = start; at < end; at += 1) {
-    const own = shaped.items[at] ?? 0;
+    const own = shaped.items[at - shaped.start] ?? 0;
     if (own !== item) {
       if (item >= 0) endItem();
       item = own;
     }
-    sum += advances.ofUnits[at] ?? 0;
+    sum += advances.ofUnits[at - shaped.start] ?? 0;
   }
   endItem();
   return isNear ? widthBySegments(shaped, advances, start, end) : width;

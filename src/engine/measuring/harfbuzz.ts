@@ -38,6 +38,8 @@ const writable = 2;
 /** So many parts of a font unit are told apart in kerning: whole units are wrong in 8 of 100 widths. */
 const fine = 1_024;
 const maxUnits = 1 << 16;
+/** Units of context on either side: five characters count. */
+const around = 16;
 const unsafeToBreak = 1;
 
 /** HarfBuzz, of whose memory results are read without an object for each glyph. */
@@ -111,17 +113,20 @@ export class HarfBuzz {
 
   shape(font: number, text: string, stretch: Stretch, how: Shaping): Glyphs {
     const { call, buffer } = this;
-    const length = Math.min(text.length, maxUnits);
+    // HarfBuzz looks at few characters around what it shapes: long texts are not copied each time.
+    const from = Math.max(0, stretch.start - around);
+    const end = Math.min(stretch.end, from + maxUnits);
+    const length = Math.min(text.length, end + around, from + maxUnits) - from;
     const units = new Uint16Array(this.memory.buffer, this.text, length);
-    for (let at = 0; at < length; at += 1) units[at] = text.charCodeAt(at);
+    for (let at = 0; at < length; at += 1) units[at] = text.charCodeAt(from + at);
     call.hb_buffer_reset(buffer);
-    call.hb_buffer_add_utf16(buffer, this.text, length, stretch.start, stretch.end - stretch.start);
+    call.hb_buffer_add_utf16(buffer, this.text, length, stretch.start - from, end - stretch.start);
     call.hb_buffer_set_direction(buffer, how.isRtl ? rightToLeft : leftToRight);
     call.hb_buffer_set_script(buffer, tagOf(how.script));
     call.hb_buffer_set_language(buffer, this.language(how.language));
     // Chromium shapes Hangul without contextual alternates.
     call.hb_shape(font, buffer, this.features, how.script === 'Hang' ? 1 : 0);
-    return this.read();
+    return this.read(from);
   }
 
   /** Room for a number, and what was written there. */
@@ -130,7 +135,7 @@ export class HarfBuzz {
     return isWritten === 0 ? undefined : this.words(this.text, 1)[0];
   }
 
-  private read(): Glyphs {
+  private read(from: number): Glyphs {
     const { call, buffer, glyphs } = this;
     const count = Math.min(call.hb_buffer_get_length(buffer), maxUnits);
     const infos = call.hb_buffer_get_glyph_infos(buffer, 0);
@@ -142,7 +147,7 @@ export class HarfBuzz {
     for (let i = 0; i < count; i += 1) {
       glyphs.glyph[i] = info[5 * i] ?? 0;
       glyphs.isUnsafe[i] = (info[5 * i + 1] ?? 0) & unsafeToBreak;
-      glyphs.cluster[i] = info[5 * i + 2] ?? 0;
+      glyphs.cluster[i] = (info[5 * i + 2] ?? 0) + from;
       glyphs.advance[i] = position[5 * i] ?? 0;
     }
     return glyphs;
@@ -229,14 +234,12 @@ const isFunction = (value: unknown): value is (...values: number[]) => number =>
   typeof value === 'function';
 
 function functionsOf(exports: WebAssembly.Exports): Functions {
-  const found = (name: string) => {
-    const value = ownValue(exports, name);
-    if (!isFunction(value)) throw new Error(`HarfBuzz has no ${name}.`);
-    return value;
-  };
-  const entries = names.map((name) => [name, found(name)] as const);
-  return Object.fromEntries(entries) as Functions;
+  if (hasAll(exports)) return exports;
+  throw new Error('This is another HarfBuzz.');
 }
+
+const hasAll = (exports: WebAssembly.Exports): exports is WebAssembly.Exports & Functions =>
+  names.every((name) => isFunction(ownValue(exports, name)));
 
 const pageBytes = 65_536;
 

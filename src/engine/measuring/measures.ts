@@ -4,9 +4,11 @@ import {
   type FindBreaks,
   isIn,
   type Slice,
+  type SliceChain,
   type TextMeasure,
   TextMeasures,
 } from '../../core/text';
+import { cutOff } from '../cut';
 import { HarfBuzz } from './harfbuzz';
 import { slicesOf } from './pack';
 import { chainFor, familiesFor } from './row-fonts';
@@ -39,8 +41,10 @@ export class Measures {
   private index: readonly FamilyFile[] = [];
   private readonly slices = new Map<string, readonly Slice[]>();
   private readonly coming = new Set<string>();
-  /** By ratio. */
+  /** By ratio. What was measured has all its faces: more of them change nothing of it. */
   private readonly texts = new Map<number, TextMeasures>();
+  /** By language, of the slices that are there. */
+  private readonly chains = new Map<string, SliceChain>();
   private begun: Promise<void> | undefined;
   private waiting: { readonly done: () => void; readonly fail: (why: unknown) => void }[] = [];
 
@@ -56,9 +60,10 @@ export class Measures {
     { sizePx, weight }: TextStyle,
     { ratio, language }: { readonly ratio: number; readonly language: string },
   ): TextMeasure | undefined {
+    const drawn = cutOff(words);
     this.begun ??= this.begin().catch((error: unknown) => this.failed(error));
-    if (this.harfbuzz === undefined || !this.hasFacesFor(words, language)) return undefined;
-    return this.measuresAt(ratio).of(words, { sizePx, weight, language });
+    if (this.harfbuzz === undefined || !this.hasFacesFor(drawn, language)) return undefined;
+    return this.measuresAt(ratio).of(drawn, { sizePx, weight, language });
   }
 
   /** Once more can be measured than now; rejected where what is sent for does not come. */
@@ -77,16 +82,16 @@ export class Measures {
     let measures = this.texts.get(ratio);
     if (measures === undefined) {
       const breaks = chromiumBreaks(this.findBreaks ?? (() => []));
-      const chains = new Map<string, ReturnType<typeof chainFor>>();
-      const chainOf = (language: string) => {
-        const chain = chains.get(language) ?? chainFor(language, this.slices);
-        chains.set(language, chain);
-        return chain;
-      };
-      measures = new TextMeasures(ratio, chainOf, breaks);
+      measures = new TextMeasures(ratio, (language) => this.chainOf(language), breaks);
       this.texts.set(ratio, measures);
     }
     return measures;
+  }
+
+  private chainOf(language: string): SliceChain {
+    const chain = this.chains.get(language) ?? chainFor(language, this.slices);
+    this.chains.set(language, chain);
+    return chain;
   }
 
   private async begin(): Promise<void> {
@@ -136,7 +141,7 @@ export class Measures {
     this.files.pack(file).then(
       (bytes) => {
         this.slices.set(family, slicesOf(bytes, harfbuzz));
-        this.texts.clear();
+        this.chains.clear();
         this.tell();
       },
       // Without it the text keeps its rough height.

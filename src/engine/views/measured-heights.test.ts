@@ -21,7 +21,6 @@ function letters(): RowMeasures & { come(): void } {
     come() {
       edition += 1;
     },
-    more: async () => {},
     text(words) {
       if (edition === 0) return undefined;
       const width = words.trim().length * 8 * 64;
@@ -105,4 +104,17 @@ test('in how many rows a label is cut is counted in any width', () => {
   expect(atOnce(engine.labelCuts({ ...label, box }))).toMatchObject({
     ...{ cutCount: 8, firstCut: 1, maxLines: 2 },
   });
+});
+
+test('long texts in sight hold nobody up: some rows are measured at once, the others in turns', async () => {
+  const measures = letters();
+  measures.come();
+  const { engine, project } = opened(measures);
+  const long = items.map((item) => ({ ...item, name: 'Slub '.repeat(3_000) }));
+  engine.hold('oars', long);
+  const heights = heightsIn(engine.update(project, at(360, 40)));
+  const isExact = (height: number | undefined) => height === 20 + 20 * Math.ceil(119_992 / 328);
+  expect([isExact(heights[0]), isExact(heights[39])]).toEqual([true, false]);
+  await engine.measureRows();
+  expect(heightsIn(engine.view(at(360))).every(isExact)).toBe(true);
 });

@@ -3,15 +3,12 @@ import { unitsOf } from '../../core/layout';
 import { type Arranged, hangsOnText, heightPxOf, type RowPlan } from '../../core/lists';
 import type { EntryValue, TextStyle } from '../../core/templates';
 import type { TextMeasure } from '../../core/text';
-import { longestCrossing } from '../cut';
 
 /** Who measures texts, as far as it is there: faces come when they are first wanted. */
 export interface RowMeasures {
   /** Another one whenever more can be measured exactly. */
   readonly edition: number;
-  /** Once more can be measured than now. */
-  more(): Promise<void>;
-  /** Undefined: nothing can be measured yet. */
+  /** Undefined: what it takes has not come yet. */
   text(
     words: string,
     style: TextStyle,
@@ -37,6 +34,8 @@ interface Made {
 }
 
 const entriesATurn = 50;
+/** So many take some hundredths of a second. */
+const maxLettersATurn = 20_000;
 
 /**
  * Heights of entries whose rows hang on their texts: rough ones at first, so that the first rows
@@ -46,7 +45,6 @@ export class MeasuredHeights {
   readonly units: Int32Array;
   changeCount = 0;
   private readonly isMeasured: Uint8Array;
-  private edition = -1;
   /** With which edition all entries were tried. */
   private triedWith = -1;
   private left: number;
@@ -70,9 +68,9 @@ export class MeasuredHeights {
     );
   }
 
-  /** Whether all is measured that can be. */
+  /** Whether all is measured. */
   get isDone(): boolean {
-    return this.left === 0 && this.edition === this.measures.edition;
+    return this.left === 0;
   }
 
   /** Whether all was tried with the faces that are there: the rest waits for others. */
@@ -80,41 +78,43 @@ export class MeasuredHeights {
     return this.triedWith === this.measures.edition;
   }
 
-  /** Measures entries at once: those that are about to be seen. */
-  measure(from: number, to: number): void {
-    this.takeEdition();
+  /**
+   * Measures entries at once: those that are about to be seen. Gives the one that it came to: of
+   * long texts it takes few, so that others have their turn.
+   */
+  measure(from: number, to: number): number {
     let isChanged = false;
-    for (let entry = Math.max(0, from); entry < Math.min(to, this.units.length); entry += 1)
-      if (this.isMeasured[entry] === 0 && this.measureOne(entry)) isChanged = true;
+    let letters = 0;
+    let entry = Math.max(0, from);
+    for (; entry < Math.min(to, this.units.length) && letters < maxLettersATurn; entry += 1) {
+      if (this.isMeasured[entry] === 1) continue;
+      const values = this.made.valuesAt(entry);
+      for (const value of values) if (typeof value === 'string') letters += value.length;
+      if (this.measureOne(entry, values)) isChanged = true;
+    }
     if (isChanged) this.changeCount += 1;
+    return entry;
   }
 
   /** Measures all entries, with turns for others. */
   *measuring(): Turns<void> {
-    for (let from = 0; from < this.units.length; from += entriesATurn) {
-      this.measure(from, from + entriesATurn);
+    const { edition } = this.measures;
+    // Before anything can be measured, looking at all would give nothing.
+    for (let from = 0; edition > 0 && from < this.units.length; ) {
+      from = this.measure(from, from + entriesATurn);
       yield from / this.units.length;
     }
-    this.triedWith = this.edition;
-  }
-
-  /** More faces have come: what was measured without them is measured anew. */
-  private takeEdition(): void {
-    const { edition } = this.measures;
-    if (edition === this.edition) return;
-    this.edition = edition;
-    this.isMeasured.fill(0);
-    this.left = this.units.length;
+    this.triedWith = edition;
   }
 
   /** True: it is another height than before. */
-  private measureOne(entry: number): boolean {
-    const { arranged, plans, box, valuesAt } = this.made;
+  private measureOne(entry: number, values: readonly EntryValue[]): boolean {
+    const { arranged, plans, box } = this.made;
     const position = arranged.plans[entry] ?? 0;
     const plan = plans[position];
     if (plan === undefined) return false;
     const height: number | undefined = this.hangs[position]
-      ? this.heightOf(plan, valuesAt(entry), box)
+      ? this.heightOf(plan, values, box)
       : unitsOf(plan.heightPx);
     if (height === undefined) return false;
     this.isMeasured[entry] = 1;
@@ -127,10 +127,7 @@ export class MeasuredHeights {
   private heightOf(plan: RowPlan, values: readonly EntryValue[], box: RowBox): number | undefined {
     let isKnown = true;
     const text = (words: string, style: TextStyle) => {
-      // As long as they may cross to the page.
-      const crossing =
-        words.length > longestCrossing ? `${words.slice(0, longestCrossing)}…` : words;
-      const measure = this.measures.text(crossing, style, box);
+      const measure = this.measures.text(words, style, box);
       if (measure === undefined) isKnown = false;
       return measure ?? unknown;
     };

@@ -1,12 +1,19 @@
-import { localeOf } from '../../../core/project';
+import { localeOf, type Project } from '../../../core/project';
 import { useWindow } from '../window/window-settings';
 import { useProject } from './session';
 
-/** The locale that the rows are shown in: the one that was chosen, if the project has it, or its first. */
-export function useLocale(): string {
-  const project = useProject();
-  const chosen = useWindow(({ locale }) => locale);
+/** The locale that rows are shown in: the one that was chosen, if the project has it, or its first. */
+export function localeShown(project: Project | undefined, chosen: string | undefined): string {
   if (project === undefined) return 'en';
+  // An address may name anything.
   const isKnown = chosen !== undefined && project.locales?.includes(chosen) === true;
   return isKnown ? chosen : localeOf(project);
+}
+
+/** That of the first window. */
+export function useLocale(): string {
+  return localeShown(
+    useProject(),
+    useWindow(({ locale }) => locale),
+  );
 }

@@ -1,9 +1,10 @@
 import X from 'lucide-react/icons/x';
 import { useEffect, useRef } from 'react';
-import { localeOf, ownSet, type Source, withId } from '../../../core/project';
+import { ownSet, type Source, withId } from '../../../core/project';
 import type { Frame } from '../../../engine';
 import type { ListView } from '../../../render';
 import { MenuButton } from '../../shared/controls/controls';
+import { localeShown } from '../../shared/session/locale';
 import { setBeside } from '../../shared/session/route';
 import { engine, onBeside, useProject, useSession, withLines } from '../../shared/session/session';
 import { besideId, useBeside, useBesideFrame } from '../../shared/window/window-settings';
@@ -16,7 +17,7 @@ const firstRange = { from: 0, to: 40 };
 /** A second window beside the first: the same items, any setting of its own, scrolling along. */
 export function BesidePane() {
   const project = useProject();
-  const { device, scheme, locale, list } = useBeside();
+  const { device, scheme, locale: chosen, list } = useBeside();
   const { frame } = useBesideFrame();
   const atHand = useSession((session) => session.atHand);
   const hasRows = (frame?.sequence.entryCount ?? 0) > 0;
@@ -31,7 +32,8 @@ export function BesidePane() {
   if (project === undefined) return null;
   const shownList =
     (list === undefined ? undefined : withId(project.lists, list)) ?? project.lists[0];
-  const locales = project.locales ?? [localeOf(project)];
+  const locale = localeShown(project, chosen);
+  const locales = project.locales ?? [locale];
   return (
     <section
       aria-label="Window beside"
@@ -41,10 +43,10 @@ export function BesidePane() {
         <DeviceMenus of=" beside" device={device} scheme={scheme} onChange={setBeside} />
         <MenuButton
           label="Locale beside"
-          words={locale ?? localeOf(project)}
+          words={locale}
           entries={locales.map((each) => ({
             words: each,
-            isChosen: each === (locale ?? localeOf(project)),
+            isChosen: each === locale,
             onChoose: () => setBeside({ locale: each }),
           }))}
         />
@@ -78,7 +80,7 @@ export function BesidePane() {
             scheme={scheme}
             atHand={atHand?.source === frame.source ? atHand?.key : undefined}
             entry={-1}
-            locale={locale ?? localeOf(project)}
+            locale={locale}
             list={view}
             onResized={askAnew}
           />
@@ -118,7 +120,8 @@ const take = (frame: Frame) =>
   useBesideFrame.setState((before) => ({ frame: withLines(frame, before.frame) }));
 
 function askAnew(): void {
-  const { locale, list, set } = useBeside.getState();
+  const { locale: chosen, list, set } = useBeside.getState();
+  const locale = localeShown(useSession.getState().history?.project, chosen);
   const wanted = windows.second?.wanted() ?? firstRange;
   void engine().showBeside(besideId, { locale, list, set }, wanted).then(take);
 }
