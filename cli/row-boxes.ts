@@ -1,17 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { gunzipSync } from 'node:zlib';
-import { type Box, cellWidth, solve, unitsAt } from '../src/core/layout';
-import { columnsOf, type Entry, type List, type RowPlan, rowNode } from '../src/core/lists';
-import type { TextStyle } from '../src/core/templates';
-import { type MeasureFiles, Measures, nodeBreaks } from '../src/engine';
-
-export interface RowBoxes {
-  /** Of the list, in CSS px. */
-  readonly widthPx: number;
-  /** Device px in a CSS px. */
-  readonly ratio: number;
-  readonly language: string;
-}
+import { cellWidth, isCut, placed, shownLines } from '../src/core/layout';
+import { columnsOf, type Entry, type List, RowBoxes, type RowPlan } from '../src/core/lists';
+import { cutOff, type MeasureFiles, Measures, nodeBreaks, type RowBox } from '../src/engine';
 
 /** A part's box in CSS px, from the top and the start of its row; of a label, what it shows. */
 export interface PartBox {
@@ -34,36 +25,27 @@ const files: MeasureFiles = {
   findBreaks: async () => nodeBreaks,
 };
 
-const notYet = { isEmpty: false, width: 0, lineCount: () => 1 };
-
-/** Finds the boxes of entries, those of the row itself first. */
-export function boxesFinder({ widthPx, ratio, language }: RowBoxes) {
+/** Finds the boxes of entries in a list that is so wide, those of the row itself first. */
+export function boxesFinder({ widthPx, ...place }: RowBox) {
   const measures = new Measures(files, () => {});
   return async (list: List, plan: RowPlan, entry: Entry): Promise<readonly PartBox[]> => {
     const { edge, gap } = list.arrangement;
     const columns = columnsOf(list.arrangement);
-    const width = unitsAt(ratio)(cellWidth(widthPx, { columns, edge, gap }));
-    for (;;) {
-      let isKnown = true;
-      const text = (words: string, style: TextStyle) => {
-        const measure = measures.text(words, style, { ratio, language });
-        isKnown &&= measure !== undefined;
-        return measure ?? notYet;
-      };
-      const node = rowNode(plan, entry.values, { ratio, text });
-      if (isKnown) return [...partBoxes(solve(node, width), ratio)];
+    const boxes = new RowBoxes(plan, place.ratio);
+    boxes.fill(entry.values);
+    while (!boxes.measure((words, style) => measures.at(place)?.of(cutOff(words), style)))
       await measures.more();
-    }
+    boxes.solve(cellWidth(widthPx, { columns, edge, gap }));
+    return [...partBoxes(boxes)];
   };
 }
 
-function* partBoxes(box: Box, ratio: number, left = 0, top = 0): Generator<PartBox> {
+function* partBoxes({ row, ratio }: RowBoxes): Generator<PartBox> {
   const css = (units: number) => units / 64 / ratio;
-  const [x, y] = [left + box.x, top + box.y];
-  yield {
-    part: box.node.part,
-    ...{ x: css(x), y: css(y), width: css(box.width), height: css(box.height) },
-    ...(box.node.kind === 'label' && { lines: box.lines, isCut: box.isCut }),
-  };
-  for (const child of box.children) yield* partBoxes(child, ratio, x, y);
+  for (const { node, x, y } of placed(row))
+    yield {
+      part: node.part,
+      ...{ x: css(x), y: css(y), width: css(node.box.width), height: css(node.box.height) },
+      ...(node.kind === 'label' && { lines: shownLines(node), isCut: isCut(node) }),
+    };
 }

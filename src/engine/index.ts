@@ -20,7 +20,7 @@ export {
   type Trace,
   trace,
 } from './answers';
-export { longestCrossing } from './cut';
+export { cutOff, longestCrossing } from './cut';
 export { Engine } from './engine';
 export { type ArrivalSummary, EngineImport, type FollowNews, type ImportSummary } from './imports';
 export { type BlockColumn, type ItemChange, rawPathOf, valueTyped } from './items';
@@ -42,6 +42,7 @@ export type {
   Frame,
   LabelCuts,
   ListBox,
+  RowBox,
   SlotSurvey,
   Survey,
   TemplateSurvey,

@@ -5,6 +5,7 @@ import type { Pictures } from './parts';
 import { Pool, type PooledRow, place } from './pool';
 import { bindRow } from './row';
 import { Scroller } from './scroller';
+import { offsetOf, type Seen, seenIn } from './seen';
 
 /** The page may be late by a tenth of a second at the speed of reading: so much is drawn ahead. */
 const overscanPx = 400;
@@ -109,7 +110,7 @@ export class ListView {
     const isPlaced = this.shown !== undefined && isSamePlaces(sequence, this.shown.sequence);
     // Other heights of the same entries move none of those that are looked at.
     const isSameEntries = this.shown?.sequence.id === sequence.id;
-    const seen = isSameEntries && !isPlaced ? this.lineAtTop() : undefined;
+    const seen = isSameEntries && !isPlaced ? this.seen() : undefined;
     this.shown = shown;
     this.cache.begin(shown.version, sequence.entryCount);
     this.cache.put(shown.entriesFrom, shown.entries);
@@ -124,21 +125,16 @@ export class ListView {
     this.draw();
   }
 
-  private lineAtTop(): { readonly line: number; readonly offsetPx: number } | undefined {
-    if (this.scroller.offset <= 0 || this.lines.count === 0) return undefined;
-    const line = this.lines.at(this.scroller.offset);
-    return { line, offsetPx: this.scroller.offset - this.lines.topPx(line) };
+  private seen(): Seen | undefined {
+    this.scroller.catchUp();
+    return seenIn(this.lines, { offset: this.scroller.offset, heightPx: this.heightPx });
   }
 
-  private takeLines(
-    sequence: Sequence,
-    seen: { readonly line: number; readonly offsetPx: number } | undefined,
-  ): void {
+  private takeLines(sequence: Sequence, seen: Seen | undefined): void {
     this.lines = linesOf(sequence);
     this.scroller.setContent(this.lines.heightPx);
     if (seen === undefined) return;
-    const maxPx = this.lines.heightPxOf(seen.line) - 1;
-    this.scroller.scrollTo(this.lines.topPx(seen.line) + Math.min(seen.offsetPx, maxPx));
+    this.scroller.scrollTo(offsetOf(seen, this.lines));
     this.ownScrollTop = this.host.scrollTop;
   }
 
@@ -179,9 +175,7 @@ export class ListView {
   /** Brings an entry to the top, as far past the edge as its height allows; nobody is told. */
   alignTop(entry: number, offsetPx: number): void {
     if (this.shown === undefined) return;
-    const line = this.lines.of(entry);
-    const maxPx = this.lines.heightPxOf(line) - 1;
-    this.scroller.scrollTo(this.lines.topPx(line) + Math.min(offsetPx, maxPx));
+    this.scroller.scrollTo(offsetOf({ line: this.lines.of(entry), offsetPx }, this.lines));
     this.ownScrollTop = this.host.scrollTop;
     this.draw();
   }

@@ -69,12 +69,14 @@ export class Scroller {
     this.centreThumb();
   }
 
-  /**
-   * At rest the thumb goes where the content is, so that both ends can always be reached. The box
-   * may have been moved since its last event: that counts.
-   */
-  rest(): void {
+  /** The box may have been moved since its last event: that counts. */
+  catchUp(): void {
     if (this.host.scrollTop !== this.lastTop) this.moved();
+  }
+
+  /** At rest the thumb goes where the content is, so that both ends can always be reached. */
+  rest(): void {
+    this.catchUp();
     this.centreThumb();
   }
 

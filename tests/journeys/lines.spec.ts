@@ -96,3 +96,31 @@ test('20,000 rows of all scripts are as high as they are drawn, wherever one scr
   }
   await expect(list.getByText(items.at(-1)?.name ?? '', { exact: true })).toBeInViewport();
 });
+
+test('who looks at the end of a list stays there while its rows get their heights', async ({
+  page,
+}) => {
+  const items = Array.from({ length: 30_000 }, (_, at) => ({
+    id: `w-${at}`,
+    name: 'шерсть, ручное прядение, '.repeat(1 + (at % 6)).trim(),
+  }));
+  await page.goto('/');
+  await dropFile(page, 'wool.json', JSON.stringify(items));
+  await saved(page);
+  await page.getByRole('link', { name: 'Templates' }).click();
+  const list = page.getByRole('region', { name: 'Rows', exact: true });
+  await list.evaluate((host) => {
+    host.scrollTop = host.scrollHeight;
+  });
+  await page
+    .getByRole('region', { name: 'Parts' })
+    .getByRole('button', { name: /^title/ })
+    .click();
+  await takeAllLines(page);
+  const heights = () => list.evaluate(({ scrollHeight }) => scrollHeight);
+  const rough = await heights();
+  await expect.poll(heights).not.toBe(rough);
+  await expect(list.locator('[aria-setsize="30000"][aria-posinset="30000"]')).toBeInViewport({
+    ratio: 0.9,
+  });
+});

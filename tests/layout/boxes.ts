@@ -1,6 +1,6 @@
 import { build } from 'esbuild';
-import { type Box, solve, unitsAt } from '../../src/core/layout';
-import { rowNode } from '../../src/core/lists';
+import { placed } from '../../src/core/layout';
+import { RowBoxes } from '../../src/core/lists';
 import { chromiumBreaks, paragraphsOf, TextMeasures } from '../../src/core/text';
 import { chainFor, familiesFor } from '../../src/engine/measuring';
 import { browserBreaks } from './browser-breaks';
@@ -73,12 +73,13 @@ export async function compareBoxes(task: {
   const { page, close } = await openPage(ratio);
   const texts = cases.flatMap(({ values }) => values.map(String));
   const breaks = await browserBreaks(page, texts.flatMap(paragraphsOf));
-  const measures = new TextMeasures(ratio, () => chain, chromiumBreaks(breaks));
-  const measuring = {
-    ratio,
-    text: (words: string, { weight, sizePx }: { weight: number; sizePx: number }) =>
-      measures.of(words, { weight, sizePx, language }),
-  };
+  const place = { ratio, language };
+  const findBreaks = chromiumBreaks(breaks);
+  const measures = new TextMeasures(place, {
+    chain: () => chain,
+    hasFaces: () => true,
+    findBreaks,
+  });
   const built = await build({
     stdin: { contents: drawing, resolveDir: 'tests/layout', loader: 'ts' },
     bundle: true,
@@ -91,14 +92,17 @@ export async function compareBoxes(task: {
     else await page.addScriptTag({ content: text });
   await loadFaces(page, texts, face);
   const wrong: WrongRow[] = [];
-  let boxes = 0;
+  let boxCount = 0;
   for (let at = 0; at < cases.length; at += 200) {
     const some = cases.slice(at, at + 200);
     const theirs = await page.evaluate(({ some, face }) => boxesOf(some, face), { some, face });
     some.forEach((row, i) => {
-      const solved = solve(rowNode(row.plan, row.values, measuring), unitsAt(ratio)(row.widthPx));
-      for (const ours of flat(solved, ratio, 0, 0)) {
-        boxes += 1;
+      const boxes = new RowBoxes(row.plan, ratio);
+      boxes.fill(row.values);
+      boxes.measure((words, style) => measures.of(words, style));
+      boxes.solve(row.widthPx);
+      for (const ours of partBoxes(boxes)) {
+        boxCount += 1;
         const own = theirs[i]?.find(({ part }) => part === ours.part);
         if (own !== undefined && isSame(own, ours)) continue;
         wrong.push({ row, part: ours.part, theirs: own, ours });
@@ -107,19 +111,17 @@ export async function compareBoxes(task: {
     });
   }
   await close();
-  return { rows: cases.length, boxes, wrong };
+  return { rows: cases.length, boxes: boxCount, wrong };
 }
 
 const sides = ['x', 'y', 'width', 'height'] as const;
 const isSame = (one: PartBox, other: PartBox): boolean =>
   sides.every((side) => Math.abs(one[side] - other[side]) < 1 / 128);
 
-function* flat(box: Box, ratio: number, left: number, top: number): Generator<PartBox> {
-  const [x, y] = [left + box.x, top + box.y];
+function* partBoxes({ row, ratio }: RowBoxes): Generator<PartBox> {
   const css = (units: number) => units / 64 / ratio;
-  yield {
-    part: box.node.part,
-    ...{ x: css(x), y: css(y), width: css(box.width), height: css(box.height) },
-  };
-  for (const child of box.children) yield* flat(child, ratio, x, y);
+  for (const { node, x, y } of placed(row)) {
+    const { width, height } = node.box;
+    yield { part: node.part, x: css(x), y: css(y), width: css(width), height: css(height) };
+  }
 }

@@ -6,11 +6,20 @@ export {
   type Alignment,
   type Box,
   type Distribution,
+  type Insets,
+  isCut,
+  type LabelNode,
   type LayoutNode,
   type Length,
   type MeasuredText,
+  newBlock,
+  newLabel,
+  newStack,
+  type StackNode,
+  shownLines,
   unitsAt,
 } from './boxes/node';
+export { type Placed, placed } from './boxes/placed';
 export { solve } from './boxes/solve';
 export { cellSum, cellWidth, type GridMeasures } from './grid';
 export { Lines, type LineTable, unitsOf } from './lines';

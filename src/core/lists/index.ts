@@ -21,5 +21,5 @@ export {
   type Sequence,
 } from './frame';
 export { type Arrangement, type Choice, columnsOf, type List } from './list';
-export { hangsOnText, heightPxOf, plainHeightPx } from './row-height';
-export { type Measuring, rowNode } from './row-node';
+export { measuredWords, RowBoxes, type RowLabel } from './row-boxes';
+export { hangsOnText, plainHeightPx } from './row-height';

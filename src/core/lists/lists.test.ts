@@ -5,7 +5,8 @@ import { arrange, linesOf, plansByType } from './arrange';
 import { chooser } from './choose';
 import { rowPlanOf } from './frame';
 import type { List } from './list';
-import { hangsOnText, heightPxOf, plainHeightPx } from './row-height';
+import { RowBoxes } from './row-boxes';
+import { hangsOnText, plainHeightPx } from './row-height';
 
 const list: List = {
   id: 'shop',
@@ -92,6 +93,10 @@ describe('the height of a row', () => {
     const plan = planOf({ ...words, children: [{ ...title, lines: 'all' } as typeof title] });
     const text = () => ({ isEmpty: false, width: 64_000, lineCount: () => 3 });
     expect(hangsOnText(plan)).toBe(true);
-    expect(heightPxOf(plan, [], 100, { ratio: 1.5, text })).toBe(60);
+    const boxes = new RowBoxes(plan, 1.5);
+    boxes.fill([]);
+    boxes.measure(text);
+    boxes.solve(100);
+    expect(boxes.heightPx).toBe(60);
   });
 });

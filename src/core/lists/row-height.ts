@@ -1,7 +1,5 @@
-import { solve } from '../layout';
-import type { EntryValue } from '../templates';
 import type { PartPlan, RowPlan } from './frame';
-import { type Measuring, rowNode } from './row-node';
+import { RowBoxes } from './row-boxes';
 
 /** Whether rows of a template may differ in height: some label in it takes as many lines as its text. */
 export const hangsOnText = ({ row }: Pick<RowPlan, 'row'>): boolean => hasLines(row);
@@ -9,25 +7,16 @@ export const hangsOnText = ({ row }: Pick<RowPlan, 'row'>): boolean => hasLines(
 const hasLines = ({ part, values, children }: PartPlan): boolean =>
   (part !== 'stack' && (values['lines'] ?? 1) !== 1) || children.some(hasLines);
 
-/** Stands in for texts where nothing hangs on them. */
-const oneLine: Measuring = {
-  ratio: 1,
-  text: () => ({ isEmpty: false, width: 0, lineCount: () => 1 }),
-};
+/** Of a row whose height is the same in all. */
 const anyWidthPx = 360;
 
 /** Height of a row whose every label has one line, in CSS px. */
-export const plainHeightPx = (plan: Omit<RowPlan, 'heightPx'>): number =>
-  heightPxOf({ ...plan, slots: [] }, [], anyWidthPx, oneLine);
-
-/** Height of a row with an entry's values in a width, in CSS px. */
-export function heightPxOf(
-  plan: Omit<RowPlan, 'heightPx'>,
-  values: readonly EntryValue[],
-  widthPx: number,
-  measuring: Measuring,
-): number {
-  const { ratio } = measuring;
-  const width = Math.floor(Math.fround(Math.fround(widthPx) * ratio) * 64);
-  return solve(rowNode(plan, values, measuring), width).height / 64 / ratio;
+export function plainHeightPx(plan: Omit<RowPlan, 'heightPx'>): number {
+  const boxes = new RowBoxes({ ...plan, slots: [] }, 1);
+  for (const { node } of boxes.labels) node.text = oneLine;
+  boxes.solve(anyWidthPx);
+  return boxes.heightPx;
 }
+
+/** Stands in for texts where nothing hangs on them. */
+const oneLine = { isEmpty: false, width: 0, lineCount: () => 1 };

@@ -1,4 +1,4 @@
-import type { Ranges, Stretch } from './ranges';
+import type { Ranges, Stretch } from './runs/ranges';
 
 /** How a stretch is shaped. */
 export interface Shaping {

@@ -5,9 +5,17 @@
 export { chromiumBreaks } from './breaks';
 export type { Face, Glyphs, Shaping, Slice } from './face';
 export { type FindBreaks, lineStarts } from './lines';
+export type { TextMeasure } from './measure';
 export { Paragraph } from './paragraph';
-export { isIn, type Ranges, type Stretch } from './ranges';
+export { isIn, type Ranges, type Stretch } from './runs/ranges';
 export type { Font } from './shape';
 export { SliceChain } from './slice-chain';
-export { type TextFont, type TextMeasure, TextMeasures } from './text-measures';
+export type { SummedText } from './sums/summed-text';
+export { TextPool } from './sums/text-pool';
+export {
+  type TextFont,
+  TextMeasures,
+  type TextPlace,
+  type TextPort,
+} from './text-measures';
 export { drawnWords, paragraphsOf } from './words';

@@ -4,10 +4,10 @@ import type { Paragraph } from './paragraph';
 export type FindBreaks = (text: string) => readonly number[];
 
 /** A line that begins with one has fewer breaks after it. */
-const hyphens = new Set(['-', '\u2010']);
+export const hyphens = new Set(['-', '\u2010']);
 const graphemes = new Intl.Segmenter('en', { granularity: 'grapheme' });
 /** Scripts whose words are found in a dictionary: what is a word hangs on where the line begins. */
-const hasWordsWithoutSpaces = /[\u0e00-\u0eff\u1000-\u109f\u1780-\u17ff]/;
+export const hasWordsWithoutSpaces = /[\u0e00-\u0eff\u1000-\u109f\u1780-\u17ff]/;
 
 /** Where each line of a paragraph begins in a width; no more than `max` of them, and one for "more". */
 export function lineStarts(

@@ -1,5 +1,5 @@
-import type { Stretch } from './ranges';
-import { isRtlPossible, type Run, runsOf } from './runs';
+import type { Stretch } from './runs/ranges';
+import { isRtlPossible, type Run, runsOf } from './runs/runs';
 import { type Font, type Shaped, shape } from './shape';
 import { type Advances, advancesAt, widthOf } from './widths';
 

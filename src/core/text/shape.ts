@@ -1,6 +1,6 @@
 import type { Glyphs, Slice } from './face';
-import { type Stretch, touches, unitsOf } from './ranges';
-import { type Run, runsOf } from './runs';
+import { type Stretch, touches, unitsOf } from './runs/ranges';
+import { type Run, runsOf } from './runs/runs';
 import type { SliceChain } from './slice-chain';
 
 /** What a paragraph is drawn with. */

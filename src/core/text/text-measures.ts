@@ -1,42 +1,89 @@
 import { type FindBreaks, lineStarts } from './lines';
+import type { TextMeasure } from './measure';
 import { Paragraph, unit } from './paragraph';
-import { PlainWords } from './plain-words';
 import type { Font } from './shape';
+import { SummedText } from './sums/summed-text';
+import { TextPool } from './sums/text-pool';
+import { WordTable } from './sums/word-table';
+import { WordWidths } from './sums/word-widths';
 import { paragraphsOf } from './words';
 
-/** A text at one size and weight. Lengths in whole 1/64 device px. */
-export interface TextMeasure {
-  readonly isEmpty: boolean;
-  /** On one line. */
-  readonly width: number;
-  /** How many lines it takes in a width, counted up to `max` and one more. */
-  lineCount(width: number, max: number): number;
-}
-
-export interface TextFont extends Pick<Font, 'weight' | 'language'> {
+export interface TextFont extends Pick<Font, 'weight'> {
   /** In CSS px. */
   readonly sizePx: number;
 }
 
-/** So many texts are kept: measured again and again in every width. */
-const maxKept = 20_000;
+/** Where texts of a language are shaped, and how they are broken. */
+export interface TextPort {
+  /** What the language is drawn with now. */
+  readonly chain: () => Font['chain'];
+  /** Whether all is there that a text takes to be shaped. */
+  readonly hasFaces: (text: string) => boolean;
+  readonly findBreaks: FindBreaks;
+}
 
-/** Measures of texts, kept by text and font. */
+/** Where texts are measured: device px in a CSS px, and BCP 47 tag. */
+export interface TextPlace extends Pick<Font, 'language'> {
+  readonly ratio: number;
+}
+
+/** So many texts are kept that are no sums of words: measured again and again in every width. */
+const maxKept = 20_000;
+/** So many numbers are kept together. */
+const maxPool = 65_536;
+
+/** Measures of texts in one language. */
 export class TextMeasures {
   private readonly known = new Map<string, TextMeasure>();
-  private readonly plain = new Map<string, PlainWords>();
+  private readonly widths = new Map<string, WordWidths>();
+  private readonly words: WordTable;
+  private pool = new TextPool();
 
-  /** `ratio`: device px in a CSS px; `chainOf`: what a language is drawn with. */
   constructor(
-    private readonly ratio: number,
-    private readonly chainOf: (language: string) => Font['chain'],
-    private readonly findBreaks: FindBreaks,
-  ) {}
+    private readonly place: TextPlace,
+    private readonly port: TextPort,
+  ) {
+    this.words = new WordTable(port.findBreaks, port.hasFaces);
+  }
 
-  of(words: string, font: TextFont): TextMeasure {
-    const plain = this.plainWords(font);
-    // Their words are kept: nothing is gained by keeping such a text, too.
-    if (plain.takes(words)) return this.plainText(words, font, plain);
+  /** Whether other words than those that it knows are measured slowly. */
+  get isFull(): boolean {
+    return this.words.isFull;
+  }
+
+  /** Undefined: some face that it takes is not there. */
+  of(words: string, font: TextFont): TextMeasure | undefined {
+    if (this.pool.size > maxPool) this.pool = new TextPool();
+    const at = this.put(words, this.pool);
+    if (at !== undefined) return this.summed(font).show(this.pool, at);
+    const known = this.known.get(`${idOf(font)} ${words}`);
+    return known ?? (this.port.hasFaces(words) ? this.whole(words, font) : undefined);
+  }
+
+  /** Puts a text into a pool as the sum of its words; undefined: it is none. */
+  put(words: string, pool: TextPool): number | undefined {
+    const [text, another] = paragraphsOf(words);
+    if (text === undefined || another !== undefined) return undefined;
+    const numbers = this.words.numbersOf(text);
+    return numbers && pool.add(numbers.words, numbers.count);
+  }
+
+  /** Measures texts of a pool, one after the other. */
+  summed(font: TextFont): SummedText {
+    return new SummedText(this.wordWidths(font), (pool, at) =>
+      this.whole(this.textAt(pool, at), font),
+    );
+  }
+
+  private textAt(pool: TextPool, at: number): string {
+    const words = Array.from(
+      { length: pool.countAt(at) },
+      (_, word) => this.words.wordAt(pool.wordAt(at, word))?.text,
+    );
+    return words.join(' ');
+  }
+
+  private whole(words: string, font: TextFont): TextMeasure {
     const id = `${idOf(font)} ${words}`;
     let measure = this.known.get(id);
     if (measure === undefined) {
@@ -47,24 +94,12 @@ export class TextMeasures {
     return measure;
   }
 
-  private plainText(words: string, of: TextFont, plain: PlainWords): TextMeasure {
-    return {
-      isEmpty: false,
-      get width() {
-        return plain.width(words);
-      },
-      lineCount: (available, max) =>
-        plain.lineCount(words, available, max) ??
-        this.count([new Paragraph(words, this.fontOf(of), this.sizeOf(of))], available, max),
-    };
-  }
-
-  private fontOf({ weight, language }: TextFont): Font {
-    return { chain: this.chainOf(language), weight, language };
+  private fontOf({ weight }: TextFont): Font {
+    return { chain: this.port.chain(), weight, language: this.place.language };
   }
 
   private sizeOf({ sizePx }: TextFont): number {
-    return Math.fround(sizePx * this.ratio);
+    return Math.fround(sizePx * this.place.ratio);
   }
 
   private measured(words: string, of: TextFont): TextMeasure {
@@ -81,7 +116,7 @@ export class TextMeasures {
     return {
       isEmpty: texts.every((text) => text === ''),
       get width() {
-        width ??= widthOnOneLine(texts, font, size);
+        width ??= widthOnOneLine(shaped());
         return width;
       },
       lineCount: (available, max) => {
@@ -95,31 +130,29 @@ export class TextMeasures {
     };
   }
 
-  private plainWords(of: TextFont): PlainWords {
+  private wordWidths(of: TextFont): WordWidths {
     const id = idOf(of);
-    let words = this.plain.get(id);
-    if (words === undefined) {
-      words = new PlainWords(this.fontOf(of), this.sizeOf(of), this.findBreaks);
-      this.plain.set(id, words);
+    let widths = this.widths.get(id);
+    if (widths === undefined) {
+      widths = new WordWidths(this.words, () => this.fontOf(of), this.sizeOf(of));
+      this.widths.set(id, widths);
     }
-    return words;
+    return widths;
   }
 
   private count(paragraphs: readonly Paragraph[], available: number, max: number): number {
     let count = 0;
     for (const paragraph of paragraphs) {
       if (count > max) break;
-      const starts = lineStarts(paragraph, this.findBreaks, available * unit, max - count);
+      const starts = lineStarts(paragraph, this.port.findBreaks, available * unit, max - count);
       count += Math.max(1, starts.length);
     }
     return count;
   }
 }
 
-const idOf = ({ weight, sizePx, language }: TextFont): string => `${weight} ${sizePx} ${language}`;
+const idOf = ({ weight, sizePx }: TextFont): string => `${weight} ${sizePx}`;
 
 /** As wide as its widest paragraph. */
-const widthOnOneLine = (texts: readonly string[], font: Font, size: number): number =>
-  Math.round(
-    Math.max(...texts.map((text) => new Paragraph(text, font, size).width(0, text.length))) / unit,
-  );
+const widthOnOneLine = (paragraphs: readonly Paragraph[]): number =>
+  Math.round(Math.max(...paragraphs.map((each) => each.width(0, each.text.length))) / unit);

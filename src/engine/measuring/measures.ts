@@ -1,14 +1,12 @@
-import type { TextStyle } from '../../core/templates';
 import {
   chromiumBreaks,
   type FindBreaks,
   isIn,
   type Slice,
   type SliceChain,
-  type TextMeasure,
   TextMeasures,
+  type TextPlace,
 } from '../../core/text';
-import { cutOff } from '../cut';
 import { HarfBuzz } from './harfbuzz';
 import { slicesOf } from './pack';
 import { chainFor, familiesFor } from './row-fonts';
@@ -29,7 +27,6 @@ export interface FamilyFile {
   readonly ranges: readonly number[];
 }
 
-const latin = /^[\u0020-\u007e\u00a0-\u00ff\s]*$/;
 const box = { family: 'Row Box', file: 'box.pack', ranges: [] };
 
 /** Measures texts with the faces that have come; what texts lack is fetched. */
@@ -41,10 +38,12 @@ export class Measures {
   private index: readonly FamilyFile[] = [];
   private readonly slices = new Map<string, readonly Slice[]>();
   private readonly coming = new Set<string>();
-  /** By ratio. What was measured has all its faces: more of them change nothing of it. */
-  private readonly texts = new Map<number, TextMeasures>();
+  /** By place. What was measured has all its faces: more of them change nothing of it. */
+  private readonly texts = new Map<string, TextMeasures>();
   /** By language, of the slices that are there. */
   private readonly chains = new Map<string, SliceChain>();
+  /** By language, characters whose faces are there. */
+  private readonly ready = new Map<string, Set<string>>();
   private begun: Promise<void> | undefined;
   private waiting: { readonly done: () => void; readonly fail: (why: unknown) => void }[] = [];
 
@@ -55,15 +54,16 @@ export class Measures {
   ) {}
 
   /** Undefined: what it takes is still on its way. */
-  text(
-    words: string,
-    { sizePx, weight }: TextStyle,
-    { ratio, language }: { readonly ratio: number; readonly language: string },
-  ): TextMeasure | undefined {
-    const drawn = cutOff(words);
+  at(place: TextPlace): TextMeasures | undefined {
     this.begun ??= this.begin().catch((error: unknown) => this.failed(error));
-    if (this.harfbuzz === undefined || !this.hasFacesFor(drawn, language)) return undefined;
-    return this.measuresAt(ratio).of(drawn, { sizePx, weight, language });
+    if (this.harfbuzz === undefined) return undefined;
+    const id = `${place.ratio} ${place.language}`;
+    let measures = this.texts.get(id);
+    if (measures === undefined || measures.isFull) {
+      measures = this.measuresAt(place);
+      this.texts.set(id, measures);
+    }
+    return measures;
   }
 
   /** Once more can be measured than now; rejected where what is sent for does not come. */
@@ -78,14 +78,13 @@ export class Measures {
     this.waiting = [];
   }
 
-  private measuresAt(ratio: number): TextMeasures {
-    let measures = this.texts.get(ratio);
-    if (measures === undefined) {
-      const breaks = chromiumBreaks(this.findBreaks ?? (() => []));
-      measures = new TextMeasures(ratio, (language) => this.chainOf(language), breaks);
-      this.texts.set(ratio, measures);
-    }
-    return measures;
+  private measuresAt(place: TextPlace): TextMeasures {
+    const { language } = place;
+    return new TextMeasures(place, {
+      chain: () => this.chainOf(language),
+      hasFaces: (text) => this.hasFacesFor(text, language),
+      findBreaks: chromiumBreaks(this.findBreaks ?? (() => [])),
+    });
   }
 
   private chainOf(language: string): SliceChain {
@@ -112,13 +111,17 @@ export class Measures {
 
   /** Whether all faces are there that a text takes; those that are not are sent for. */
   private hasFacesFor(words: string, language: string): boolean {
-    if (latin.test(words)) return true;
+    const ready = this.ready.get(language) ?? new Set<string>();
+    this.ready.set(language, ready);
     let hasAll = true;
     for (const char of words) {
+      if (ready.has(char)) continue;
       const missing = this.missingFor(char.codePointAt(0) ?? 0, language);
-      if (missing === undefined) continue;
-      hasAll = false;
-      this.fetch(missing);
+      if (missing === undefined) ready.add(char);
+      else {
+        hasAll = false;
+        this.fetch(missing);
+      }
     }
     return hasAll;
   }

@@ -4,6 +4,6 @@
  */
 export type { EntryRange, Frame, ListBox } from './frame';
 export type { LabelCuts } from './label-cuts';
-export type { RowMeasures } from './measured-heights';
+export { MeasuredRows, type RowBox, type RowMeasures } from './measured-rows';
 export type { SlotSurvey, Survey, TemplateSurvey, UnknownPicture } from './survey';
 export { type Tried, View, type ViewSettings, type World } from './view';

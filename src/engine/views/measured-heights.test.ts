@@ -3,7 +3,7 @@ import { atOnce } from '../../core/base';
 import { infer } from '../../core/items';
 import { edits, makeProject, type Project } from '../../core/project';
 import { Engine } from '../engine';
-import type { RowMeasures } from './measured-heights';
+import type { RowMeasures } from './measured-rows';
 
 const names = ['Lace', 'Slub '.repeat(60), 'Sock '.repeat(12), 'Madder', ''];
 const items = Array.from({ length: 40 }, (_, at) => ({
@@ -21,14 +21,19 @@ function letters(): RowMeasures & { come(): void } {
     come() {
       edition += 1;
     },
-    text(words) {
+    at: () => {
       if (edition === 0) return undefined;
-      const width = words.trim().length * 8 * 64;
-      const lineCount = (available: number) => Math.ceil(width / available);
-      return { isEmpty: width === 0, width, lineCount };
+      const of = (words: string) => measured(words.trim().length);
+      return { of, put: () => undefined, summed: () => ({ show: () => measured(0) }) };
     },
   };
 }
+
+const measured = (letters: number) => {
+  const width = letters * 8 * 64;
+  const lineCount = (available: number) => Math.ceil(width / available);
+  return { isEmpty: letters === 0, width, lineCount };
+};
 
 function opened(measures: RowMeasures) {
   const inference = atOnce(infer(items, 'oars'));

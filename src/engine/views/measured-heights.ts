@@ -1,36 +1,13 @@
 import type { Turns } from '../../core/base';
 import { unitsOf } from '../../core/layout';
-import { type Arranged, hangsOnText, heightPxOf, type RowPlan } from '../../core/lists';
-import type { EntryValue, TextStyle } from '../../core/templates';
-import type { TextMeasure } from '../../core/text';
-
-/** Who measures texts, as far as it is there: faces come when they are first wanted. */
-export interface RowMeasures {
-  /** Another one whenever more can be measured exactly. */
-  readonly edition: number;
-  /** Undefined: what it takes has not come yet. */
-  text(
-    words: string,
-    style: TextStyle,
-    around: { readonly ratio: number; readonly language: string },
-  ): TextMeasure | undefined;
-}
-
-/** What the heights of rows hang on besides their values. */
-export interface RowBox {
-  /** Of a row or cell, in CSS px. */
-  readonly widthPx: number;
-  /** Device px in a CSS px. */
-  readonly ratio: number;
-  readonly language: string;
-}
+import { hangsOnText } from '../../core/lists';
+import type { MeasuredRows, RowMeasures, RowValues } from './measured-rows';
 
 interface Made {
-  readonly arranged: Arranged;
-  readonly plans: readonly RowPlan[];
-  readonly box: RowBox;
-  /** Finished values of an entry. */
-  readonly valuesAt: (entry: number) => readonly EntryValue[];
+  readonly of: RowValues;
+  readonly rows: MeasuredRows;
+  /** Of a row or cell, in CSS px. */
+  readonly widthPx: number;
 }
 
 const entriesATurn = 50;
@@ -55,7 +32,7 @@ export class MeasuredHeights {
     private readonly measures: RowMeasures,
     before: MeasuredHeights | undefined,
   ) {
-    const { plans, arranged } = made;
+    const { plans, arranged } = made.of;
     const count = arranged.items.length;
     this.hangs = plans.map(hangsOnText);
     this.isMeasured = new Uint8Array(count);
@@ -66,6 +43,10 @@ export class MeasuredHeights {
     this.units = Int32Array.from({ length: count }, (_, entry) =>
       Math.round(known?.[entry] ?? rough[arranged.plans[entry] ?? 0] ?? 0),
     );
+  }
+
+  isOf(rows: MeasuredRows, widthPx: number): boolean {
+    return this.made.rows === rows && this.made.widthPx === widthPx;
   }
 
   /** Whether all is measured. */
@@ -83,15 +64,13 @@ export class MeasuredHeights {
    * long texts it takes few, so that others have their turn.
    */
   measure(from: number, to: number): number {
+    const { rows } = this.made;
+    const end = Math.min(to, this.units.length);
+    const maxLetters = rows.letterCount + maxLettersATurn;
     let isChanged = false;
-    let letters = 0;
     let entry = Math.max(0, from);
-    for (; entry < Math.min(to, this.units.length) && letters < maxLettersATurn; entry += 1) {
-      if (this.isMeasured[entry] === 1) continue;
-      const values = this.made.valuesAt(entry);
-      for (const value of values) if (typeof value === 'string') letters += value.length;
-      if (this.measureOne(entry, values)) isChanged = true;
-    }
+    for (; entry < end && rows.letterCount < maxLetters; entry += 1)
+      if (this.isMeasured[entry] !== 1 && this.measureOne(entry)) isChanged = true;
     if (isChanged) this.changeCount += 1;
     return entry;
   }
@@ -108,34 +87,22 @@ export class MeasuredHeights {
   }
 
   /** True: it is another height than before. */
-  private measureOne(entry: number, values: readonly EntryValue[]): boolean {
-    const { arranged, plans, box } = this.made;
-    const position = arranged.plans[entry] ?? 0;
-    const plan = plans[position];
-    if (plan === undefined) return false;
-    const height: number | undefined = this.hangs[position]
-      ? this.heightOf(plan, values, box)
-      : unitsOf(plan.heightPx);
-    if (height === undefined) return false;
+  private measureOne(entry: number): boolean {
+    const { of, rows, widthPx } = this.made;
+    const position = of.arranged.plans[entry] ?? 0;
+    const heightPx =
+      this.hangs[position] === true
+        ? rows.solve(entry, widthPx)?.heightPx
+        : of.plans[position]?.heightPx;
+    if (heightPx === undefined) return false;
+    const height = unitsOf(heightPx);
     this.isMeasured[entry] = 1;
     this.left -= 1;
     if (this.units[entry] === height) return false;
     this.units[entry] = height;
     return true;
   }
-
-  private heightOf(plan: RowPlan, values: readonly EntryValue[], box: RowBox): number | undefined {
-    let isKnown = true;
-    const text = (words: string, style: TextStyle) => {
-      const measure = this.measures.text(words, style, box);
-      if (measure === undefined) isKnown = false;
-      return measure ?? unknown;
-    };
-    const height = heightPxOf(plan, values, box.widthPx, { ratio: box.ratio, text });
-    return isKnown ? unitsOf(height) : undefined;
-  }
 }
 
 /** So many times as high as with one line a label: a guess until it is measured. */
 const roughly = 1.4;
-const unknown: TextMeasure = { isEmpty: false, width: 0, lineCount: () => 1 };

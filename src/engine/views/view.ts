@@ -22,7 +22,8 @@ import type { CompiledTemplates } from '../project';
 import type { EntryRange, Frame, ListBox } from './frame';
 import { type LabelCuts, labelCuts } from './label-cuts';
 import { ListSequence } from './list-sequence';
-import { MeasuredHeights, type RowBox, type RowMeasures } from './measured-heights';
+import { MeasuredHeights } from './measured-heights';
+import { MeasuredRows, type RowBox, type RowMeasures, type RowValues } from './measured-rows';
 import { missingPictures } from './missing-pictures';
 import { oddBindings } from './odd-bindings';
 import { Once } from './once';
@@ -64,8 +65,9 @@ export class View {
   private readonly once = new Once();
   private box: ListBox | undefined;
   private heights: MeasuredHeights | undefined;
-  /** What the heights were begun with. */
-  private ofHeights: readonly unknown[] = [];
+  private rows: MeasuredRows | undefined;
+  /** What the rows are of. */
+  private ofRows: readonly unknown[] = [];
   private arrangeLines: () => void = () => {};
 
   constructor(
@@ -169,12 +171,8 @@ export class View {
     const arrangement = this.list()?.arrangement;
     const box = arrangement && this.rowBox(arrangement, list);
     if (measures === undefined || box === undefined) return undefined;
-    const rows = {
-      arranged: this.sequence.arranged,
-      plans: this.plans,
-      valuesAt: (entry: number) => this.valuesAt(entry),
-    };
-    return yield* labelCuts(rows, label, measures, box);
+    const values = this.rowValues(this.sequence.arranged);
+    return yield* labelCuts(values, this.rowsOf(values, measures, box), label, box.widthPx);
   }
 
   /** Whether rows are left whose height is rough, though it could be known. */
@@ -315,21 +313,32 @@ export class View {
   }
 
   private heightsFor(arranged: Arranged, arrangement: Arrangement): MeasuredHeights | undefined {
-    const { plans } = this;
-    const { measures, version } = this.world;
+    const { measures } = this.world;
     const box = this.rowBox(arrangement, this.box);
-    if (box === undefined || measures === undefined || !plans.some(hangsOnText)) {
+    if (box === undefined || measures === undefined || !this.plans.some(hangsOnText)) {
       this.heights = undefined;
       return undefined;
     }
-    const of = [arranged, plans, version, box.widthPx, box.ratio, box.language];
-    if (this.heights === undefined || of.some((each, at) => each !== this.ofHeights[at])) {
-      const valuesAt = (entry: number) => this.valuesAt(entry);
-      const made = { arranged, plans, box, valuesAt };
-      this.heights = new MeasuredHeights(made, measures, this.heights);
-      this.ofHeights = of;
-    }
+    const values = this.rowValues(arranged);
+    const rows = this.rowsOf(values, measures, box);
+    const { widthPx } = box;
+    if (this.heights === undefined || !this.heights.isOf(rows, widthPx))
+      this.heights = new MeasuredHeights({ of: values, rows, widthPx }, measures, this.heights);
     return this.heights;
+  }
+
+  private rowValues(arranged: Arranged): RowValues {
+    return { arranged, plans: this.plans, valuesAt: (entry) => this.valuesAt(entry) };
+  }
+
+  /** The rows as they can be solved in any width. */
+  private rowsOf(values: RowValues, measures: RowMeasures, box: RowBox): MeasuredRows {
+    const of = [values.arranged, values.plans, this.world.version, box.ratio, box.language];
+    if (this.rows === undefined || of.some((each, at) => each !== this.ofRows[at])) {
+      this.rows = new MeasuredRows(values, measures, box);
+      this.ofRows = of;
+    }
+    return this.rows;
   }
 
   /** What boxes hang on besides their rows; undefined: nobody has said how wide the list is. */

@@ -1,10 +1,8 @@
 import { naturalWidth } from './content-width';
-import { type Claim, divide } from './divide';
+import { divide } from './divide';
 import {
-  type Box,
-  boxOf,
   clampedHeight,
-  type LayOut,
+  type LayOutStack,
   type LayoutNode,
   paddingAcross,
   paddingDown,
@@ -13,51 +11,48 @@ import {
 import { distributed, offset } from './place';
 
 /** Parts beside each other: they divide the width, the highest one says the height. */
-export function across(
-  node: StackNode,
-  width: number,
-  height: number | undefined,
-  layOut: LayOut,
-): Box {
-  const { children, gap, padding } = node;
+export const across: LayOutStack = (node, width, given, layOut) => {
+  const { children, gap, padding, box } = node;
   const inner = Math.max(0, width - paddingAcross(node));
   const gaps = gap * (children.length - 1);
-  const widths = divide(inner - gaps, children.map(claimOf));
-  const natural = children.map((child, at) => layOut(child, widths[at] ?? 0, undefined));
-  const highest = natural.reduce((max, box) => Math.max(max, box.height), 0);
-  const ownHeight = height ?? clampedHeight(node, highest + paddingDown(node));
-  const innerHeight = Math.max(0, ownHeight - paddingDown(node));
-  const used = widths.reduce((sum, each) => sum + each, 0) + gaps;
-  const place = distributed(node.distribute, inner - used, children.length);
-  let x = padding.left;
-  const boxes = natural.map((own, at) => {
-    const child = own.node;
+  for (const child of children) claimWidth(child);
+  divide(inner - gaps, children);
+  let highest = 0;
+  let used = gaps;
+  for (const child of children) {
+    layOut(child, child.claim.size, undefined);
+    highest = Math.max(highest, child.box.height);
+    used += child.claim.size;
+  }
+  box.width = width;
+  box.height = given ?? clampedHeight(node, highest + paddingDown(node));
+  const innerHeight = Math.max(0, box.height - paddingDown(node));
+  const spread = { distribute: node.distribute, free: inner - used, count: children.length };
+  let x = padding.start;
+  for (let at = 0; at < children.length; at += 1) {
+    const child = children[at];
+    if (child === undefined) continue;
     const isFull = fillsHeight(child, node);
-    const box = isFull ? layOut(child, own.width, clampedHeight(child, innerHeight)) : own;
-    box.x = x + place(at);
-    box.y = padding.top + (isFull ? 0 : offset(node.align, innerHeight - box.height));
-    x += box.width + gap;
-    return box;
-  });
-  return boxOf(node, width, ownHeight, boxes);
-}
+    if (isFull) layOut(child, child.box.width, clampedHeight(child, innerHeight));
+    child.box.x = x + distributed(spread, at);
+    child.box.y = padding.top + (isFull ? 0 : offset(node.align, innerHeight - child.box.height));
+    x += child.box.width + gap;
+  }
+};
 
 /** Whether a part is as high as the stack: it asks for it, or all are stretched. */
 const fillsHeight = ({ height }: LayoutNode, { align }: StackNode): boolean =>
   height.kind === 'share' || (align === 'stretch' && height.kind === 'fit');
 
-function claimOf(child: LayoutNode): Claim {
-  const padding = paddingAcross(child);
-  const { width, limits } = child;
+function claimWidth(child: LayoutNode): void {
+  const { width, limits, claim } = child;
   const share = width.kind === 'share' ? width.share : 0;
-  return {
-    grow: share,
-    shrink: width.kind === 'fit' ? 1 : share,
-    basis: Math.max(basisOf(child), padding),
-    padding,
-    min: Math.max(limits.minWidth, padding),
-    max: Math.max(limits.maxWidth, padding),
-  };
+  claim.padding = paddingAcross(child);
+  claim.grow = share;
+  claim.shrink = width.kind === 'fit' ? 1 : share;
+  claim.basis = Math.max(basisOf(child), claim.padding);
+  claim.min = Math.max(limits.minWidth, claim.padding);
+  claim.max = Math.max(limits.maxWidth, claim.padding);
 }
 
 function basisOf(child: LayoutNode): number {

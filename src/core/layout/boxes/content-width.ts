@@ -1,7 +1,5 @@
 import { clamp, type LayoutNode, paddingAcross, type StackNode } from './node';
 
-type Direction = StackNode['direction'];
-
 /** How wide a node would be with all the room that it wants, without its own limits. */
 export function naturalWidth(node: LayoutNode): number {
   const padding = paddingAcross(node);
@@ -10,19 +8,24 @@ export function naturalWidth(node: LayoutNode): number {
       return Math.max(node.text.width, padding);
     case 'block':
       return padding;
-    case 'stack': {
-      const widths = node.children.map((child) => wantedWidth(child, node.direction));
-      const inner =
-        node.direction === 'across'
-          ? widths.reduce((sum, width) => sum + width, 0) + node.gap * (widths.length - 1)
-          : Math.max(0, ...widths);
-      return Math.max(inner + padding, padding);
-    }
+    case 'stack':
+      return Math.max(innerWidth(node) + padding, padding);
   }
 }
 
+function innerWidth({ children, direction, gap }: StackNode): number {
+  let widest = 0;
+  let sum = gap * (children.length - 1);
+  for (const child of children) {
+    const width = wantedWidth(child, direction);
+    widest = Math.max(widest, width);
+    sum += width;
+  }
+  return direction === 'across' ? sum : widest;
+}
+
 /** What it adds to the width of a stack that is as wide as its content. */
-function wantedWidth(node: LayoutNode, parent: Direction): number {
+function wantedWidth(node: LayoutNode, parent: StackNode['direction']): number {
   const padding = paddingAcross(node);
   const natural = node.width.kind === 'fixed' ? node.width.units : naturalWidth(node);
   // A maximum in per cent counts as none here (CSS Sizing 3, section 5.2.1).

@@ -1,11 +1,10 @@
 import { naturalWidth } from './content-width';
 import { divide } from './divide';
 import {
-  type Box,
-  boxOf,
   clampedHeight,
   clampedWidth,
   type LayOut,
+  type LayOutStack,
   type LayoutNode,
   paddingAcross,
   paddingDown,
@@ -14,88 +13,66 @@ import {
 import { distributed, offset } from './place';
 
 /** Parts under each other: each has a width of its own, their heights add up. */
-export function down(
-  node: StackNode,
-  width: number,
-  given: number | undefined,
-  layOut: LayOut,
-): Box {
+export const down: LayOutStack = (node, width, given, layOut) => {
+  const { children, box } = node;
   const inner = Math.max(0, width - paddingAcross(node));
-  const sized = (child: LayoutNode) =>
-    layOut(
-      child,
-      widthIn(child, node, inner),
-      child.height.kind === 'share' ? clampedHeight(child, 0) : undefined,
-    );
-  /** In a stack of known height those that share take what the others leave. */
-  const shared = (height: number): readonly Box[] => {
-    const own = node.children.map((child) =>
-      child.height.kind === 'share' ? undefined : sized(child),
-    );
-    const heights = sharesOf(node, height, own);
-    return node.children.map(
-      (child, at) => own[at] ?? layOut(child, widthIn(child, node, inner), heights[at] ?? 0),
-    );
-  };
-  if (given !== undefined) return placed(node, width, given, shared(given));
-  const natural = node.children.map(sized);
-  const sum = natural.reduce((total, box) => total + box.height, gapsOf(node));
-  const height = clampedHeight(node, sum + paddingDown(node));
+  let sum = node.gap * (children.length - 1);
+  let isShared = false;
+  for (const child of children) {
+    const isSharer = child.height.kind === 'share';
+    layOut(child, widthIn(child, node, inner), isSharer ? clampedHeight(child, 0) : undefined);
+    sum += child.box.height;
+    isShared ||= isSharer;
+  }
+  box.width = width;
+  box.height = given ?? clampedHeight(node, sum + paddingDown(node));
   // What shares the height does so once it is known how high the stack is.
-  const isShared = node.children.some((child) => child.height.kind === 'share');
-  return placed(node, width, height, isShared ? shared(height) : natural);
-}
+  if (isShared) shareHeight(node, layOut);
+  place(node, inner);
+};
 
 /** The width of a part in a stack that does not divide it. */
 export function widthIn(child: LayoutNode, parent: StackNode, inner: number): number {
-  const isFull =
-    child.width.kind === 'share' || (child.width.kind === 'fit' && parent.align === 'stretch');
-  if (child.width.kind === 'fixed') return clampedWidth(child, child.width.units);
+  const { width } = child;
+  if (width.kind === 'fixed') return clampedWidth(child, width.units);
+  const isFull = width.kind === 'share' || parent.align === 'stretch';
   return clampedWidth(child, isFull ? inner : Math.min(naturalWidth(child), inner));
 }
 
-const gapsOf = ({ gap, children }: StackNode): number => gap * (children.length - 1);
-
-/** By child, the height of those that share it; `own`: the boxes of the others. */
-function sharesOf(
-  node: StackNode,
-  height: number,
-  own: readonly (Box | undefined)[],
-): readonly number[] {
-  const used = own.reduce((sum, box) => sum + (box?.height ?? 0), gapsOf(node));
-  const sharers = node.children.flatMap((child, at) =>
-    child.height.kind === 'share' ? [{ child, at, share: child.height.share }] : [],
-  );
-  const claims = sharers.map(({ child, share }) => {
-    const padding = paddingDown(child);
-    return {
-      grow: share,
-      shrink: share,
-      basis: padding,
-      padding,
-      min: Math.max(child.limits.minHeight, padding),
-      max: Math.max(child.limits.maxHeight, padding),
-    };
-  });
-  const sizes = divide(Math.max(0, height - paddingDown(node)) - used, claims);
-  const heights: number[] = [];
-  sharers.forEach(({ at }, i) => {
-    heights[at] = sizes[i] ?? 0;
-  });
-  return heights;
+/** Those that share the height take what the others leave. */
+function shareHeight(node: StackNode, layOut: LayOut): void {
+  const { children, gap, box } = node;
+  const sharers = children.filter(({ height }) => height.kind === 'share');
+  let used = gap * (children.length - 1);
+  for (const child of children) if (child.height.kind !== 'share') used += child.box.height;
+  for (const child of sharers) claimHeight(child);
+  divide(Math.max(0, box.height - paddingDown(node)) - used, sharers);
+  for (const child of sharers) layOut(child, child.box.width, child.claim.size);
 }
 
-function placed(node: StackNode, width: number, height: number, boxes: readonly Box[]): Box {
-  const { padding, gap } = node;
-  const inner = Math.max(0, width - paddingAcross(node));
-  const used = boxes.reduce((sum, box) => sum + box.height, gap * (boxes.length - 1));
-  const place = distributed(node.distribute, height - paddingDown(node) - used, boxes.length);
+function claimHeight(child: LayoutNode): void {
+  const { height, limits, claim } = child;
+  const share = height.kind === 'share' ? height.share : 0;
+  claim.padding = paddingDown(child);
+  claim.grow = share;
+  claim.shrink = share;
+  claim.basis = claim.padding;
+  claim.min = Math.max(limits.minHeight, claim.padding);
+  claim.max = Math.max(limits.maxHeight, claim.padding);
+}
+
+function place(node: StackNode, inner: number): void {
+  const { children, padding, gap, box } = node;
+  let free = box.height - paddingDown(node) - gap * (children.length - 1);
+  for (const child of children) free -= child.box.height;
+  const spread = { distribute: node.distribute, free, count: children.length };
   let y = padding.top;
-  boxes.forEach((box, at) => {
-    const isFull = box.node.width.kind === 'share' || node.align === 'stretch';
-    box.x = padding.left + (isFull ? 0 : offset(node.align, inner - box.width));
-    box.y = y + place(at);
-    y += box.height + gap;
-  });
-  return boxOf(node, width, height, boxes);
+  for (let at = 0; at < children.length; at += 1) {
+    const child = children[at];
+    if (child === undefined) continue;
+    const isFull = child.width.kind === 'share' || node.align === 'stretch';
+    child.box.x = padding.start + (isFull ? 0 : offset(node.align, inner - child.box.width));
+    child.box.y = y + distributed(spread, at);
+    y += child.box.height + gap;
+  }
 }

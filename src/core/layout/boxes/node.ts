@@ -1,6 +1,7 @@
 /**
  * What is laid out: stacks of labels and blocks. All lengths are whole 1/64 device px, as Chromium
- * keeps them.
+ * keeps them. A tree of nodes is made once for a template and filled anew for each row: what is
+ * not said to be read-only changes from row to row.
  */
 export type LayoutNode = StackNode | LabelNode | BlockNode;
 
@@ -11,26 +12,57 @@ export type Length =
   | { readonly kind: 'fixed'; readonly units: number };
 
 export interface Limits {
-  readonly minWidth: number;
+  minWidth: number;
   /** Infinity: none. */
-  readonly maxWidth: number;
-  readonly minHeight: number;
-  readonly maxHeight: number;
+  maxWidth: number;
+  minHeight: number;
+  maxHeight: number;
+}
+
+export interface Insets {
+  readonly start: number;
+  readonly end: number;
+  readonly top: number;
+  readonly bottom: number;
+}
+
+/** Where a node came to stand, from the top and the start of its stack. */
+export interface Box {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
 }
 
 interface Sized {
   readonly part: string;
-  readonly width: Length;
-  readonly height: Length;
+  width: Length;
+  height: Length;
   readonly limits: Limits;
-  readonly padding: Insets;
+  padding: Insets;
+  /** What solving finds. */
+  readonly box: Box;
+  /** How it takes part in dividing its stack's room. */
+  readonly claim: Claim;
 }
 
-export interface Insets {
-  readonly left: number;
-  readonly right: number;
-  readonly top: number;
-  readonly bottom: number;
+/** One that takes part in dividing room along an axis. */
+export interface Claim {
+  /** Factors by which it grows and shrinks. */
+  grow: number;
+  shrink: number;
+  /** Its size before room is divided. */
+  basis: number;
+  padding: number;
+  min: number;
+  max: number;
+  /** What it is given. */
+  size: number;
+  isFrozen: boolean;
+  factor: number;
+  weight: number;
+  target: number;
+  violation: number;
 }
 
 export type Alignment = 'start' | 'centre' | 'end' | 'stretch';
@@ -38,11 +70,11 @@ export type Distribution = 'start' | 'centre' | 'end' | 'between' | 'around' | '
 
 export interface StackNode extends Sized {
   readonly kind: 'stack';
-  readonly direction: 'across' | 'down' | 'over';
-  readonly gap: number;
-  readonly align: Alignment;
-  readonly distribute: Distribution;
-  readonly children: readonly LayoutNode[];
+  direction: 'across' | 'down' | 'over';
+  gap: number;
+  align: Alignment;
+  distribute: Distribution;
+  children: readonly LayoutNode[];
 }
 
 /** A text as it is measured: the port to who knows fonts. */
@@ -56,61 +88,103 @@ export interface MeasuredText {
 
 export interface LabelNode extends Sized {
   readonly kind: 'label';
-  readonly text: MeasuredText;
-  readonly lineHeight: number;
+  text: MeasuredText;
+  lineHeight: number;
   /** Infinity: as many as the text takes. */
-  readonly maxLines: number;
+  maxLines: number;
+  /** What solving finds: the lines that it would take, counted up to one more than it may. */
+  wantedLines: number;
 }
 
 /** A picture or anything else that is as large as it is told. */
 export interface BlockNode extends Sized {
   readonly kind: 'block';
   /** Width ÷ height; undefined: none. */
-  readonly aspect: number | undefined;
+  aspect: number | undefined;
 }
 
-/** Where a node came to stand, from the top and the left of its stack. */
-export interface Box {
-  readonly node: LayoutNode;
-  x: number;
-  y: number;
-  readonly width: number;
-  readonly height: number;
-  readonly children: readonly Box[];
-  /** Of a label: the lines that it shows, and whether it would take more room. */
-  readonly lines: number;
-  readonly isCut: boolean;
-}
+const fit: Length = { kind: 'fit' };
+const noPadding: Insets = { start: 0, end: 0, top: 0, bottom: 0 };
+const nothing: MeasuredText = { isEmpty: true, width: 0, lineCount: () => 0 };
 
+const sized = (part: string): Sized => ({
+  part,
+  width: fit,
+  height: fit,
+  limits: {
+    minWidth: 0,
+    maxWidth: Number.POSITIVE_INFINITY,
+    minHeight: 0,
+    maxHeight: Number.POSITIVE_INFINITY,
+  },
+  padding: noPadding,
+  box: { x: 0, y: 0, width: 0, height: 0 },
+  claim: {
+    ...{ grow: 0, shrink: 0, basis: 0, padding: 0, min: 0, max: 0 },
+    ...{ size: 0, isFrozen: false, factor: 0, weight: 0, target: 0, violation: 0 },
+  },
+});
+
+/** Nodes as they are before any property is set. */
+export const newStack = (part: string): StackNode => ({
+  ...sized(part),
+  kind: 'stack',
+  direction: 'across',
+  gap: 0,
+  align: 'start',
+  distribute: 'start',
+  children: [],
+});
+
+export const newLabel = (part: string): LabelNode => ({
+  ...sized(part),
+  kind: 'label',
+  text: nothing,
+  lineHeight: 0,
+  maxLines: 1,
+  wantedLines: 0,
+});
+
+export const newBlock = (part: string): BlockNode => ({
+  ...sized(part),
+  kind: 'block',
+  aspect: undefined,
+});
+
+/** CSS: a minimum wins against a maximum. */
 export const clamp = (value: number, min: number, max: number): number =>
   Math.max(min, Math.min(value, max));
 
-export const paddingAcross = ({ padding }: LayoutNode): number => padding.left + padding.right;
+export const paddingAcross = ({ padding }: LayoutNode): number => padding.start + padding.end;
 export const paddingDown = ({ padding }: LayoutNode): number => padding.top + padding.bottom;
 
 export const clampedWidth = (node: LayoutNode, width: number): number =>
-  Math.max(clampBy(width, node.limits.minWidth, node.limits.maxWidth), paddingAcross(node));
+  Math.max(clamp(width, node.limits.minWidth, node.limits.maxWidth), paddingAcross(node));
 
 export const clampedHeight = (node: LayoutNode, height: number): number =>
-  Math.max(clampBy(height, node.limits.minHeight, node.limits.maxHeight), paddingDown(node));
-
-/** CSS: a minimum wins against a maximum. */
-const clampBy = (value: number, min: number, max: number): number =>
-  Math.max(min, Math.min(value, max));
-
-/** A box by itself; its stack says where it stands. */
-export const boxOf = (
-  node: LayoutNode,
-  width: number,
-  height: number,
-  children: readonly Box[] = [],
-): Box => ({ node, x: 0, y: 0, width, height, children, lines: 0, isCut: false });
+  Math.max(clamp(height, node.limits.minHeight, node.limits.maxHeight), paddingDown(node));
 
 /** Lays a node out in a width; `given`: the height that it was given, undefined: it finds its own. */
-export type LayOut = (node: LayoutNode, width: number, given: number | undefined) => Box;
+export type LayOut = (node: LayoutNode, width: number, given: number | undefined) => void;
+
+/** The same for a stack whose own height, where it is known, is `height`. */
+export type LayOutStack = (
+  node: StackNode,
+  width: number,
+  height: number | undefined,
+  layOut: LayOut,
+) => void;
 
 /** CSS px as whole 1/64 device px: cut, not rounded, as Chromium does. */
 export const unitsAt =
   (ratio: number) =>
   (px: number): number =>
     Math.floor(Math.fround(Math.fround(px) * ratio) * 64);
+
+/** Lines that a label shows. */
+export const shownLines = ({ wantedLines, maxLines }: LabelNode): number =>
+  Math.min(wantedLines, maxLines);
+
+/** Whether a label's text takes more room than it has. */
+export const isCut = ({ text, box, wantedLines, maxLines }: LabelNode): boolean =>
+  maxLines === 1 ? text.width > box.width + 1 : wantedLines > maxLines;

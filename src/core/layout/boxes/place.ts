@@ -8,28 +8,29 @@ export function offset(align: Alignment, free: number): number {
 
 const round = (value: number): number => Math.floor(value + 0.5);
 
-/** Where each of several begins, before sizes and gaps are added; `free`: what they leave. */
-export function distributed(
-  distribute: Distribution,
-  free: number,
-  count: number,
-): (at: number) => number {
+/** What several leave of a room, and how it is spread. */
+export interface Spread {
+  readonly distribute: Distribution;
+  readonly free: number;
+  readonly count: number;
+}
+
+/** Where the one `at` begins, before sizes and gaps are added. */
+export function distributed({ distribute, free, count }: Spread, at: number): number {
   switch (distribute) {
     case 'start':
-      return () => 0;
+      return 0;
     case 'centre':
-      return () => Math.trunc(free / 2);
+      return Math.trunc(free / 2);
     case 'end':
-      return () => free;
+      return free;
     case 'between':
-      return free > 0 && count > 1 ? (at) => round((at * free) / (count - 1)) : () => 0;
+      return free > 0 && count > 1 ? round((at * free) / (count - 1)) : 0;
     case 'around':
-      return free > 0
-        ? (at) => Math.trunc(free / (2 * count)) + round((at * free) / count)
-        : () => 0;
+      return free > 0 ? Math.trunc(free / (2 * count)) + round((at * free) / count) : 0;
     case 'evenly': {
       const part = free / (count + 1);
-      return free > 0 ? (at) => Math.trunc(part) + round(at * part) : () => 0;
+      return free > 0 ? Math.trunc(part) + round(at * part) : 0;
     }
   }
 }

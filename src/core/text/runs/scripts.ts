@@ -61,7 +61,7 @@ const tests = Object.entries(names).map(([tag, name]) => ({
   isOwn: new RegExp(`\\p{Script=${name}}`, 'u'),
   isExtension: new RegExp(`\\p{Script_Extensions=${name}}`, 'u'),
 }));
-const isCommon = /\p{Script=Common}/u;
+const isOfCommon = /\p{Script=Common}/u;
 const isInherited = /\p{Script=Inherited}/u;
 
 const known = new Map<number, readonly string[]>();
@@ -76,10 +76,16 @@ function scriptsOf(char: number): readonly string[] {
   return scripts;
 }
 
+/** Whether a character is of any script, whatever stands beside it. */
+export const isCommon = (char: number): boolean => {
+  const [own, extension] = scriptsOf(char);
+  return own === common && extension === undefined;
+};
+
 function lookUp(char: string): readonly string[] {
   const extensions = tests.filter(({ isExtension }) => isExtension.test(char));
   const tags = [...new Set(extensions.map(({ tag }) => tag))];
-  if (isCommon.test(char)) return extensions.length > 1 ? tags : [common, ...tags];
+  if (isOfCommon.test(char)) return extensions.length > 1 ? tags : [common, ...tags];
   if (isInherited.test(char)) return [inherited, ...tags];
   const own = tests.find(({ isOwn }) => isOwn.test(char))?.tag ?? 'Zzzz';
   return [own, ...tags.filter((tag) => tag !== own)];
@@ -140,6 +146,11 @@ export function scriptRuns(text: string): readonly ScriptRun[] {
     const char = text.codePointAt(at) ?? 0;
     const unit = text[at] ?? '';
     let next = scriptsOf(char);
+    // Most characters are of the script that their neighbours are of.
+    if (current === next && next.length === 1 && !isShared(next[0])) {
+      at += char > 0xffff ? 2 : 1;
+      continue;
+    }
     const isOpening = opening.has(unit);
     const open = openOf.get(unit);
     if (isOpening) {

@@ -1,0 +1,117 @@
+import { ownValue } from '../base';
+import type {
+  Alignment,
+  Distribution,
+  Insets,
+  LabelNode,
+  LayoutNode,
+  Length,
+  StackNode,
+} from '../layout';
+import {
+  type Constant,
+  type EntryValue,
+  type Size,
+  type TextStyle,
+  textStyles,
+} from '../templates';
+
+export type Value = Constant | EntryValue;
+
+/** CSS px as whole 1/64 device px. */
+type Units = (px: number) => number;
+export type BoxSetter = (value: Value, units: Units) => void;
+type Setters<Node> = Readonly<Record<string, (node: Node, value: Value, units: Units) => void>>;
+
+const ofEveryNode: Setters<LayoutNode> = {
+  width: (node, value, units) => {
+    node.width = lengthOf(value, units);
+  },
+  height: (node, value, units) => {
+    node.height = lengthOf(value, units);
+  },
+  minWidth: ({ limits }, value, units) => {
+    limits.minWidth = numberOf(value, 0, units);
+  },
+  maxWidth: ({ limits }, value, units) => {
+    limits.maxWidth = numberOf(value, Number.POSITIVE_INFINITY, units);
+  },
+  minHeight: ({ limits }, value, units) => {
+    limits.minHeight = numberOf(value, 0, units);
+  },
+  maxHeight: ({ limits }, value, units) => {
+    limits.maxHeight = numberOf(value, Number.POSITIVE_INFINITY, units);
+  },
+  padding: (node, value, units) => {
+    node.padding = insetsOf(value, units);
+  },
+};
+
+const ofStacks: Setters<StackNode> = {
+  direction: (node, value) => {
+    node.direction = wordOf(value, ['across', 'down', 'over']);
+  },
+  gap: (node, value, units) => {
+    node.gap = numberOf(value, 0, units);
+  },
+  align: (node, value) => {
+    node.align = wordOf<Alignment>(value, ['start', 'centre', 'end', 'stretch']);
+  },
+  distribute: (node, value) => {
+    node.distribute = wordOf<Distribution>(value, [
+      ...(['start', 'centre', 'end', 'between', 'around', 'evenly'] as const),
+    ]);
+  },
+};
+
+const ofLabels: Setters<LabelNode> = {
+  lines: (node, value) => {
+    node.maxLines =
+      value === 'all' ? Number.POSITIVE_INFINITY : typeof value === 'number' ? value : 1;
+  },
+  style: (node, value, units) => {
+    node.lineHeight = units(styleOf(value).linePx);
+  },
+};
+
+/** What sets a property of a node; undefined: no box hangs on it. */
+export function boxSetter(node: LayoutNode, property: string): BoxSetter | undefined {
+  const general = ownValue(ofEveryNode, property);
+  if (general !== undefined) return (value, units) => general(node, value, units);
+  if (node.kind === 'stack') {
+    const set = ownValue(ofStacks, property);
+    return set && ((value, units) => set(node, value, units));
+  }
+  if (node.kind === 'label') {
+    const set = ownValue(ofLabels, property);
+    return set && ((value, units) => set(node, value, units));
+  }
+  return undefined;
+}
+
+export const styleOf = (value: Value): TextStyle =>
+  Object.entries(textStyles).find(([name]) => name === value)?.[1] ?? textStyles.body;
+
+const fit: Length = { kind: 'fit' };
+
+function lengthOf(value: Value, units: Units): Length {
+  if (!isSize(value) || value === 'fit') return fit;
+  return 'share' in value
+    ? { kind: 'share', share: value.share }
+    : { kind: 'fixed', units: units(value.fixed) };
+}
+
+const isSize = (value: Value): value is Size =>
+  value === 'fit' || (typeof value === 'object' && ('share' in value || 'fixed' in value));
+
+const numberOf = (value: Value, none: number, units: Units): number =>
+  typeof value === 'number' ? units(value) : none;
+
+function insetsOf(value: Value, units: Units): Insets {
+  const { start, end, top, bottom } =
+    typeof value === 'object' && 'top' in value ? value : { start: 0, end: 0, top: 0, bottom: 0 };
+  return { start: units(start), end: units(end), top: units(top), bottom: units(bottom) };
+}
+
+const wordOf = <W extends string>(value: Value, among: readonly [W, ...(readonly W[])]): W =>
+  among.find((word) => word === value) ?? among[0];

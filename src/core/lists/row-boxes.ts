@@ -1,0 +1,163 @@
+import { ownValue } from '../base';
+import {
+  type LabelNode,
+  type LayoutNode,
+  type MeasuredText,
+  newBlock,
+  newLabel,
+  newStack,
+  type StackNode,
+  solve,
+  unitsAt,
+} from '../layout';
+import type { EntryValue, TextStyle } from '../templates';
+import { boxSetter, styleOf, type Value } from './box-properties';
+import type { PartPlan, RowPlan } from './frame';
+
+/** A label of a row with what its text is measured by. */
+export interface RowLabel {
+  readonly node: LabelNode;
+  words: string;
+  style: TextStyle;
+}
+
+/** A stack with all its parts, also those that may leave. */
+interface Family {
+  readonly stack: StackNode;
+  readonly parts: readonly LayoutNode[];
+}
+
+/** A part that takes no room where one of its values is missing. */
+interface Leaver {
+  readonly node: LayoutNode;
+  /** Of the value. */
+  readonly slot: number;
+}
+
+/** More parts than this may not leave if rows are to be kept by their texts. */
+const maxLeavers = 31;
+
+/** The boxes of a template's rows: made once, then filled with the values of one row after the other. */
+export class RowBoxes {
+  readonly row: LayoutNode;
+  readonly labels: readonly RowLabel[];
+  /** Whether all that boxes hang on are texts and which parts leave. */
+  readonly hangsOnTexts: boolean;
+  private readonly families: Family[] = [];
+  private readonly setters: readonly ((value: Value) => void)[];
+  private readonly leavers: readonly Leaver[];
+  private gone = 0;
+  private readonly units: (px: number) => number;
+
+  constructor(
+    plan: Omit<RowPlan, 'heightPx'>,
+    /** Device px in a CSS px. */
+    readonly ratio: number,
+  ) {
+    this.units = unitsAt(ratio);
+    const nodes = new Map<string, LayoutNode>();
+    const labels = new Map<LayoutNode, RowLabel>();
+    this.row = this.nodeOf(plan.row, nodes, labels);
+    this.labels = [...labels.values()];
+    let hangsOnTexts = true;
+    this.setters = plan.slots.map(({ part, property }) => {
+      const node = nodes.get(part);
+      if (node === undefined) return () => {};
+      const label = labels.get(node);
+      const set = boxSetter(node, property);
+      if (set !== undefined) hangsOnTexts = false;
+      return (value) => {
+        set?.(value, this.units);
+        if (label !== undefined) setWords(label, property, value);
+      };
+    });
+    this.leavers = plan.slots.flatMap(({ part, kind, leaves }, slot) => {
+      const node = nodes.get(part);
+      return leaves && kind !== 'address' && node !== undefined ? [{ node, slot }] : [];
+    });
+    this.hangsOnTexts = hangsOnTexts && this.leavers.length <= maxLeavers;
+  }
+
+  /** Takes an entry's values; its labels' texts are to be measured. */
+  fill(values: readonly EntryValue[]): void {
+    let gone = 0;
+    for (let slot = 0; slot < this.setters.length; slot += 1) this.setters[slot]?.(values[slot]);
+    for (let at = 0; at < this.leavers.length; at += 1)
+      if (values[this.leavers[at]?.slot ?? 0] === undefined) gone |= 1 << at;
+    this.leave(gone);
+  }
+
+  /** Which parts have left, a bit for each that may. */
+  get left(): number {
+    return this.gone;
+  }
+
+  leave(gone: number): void {
+    if (gone === this.gone) return;
+    this.gone = gone;
+    const nodes = new Set(this.leavers.flatMap(({ node }, at) => (gone & (1 << at) ? [node] : [])));
+    for (const { stack, parts } of this.families)
+      stack.children = parts.filter((part) => !nodes.has(part));
+  }
+
+  /** Measures the texts of its labels; false: one can't be measured yet. */
+  measure(text: (words: string, style: TextStyle) => MeasuredText | undefined): boolean {
+    for (const label of this.labels) {
+      const measured = text(measuredWords(label), label.style);
+      if (measured === undefined) return false;
+      label.node.text = measured;
+    }
+    return true;
+  }
+
+  /** Solves in a width in CSS px. */
+  solve(widthPx: number): void {
+    solve(this.row, this.units(widthPx));
+  }
+
+  /** A label that has not left; undefined: there is none. */
+  label(part: string): LabelNode | undefined {
+    const own = this.labels.find(({ node }) => node.part === part)?.node;
+    const hasLeft = this.leavers.some(({ node }, at) => node === own && this.gone & (1 << at));
+    return hasLeft ? undefined : own;
+  }
+
+  get heightPx(): number {
+    return this.row.box.height / 64 / this.ratio;
+  }
+
+  private nodeOf(
+    part: PartPlan,
+    nodes: Map<string, LayoutNode>,
+    labels: Map<LayoutNode, RowLabel>,
+  ): LayoutNode {
+    const node = newNode(part);
+    nodes.set(part.id, node);
+    for (const property of Object.keys(part.values))
+      boxSetter(node, property)?.(ownValue(part.values, property), this.units);
+    if (node.kind === 'label') {
+      const words = String(ownValue(part.values, 'text') ?? '');
+      labels.set(node, { node, words, style: styleOf(ownValue(part.values, 'style')) });
+    }
+    if (node.kind === 'stack') {
+      const parts = part.children.map((child) => this.nodeOf(child, nodes, labels));
+      node.children = parts;
+      this.families.push({ stack: node, parts });
+    }
+    return node;
+  }
+}
+
+function newNode({ part, id }: PartPlan): LayoutNode {
+  if (part === 'stack') return newStack(id);
+  return part === 'image' ? newBlock(id) : newLabel(id);
+}
+
+function setWords(label: RowLabel, property: string, value: Value): void {
+  if (property === 'text') label.words = String(value ?? '');
+  if (property === 'style') label.style = styleOf(value);
+}
+
+/** What is measured of a label: on one line, paragraphs follow each other. */
+export const measuredWords = ({ node, words }: RowLabel): string =>
+  node.maxLines === 1 ? words.replaceAll('\n', ' ') : words;

@@ -1,0 +1,139 @@
+import type { MeasuredText } from '../../core/layout';
+import { type Arranged, measuredWords, RowBoxes, type RowPlan } from '../../core/lists';
+import type { EntryValue, TextStyle } from '../../core/templates';
+import { type TextPlace, TextPool } from '../../core/text';
+import { cutOff } from '../cut';
+
+/** Who measures texts, as far as it is there: faces come when they are first wanted. */
+export interface RowMeasures {
+  /** Another one whenever more can be measured exactly. */
+  readonly edition: number;
+  /** Undefined: what it takes has not come yet. */
+  at(place: TextPlace): RowTexts | undefined;
+}
+
+/** Measures of texts: whole, or as numbers of words in a pool. */
+export interface RowTexts {
+  /** Undefined: some face that it takes is not there. */
+  of(words: string, style: TextStyle): MeasuredText | undefined;
+  /** Where a text stands in a pool; undefined: it is no sum of words. */
+  put(words: string, pool: TextPool): number | undefined;
+  /** Measures texts of a pool, one after the other. */
+  summed(style: TextStyle): { show(pool: TextPool, at: number): MeasuredText };
+}
+
+/** What the boxes of rows hang on besides their values. */
+export interface RowBox extends TextPlace {
+  /** Of a row or cell, in CSS px. */
+  readonly widthPx: number;
+}
+
+/** Rows as they stand in a list. */
+export interface RowValues {
+  readonly arranged: Arranged;
+  readonly plans: readonly RowPlan[];
+  /** Finished values of an entry. */
+  readonly valuesAt: (entry: number) => readonly EntryValue[];
+}
+
+/** Numbers of words that are kept of all rows together: 16 MB. */
+const maxKept = 4_000_000;
+
+/** A template's boxes with the measures of its labels, in their order. */
+interface Measured {
+  readonly boxes: RowBoxes;
+  readonly summed: readonly ReturnType<RowTexts['summed']>[];
+}
+
+/**
+ * Solves the rows of a list one after the other. Their texts are kept as numbers of words, so that
+ * in another width nothing is evaluated, split or shaped again.
+ */
+export class MeasuredRows {
+  private readonly pool = new TextPool();
+  /** By entry, so many as the template with most labels has: where their texts stand in the pool. */
+  private readonly texts: Int32Array;
+  /** By entry, which parts have left. */
+  private readonly left: Int32Array;
+  private readonly isKept: Uint8Array;
+  private readonly labelCount: number;
+  private readonly boxes: readonly RowBoxes[];
+  private readonly measured: Measured[] = [];
+  private measures: RowTexts | undefined;
+  /** Of all texts that were measured anew. */
+  letterCount = 0;
+
+  constructor(
+    private readonly rows: RowValues,
+    private readonly from: RowMeasures,
+    private readonly place: TextPlace,
+  ) {
+    const count = rows.arranged.items.length;
+    this.boxes = rows.plans.map((plan) => new RowBoxes(plan, place.ratio));
+    this.labelCount = Math.max(0, ...this.boxes.map(({ labels }) => labels.length));
+    this.texts = new Int32Array(count * this.labelCount);
+    this.left = new Int32Array(count);
+    this.isKept = new Uint8Array(count);
+  }
+
+  /** The boxes of an entry's row in a width in CSS px; undefined: what it takes has not come yet. */
+  solve(entry: number, widthPx: number): RowBoxes | undefined {
+    this.measures ??= this.from.at(this.place);
+    const { measures } = this;
+    if (measures === undefined) return undefined;
+    const own = this.measuredOf(this.rows.arranged.plans[entry] ?? 0, measures);
+    if (own === undefined) return undefined;
+    if (!this.showKept(entry, own) && !this.measure(entry, own, measures)) return undefined;
+    own.boxes.solve(widthPx);
+    return own.boxes;
+  }
+
+  private measuredOf(plan: number, measures: RowTexts): Measured | undefined {
+    const boxes = this.boxes[plan];
+    if (this.measured[plan] === undefined && boxes !== undefined)
+      this.measured[plan] = {
+        boxes,
+        summed: boxes.labels.map(({ style }) => measures.summed(style)),
+      };
+    return this.measured[plan];
+  }
+
+  private showKept(entry: number, { boxes, summed }: Measured): boolean {
+    if (this.isKept[entry] !== 1) return false;
+    const first = entry * this.labelCount;
+    boxes.leave(this.left[entry] ?? 0);
+    for (let at = 0; at < summed.length; at += 1) {
+      const label = boxes.labels[at];
+      const text = summed[at]?.show(this.pool, this.texts[first + at] ?? 0);
+      if (label !== undefined && text !== undefined) label.node.text = text;
+    }
+    return true;
+  }
+
+  private measure(entry: number, own: Measured, measures: RowTexts): boolean {
+    const { boxes } = own;
+    boxes.fill(this.rows.valuesAt(entry));
+    for (const { words } of boxes.labels) this.letterCount += words.length;
+    if (boxes.hangsOnTexts && this.keep(entry, own, measures)) return this.showKept(entry, own);
+    return boxes.measure((words, style) => measures.of(cutOff(words), style));
+  }
+
+  /** Keeps what the boxes are filled with, if all texts are sums of words. */
+  private keep(entry: number, { boxes }: Measured, measures: RowTexts): boolean {
+    const { size } = this.pool;
+    if (size >= maxKept) return false;
+    const first = entry * this.labelCount;
+    for (let at = 0; at < boxes.labels.length; at += 1) {
+      const label = boxes.labels[at];
+      const text = label && measures.put(cutOff(measuredWords(label)), this.pool);
+      if (text === undefined) {
+        this.pool.cutTo(size);
+        return false;
+      }
+      this.texts[first + at] = text;
+    }
+    this.left[entry] = boxes.left;
+    this.isKept[entry] = 1;
+    return true;
+  }
+}

@@ -1,0 +1,25 @@
+import type { Lines } from '../core/layout';
+
+/** Where one looks in a list: at a line, so far past its edge, or at the list's end. */
+export type Seen = { readonly line: number; readonly offsetPx: number } | 'end';
+
+interface Window {
+  /** From the top of the content. */
+  readonly offset: number;
+  readonly heightPx: number;
+}
+
+/** Undefined: at the beginning, where one stays whatever comes. */
+export function seenIn(lines: Lines, { offset, heightPx }: Window): Seen | undefined {
+  if (offset <= 0 || lines.count === 0) return undefined;
+  if (offset + heightPx >= lines.heightPx - 1) return 'end';
+  const line = lines.at(offset);
+  return { line, offsetPx: offset - lines.topPx(line) };
+}
+
+/** Which offset shows the same where lines have other heights. */
+export function offsetOf(seen: Seen, lines: Lines): number {
+  if (seen === 'end') return lines.heightPx;
+  const maxPx = lines.heightPxOf(seen.line) - 1;
+  return lines.topPx(seen.line) + Math.min(seen.offsetPx, maxPx);
+}

@@ -1,0 +1,54 @@
+import { expect, test } from 'vitest';
+import { placed } from '../../src/core/layout';
+import { RowBoxes, type RowPlan } from '../../src/core/lists';
+import { chromiumBreaks, TextMeasures } from '../../src/core/text';
+import { chainFor, nodeBreaks } from '../../src/engine/measuring';
+import { MeasuredRows } from '../../src/engine/views';
+import { allSlices } from './measuring';
+import { rowMaker } from './templates';
+
+const boxesOf = ({ row }: RowBoxes) =>
+  [...placed(row)].map(({ node, x, y }) => [node.part, x, y, node.box.width, node.box.height]);
+
+test('rows that are solved again from what was kept of them stand as if they were new', async () => {
+  const chain = chainFor('en', await allSlices());
+  const findBreaks = chromiumBreaks(nodeBreaks);
+  const place = { ratio: 1.5, language: 'en' };
+  const port = { chain: () => chain, hasFaces: () => true, findBreaks };
+  const measures = new TextMeasures(place, port);
+  const others = new TextMeasures(place, port);
+  const next = rowMaker(17);
+  const cases = Array.from({ length: 100 }, next);
+  const plans: readonly RowPlan[] = cases.map(({ plan }) => ({ ...plan, heightPx: 0 }));
+  // Each template has four rows, one of them with values missing.
+  const count = cases.length * 4;
+  const valuesOf = (entry: number) => {
+    const { values } = cases[entry % cases.length] ?? next();
+    const turn = Math.floor(entry / cases.length);
+    return turn === 3
+      ? values.map(() => undefined)
+      : values.map((value) => (turn === 0 ? value : `${value} ${turn} more`));
+  };
+  let evaluated = 0;
+  const arranged = {
+    items: Int32Array.from({ length: count }, (_, at) => at),
+    plans: Uint16Array.from({ length: count }, (_, at) => at % cases.length),
+    kinds: new Uint8Array(count),
+  };
+  const valuesAt = (entry: number) => {
+    evaluated += 1;
+    return valuesOf(entry);
+  };
+  const from = { edition: 1, at: () => measures };
+  const rows = new MeasuredRows({ arranged, plans, valuesAt }, from, place);
+  for (const widthPx of [320, 240.5, 768, 320])
+    for (let entry = 0; entry < count; entry += 1) {
+      const fresh = new RowBoxes(plans[entry % cases.length] as RowPlan, place.ratio);
+      fresh.fill(valuesOf(entry));
+      fresh.measure((words, style) => others.of(words, style));
+      fresh.solve(widthPx);
+      const again = rows.solve(entry, widthPx);
+      expect(again && boxesOf(again)).toEqual(boxesOf(fresh));
+    }
+  expect(evaluated).toBeLessThan(count * 3);
+});
