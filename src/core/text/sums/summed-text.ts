@@ -3,6 +3,9 @@ import type { TextPool } from './text-pool';
 import { steps, type WordWidths } from './word-widths';
 
 const unitsAPx = 64;
+const stepsAUnit = steps / unitsAPx;
+/** In units: by so much no sum is ever rounded. */
+const edge = 4;
 /** Sums below are exact in float32, in whatever order Chromium adds the pieces. */
 const exactBelowPx = 256;
 
@@ -75,14 +78,16 @@ export class SummedText implements TextMeasure {
     for (let word = 0; word < count; word += 1) {
       const own = pool.wordAt(this.at, word);
       const end = at + widths.of(own);
-      this.pieces += widths.piecesOf(own);
-      const cuts = widths.cutsOf(own);
-      if (cuts === null) return undefined;
       let from = at;
-      for (let i = 0; cuts !== undefined && i < cuts.length; i += 1) {
-        const cut = at + (cuts[i] ?? 0);
-        if (!this.take(from, cut, available, false)) return undefined;
-        from = cut;
+      if (!widths.isSimple(own)) {
+        this.pieces += widths.piecesOf(own);
+        const cuts = widths.cutsOf(own);
+        if (cuts === null) return undefined;
+        for (let i = 0; cuts !== undefined && i < cuts.length; i += 1) {
+          const cut = at + (cuts[i] ?? 0);
+          if (!this.take(from, cut, available, false)) return undefined;
+          from = cut;
+        }
       }
       if (!this.take(from, end, available, word === count - 1)) return undefined;
       if (this.lines > max) return this.lines;
@@ -93,6 +98,8 @@ export class SummedText implements TextMeasure {
 
   /** Adds what may not be broken to the line, or begins another one with it; false: the sum can't tell. */
   private take(from: number, to: number, available: number, isLast: boolean): boolean {
+    // Far from the edge no rounding decides.
+    if (to - this.lineStart < (available - edge) * stepsAUnit) return true;
     if (this.pieces > 0 && isOnEdge(to - this.lineStart, available, this.pieces + this.count))
       return false;
     if (fits(this.lineStart, to, available, isLast && this.lineStart === 0)) return true;

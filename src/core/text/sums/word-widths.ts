@@ -35,9 +35,14 @@ export class WordWidths {
     return width === undefined || width < 0 ? this.measured(word) : width;
   }
 
+  /** Whether it is of the font that spaces are of, and nowhere broken; to be asked after its width. */
+  isSimple(word: number): boolean {
+    return this.pieces[word] === 0;
+  }
+
   /**
    * How many pieces a word adds to those that Chromium sums one by one; 0: it is of the font that
-   * spaces are of. To be asked after its width.
+   * spaces are of.
    */
   piecesOf(word: number): number {
     return (this.pieces[word] ?? 0) & maxPieces;
