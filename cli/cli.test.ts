@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Ajv from 'ajv/dist/2020';
 import { beforeAll, describe, expect, test } from 'vitest';
+import type { PartBox } from './row-boxes';
 
 const folder = mkdtempSync(join(tmpdir(), 'yarncard-'));
 const file = (name: string, content: string): string => {
@@ -244,6 +245,12 @@ describe('resolve', () => {
     const text = yarncard(['resolve', path, '--width', '360']).lines;
     expect(text.find((line) => line.startsWith('sk-0419'))).toMatch(/\t118 px$/);
     expect(yarncard(['resolve', path, '--width', 'wide']).stderr).toContain('is no width in px');
+    const large = ['--width', '360', '--text-size', '200', '--direction', 'rtl', '--json'];
+    const first = JSON.parse(yarncard(['resolve', path, ...large]).lines[0] ?? '');
+    const boxOf = (name: string) => first.boxes.find((box: PartBox) => box.part === name);
+    // Three lines of 40 px and one of 32, a gap of 2, paddings of 10; the picture stands at the right.
+    expect(boxOf('row').height).toBe(174);
+    expect(boxOf('picture').x).toBe(360 - 16 - 40);
   });
 
   test('a broken binding opens, is said, and ends with 1', () => {

@@ -42,6 +42,10 @@ describe('wrong use', () => {
     [['format', '5', '--as', '{"as":"number"}', '--locale', 'xx-!!'], /names no locale/],
     [['check', demo, '--source', 'stock'], /--source has no effect without --items/],
     [['check', demo, '--at', '$'], /--at has no effect without --items/],
+    [['resolve', demo, '--ratio', '2'], /--ratio has no effect without --width/],
+    [['resolve', demo, '--direction', 'rtl'], /--direction has no effect without --width/],
+    [['resolve', demo, '--width', '360', '--direction', 'up'], /no direction: ltr or rtl/],
+    [['resolve', demo, '--width', '360', '--text-size', 'big'], /no text size in per cent/],
     [['infer', trees, '--schema', '--types', 'ts'], /--types has no effect with --schema/],
     [['infer', trees, '--json', '--schema'], /--json has no effect with --schema/],
     [

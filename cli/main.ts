@@ -97,7 +97,9 @@ program
   .option('--list <id>', 'only this list')
   .option('--locale <locale>', 'another locale than the first of the project')
   .option('--width <px>', 'with the box of every part in a list so wide, as it is drawn')
-  .option('--ratio <ratio>', 'device pixels in a px of the page, for the boxes', '1')
+  .option('--ratio <ratio>', 'device pixels in a px of the page, for the boxes; 1 if not said')
+  .option('--text-size <per cent>', 'how large text is, for the boxes; 100 if not said')
+  .option('--direction <ltr or rtl>', 'where rows begin, for the boxes; as the locale if not said')
   .option('--json', 'one JSON value an entry')
   .action(async (file: string, options) => {
     const { resolve } = await import('./commands/resolve');

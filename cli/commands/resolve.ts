@@ -1,7 +1,8 @@
+import { directionOf } from '../../src/core/base';
 import type { Entry, List } from '../../src/core/lists';
 import { type Project, withId } from '../../src/core/project';
 import { type Engine, type Frame, trace } from '../../src/engine';
-import { flush, json, line, report, WrongUse } from '../output';
+import { flush, json, line, needs, report, WrongUse } from '../output';
 import { openProject, showLocale } from '../project';
 import { boxesFinder } from '../row-boxes';
 
@@ -11,6 +12,8 @@ interface ResolveOptions {
   readonly json?: boolean;
   readonly width?: string;
   readonly ratio?: string;
+  readonly textSize?: string;
+  readonly direction?: string;
 }
 
 const entriesAtOnce = 2_000;
@@ -40,14 +43,25 @@ function listNamed(project: Project, id: string): List {
 }
 
 /** Undefined: no width was asked for, so there are no boxes. */
-function finderFor(engine: Engine, { width, ratio = '1' }: ResolveOptions) {
+function finderFor(engine: Engine, options: ResolveOptions) {
+  const { width, ratio = '1', textSize = '100' } = options;
+  needs('--ratio', options.ratio, '--width', width);
+  needs('--text-size', options.textSize, '--width', width);
+  needs('--direction', options.direction, '--width', width);
   if (width === undefined) return undefined;
-  const [widthPx, devicePixels] = [Number(width), Number(ratio)];
+  const [widthPx, devicePixels, percent] = [Number(width), Number(ratio), Number(textSize)];
+  const language = engine.localeNow();
+  const { direction = directionOf(language) } = options;
   if (!(widthPx > 0 && widthPx <= 10_000))
     throw new WrongUse(`"${width}" is no width in px, such as 360.`);
   if (!(devicePixels >= 0.5 && devicePixels <= 8))
     throw new WrongUse(`"${ratio}" is no device pixel ratio, such as 2.`);
-  return boxesFinder({ widthPx, ratio: devicePixels, language: engine.localeNow() });
+  if (!(percent >= 50 && percent <= 400))
+    throw new WrongUse(`"${textSize}" is no text size in per cent, such as 120.`);
+  if (direction !== 'ltr' && direction !== 'rtl')
+    throw new WrongUse(`"${direction}" is no direction: ltr or rtl.`);
+  const place = { ratio: devicePixels, textSize: percent / 100, language };
+  return boxesFinder({ ...place, widthPx, direction });
 }
 
 interface Resolving {

@@ -1,5 +1,6 @@
+import type { TextDirection } from '../core/base';
 import { cellWidth, Lines } from '../core/layout';
-import type { Entry, KnownSequence, RowPlan, Sequence } from '../core/lists';
+import type { Entry, KnownSequence, RowPlace, RowPlan, Sequence } from '../core/lists';
 import { Entries } from './entries';
 import type { Pictures } from './parts';
 import { Pool, type PooledRow, place } from './pool';
@@ -24,6 +25,10 @@ export interface ListViewPorts {
   pressed(entry: Entry, part: string | undefined): void;
   /** A person scrolled. */
   scrolled?(): void;
+  /** Where rows begin: at the left, unless it says otherwise. */
+  direction?(): TextDirection;
+  /** By how much text is larger than styles say; 1: as they say. */
+  textSize?(): number;
   /** The box has another width: rows may be of other heights. */
   resized?(): void;
 }
@@ -40,7 +45,7 @@ export interface Wanted {
   readonly from: number;
   readonly to: number;
   readonly sequence: KnownSequence;
-  readonly box: { readonly widthPx: number; readonly ratio: number };
+  readonly box: RowPlace & { readonly widthPx: number };
 }
 
 export interface Shown {
@@ -142,7 +147,8 @@ export class ListView {
   wanted(): Wanted {
     const { from, to } = this.range();
     const { id = -1, heightsId = -1 } = this.shown?.sequence ?? {};
-    const box = { widthPx: this.widthPx, ratio: devicePixelRatio };
+    const textSize = this.ports.textSize?.() ?? 1;
+    const box = { widthPx: this.widthPx, ratio: devicePixelRatio, textSize };
     return { from, to: Math.max(to, from + 30), sequence: { id, heightsId }, box };
   }
 
@@ -312,7 +318,9 @@ export class ListView {
     const { edge, gap } = arrangement;
     const line = this.lines.of(index);
     const width = cellWidth(this.widthPx, { columns: this.lines.columnsOf(line), edge, gap });
-    const x = edge + (index - this.lines.firstOf(line)) * (width + gap);
+    const start = edge + (index - this.lines.firstOf(line)) * (width + gap);
+    const isRtl = this.ports.direction?.() === 'rtl';
+    const x = isRtl ? this.widthPx - start - width : start;
     const y = this.scroller.near(this.lines.topPx(line));
     place(row, { x, y, width, height: this.lines.heightPxOf(line), index, entryCount });
   }

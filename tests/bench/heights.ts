@@ -30,6 +30,7 @@ function projectOf(items: ReturnType<typeof benchItems>): Project {
   return { ...drafted, templates: drafted.templates.map((each) => ({ ...each, row })) };
 }
 
+const place = { ratio: devicePixelRatio, textSize: 1 };
 const widths = [360, 412, 320, 393.5, 700];
 /** Chromium lays out as many as this, and is slower with more. */
 const drawnCount = 2_000;
@@ -40,13 +41,16 @@ const bench = {
     const items = benchItems(count);
     const project = projectOf(items);
     const measures = new Measures(browserFiles, () => {});
-    while (measures.at({ ratio: devicePixelRatio, language: 'en' }) === undefined)
-      await measures.more();
+    while (measures.at({ ...place, language: 'en' }) === undefined) await measures.more();
     const ours: number[] = [];
-    const engine = new Engine({ pause: async () => {}, now: () => '2026-03-02T10:00:00Z', measures });
+    const engine = new Engine({
+      pause: async () => {},
+      now: () => '2026-03-02T10:00:00Z',
+      measures,
+    });
     const [source] = project.sources;
     engine.hold(source?.id ?? '', items);
-    const at = (widthPx: number) => ({ from: 0, to: 30, box: { widthPx, ratio: devicePixelRatio } });
+    const at = (widthPx: number) => ({ from: 0, to: 30, box: { ...place, widthPx } });
     const [first = 0] = widths;
     engine.update(project, at(first));
     for (const widthPx of widths) {
@@ -63,10 +67,9 @@ const bench = {
 /** The same rows, laid out by the browser. */
 function laidOut(engine: Engine): { theirs: number[]; off: number } {
   const host = document.getElementById('rows');
-  const [widthPx = 0] = widths;
   const { plans, sequence } = engine.view({
     ...{ from: 0, to: drawnCount },
-    box: { widthPx: widths.at(-1) ?? 0, ratio: devicePixelRatio },
+    box: { ...place, widthPx: widths.at(-1) ?? 0 },
   });
   const drawn = engine.entries({ from: 0, to: drawnCount }).map((entry) => {
     const plan = plans[entry.plan];

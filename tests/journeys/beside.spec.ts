@@ -133,3 +133,40 @@ test('an address that names what is not there shows the usual', async ({ page })
   await expect.poll(async () => (await rowsBeside(page))[0]?.[0]).toBe('Merino lace, undyed');
   await expect(page.getByRole('button', { name: /^Locale beside/ })).toHaveText('en-GB');
 });
+
+test('text size, direction and any width are settings of a window, and stand in its address', async ({
+  page,
+}) => {
+  await openDemo(page, 'templates');
+  const list = page.getByRole('region', { name: 'Rows', exact: true });
+  const row = list.locator('.yc-row:not(.yc-spare)').first();
+  const heightOf = () => row.evaluate((element) => element.getBoundingClientRect().height);
+  expect(await heightOf()).toBe(60);
+  await page.getByRole('button', { name: /^Text: / }).click();
+  await page.getByRole('menuitem', { name: '200 %' }).click();
+  // Lines of 40 and 32 px with a gap of 2, and paddings of 10.
+  await expect.poll(heightOf).toBe(94);
+
+  const isPictureAtStart = () =>
+    row.evaluate((element) => {
+      const [picture, words] = [...element.children].map((each) => each.getBoundingClientRect().x);
+      return (picture ?? 0) < (words ?? 0);
+    });
+  expect(await isPictureAtStart()).toBe(true);
+  await page.getByRole('button', { name: /^Text: / }).click();
+  await page.getByRole('menuitem', { name: 'rows from right to left' }).click();
+  await expect.poll(isPictureAtStart).toBe(false);
+
+  const edge = page.getByRole('separator', { name: 'Width of the device', exact: true });
+  await edge.focus();
+  for (let at = 0; at < 3; at += 1) await page.keyboard.press('Shift+ArrowRight');
+  await page.keyboard.press('ArrowLeft');
+  const widthOf = () => list.evaluate((element) => element.clientWidth);
+  await expect.poll(widthOf).toBe(389);
+  await saved(page);
+  await page.reload();
+  await expect.poll(heightOf).toBe(94);
+  await expect.poll(widthOf).toBe(389);
+  expect(await isPictureAtStart()).toBe(false);
+  expect(new URL(page.url()).search).toBe('?device=phone-389x740&text-size=200&direction=rtl');
+});

@@ -1,4 +1,5 @@
 import { build } from 'esbuild';
+import type { TextDirection } from '../../src/core/base';
 import { placed } from '../../src/core/layout';
 import { RowBoxes } from '../../src/core/lists';
 import { chromiumBreaks, paragraphsOf, TextMeasures } from '../../src/core/text';
@@ -15,10 +16,12 @@ import { bindRow, createRow } from '../../src/render';
 globalThis.boxesOf = (cases, face) => {
   document.body.className = 'yc-list';
   document.body.style.setProperty('--row-face', face);
-  return cases.map(({ plan, values, widthPx }) => {
+  return cases.map(({ plan, values, widthPx, textSize, direction }) => {
     const row = createRow({ ...plan, heightPx: 0 });
     bindRow(row, { kind: 'row', key: '', plan: 0, values }, () => undefined);
     row.element.style.width = widthPx + 'px';
+    row.element.style.setProperty('--row-text-size', textSize);
+    row.element.dir = direction;
     row.element.classList.remove('yc-row');
     document.body.append(row.element);
     const origin = row.element.getBoundingClientRect();
@@ -97,11 +100,11 @@ export async function compareBoxes(task: {
     const some = cases.slice(at, at + 200);
     const theirs = await page.evaluate(({ some, face }) => boxesOf(some, face), { some, face });
     some.forEach((row, i) => {
-      const boxes = new RowBoxes(row.plan, ratio);
+      const boxes = new RowBoxes(row.plan, { ratio, textSize: row.textSize });
       boxes.fill(row.values);
-      boxes.measure((words, style) => measures.of(words, style));
+      boxes.measure((words, font) => measures.of(words, font));
       boxes.solve(row.widthPx);
-      for (const ours of partBoxes(boxes)) {
+      for (const ours of partBoxes(boxes, row.direction)) {
         boxCount += 1;
         const own = theirs[i]?.find(({ part }) => part === ours.part);
         if (own !== undefined && isSame(own, ours)) continue;
@@ -118,9 +121,9 @@ const sides = ['x', 'y', 'width', 'height'] as const;
 const isSame = (one: PartBox, other: PartBox): boolean =>
   sides.every((side) => Math.abs(one[side] - other[side]) < 1 / 128);
 
-function* partBoxes({ row, ratio }: RowBoxes): Generator<PartBox> {
-  const css = (units: number) => units / 64 / ratio;
-  for (const { node, x, y } of placed(row)) {
+function* partBoxes({ row, place }: RowBoxes, direction: TextDirection): Generator<PartBox> {
+  const css = (units: number) => units / 64 / place.ratio;
+  for (const { node, x, y } of placed(row, direction)) {
     const { width, height } = node.box;
     yield { part: node.part, x: css(x), y: css(y), width: css(width), height: css(height) };
   }

@@ -8,12 +8,18 @@ import { allSlices } from './measuring';
 import { rowMaker } from './templates';
 
 const boxesOf = ({ row }: RowBoxes) =>
-  [...placed(row)].map(({ node, x, y }) => [node.part, x, y, node.box.width, node.box.height]);
+  [...placed(row, 'ltr')].map(({ node, x, y }) => [
+    node.part,
+    x,
+    y,
+    node.box.width,
+    node.box.height,
+  ]);
 
 test('rows that are solved again from what was kept of them stand as if they were new', async () => {
   const chain = chainFor('en', await allSlices());
   const findBreaks = chromiumBreaks(nodeBreaks);
-  const place = { ratio: 1.5, language: 'en' };
+  const place = { ratio: 1.5, textSize: 1.2, language: 'en' };
   const port = { chain: () => chain, hasFaces: () => true, findBreaks };
   const measures = new TextMeasures(place, port);
   const others = new TextMeasures(place, port);
@@ -43,9 +49,9 @@ test('rows that are solved again from what was kept of them stand as if they wer
   const rows = new MeasuredRows({ arranged, plans, valuesAt }, from, place);
   for (const widthPx of [320, 240.5, 768, 320])
     for (let entry = 0; entry < count; entry += 1) {
-      const fresh = new RowBoxes(plans[entry % cases.length] as RowPlan, place.ratio);
+      const fresh = new RowBoxes(plans[entry % cases.length] as RowPlan, place);
       fresh.fill(valuesOf(entry));
-      fresh.measure((words, style) => others.of(words, style));
+      fresh.measure((words, font) => others.of(words, font));
       fresh.solve(widthPx);
       const again = rows.solve(entry, widthPx);
       expect(again && boxesOf(again)).toEqual(boxesOf(fresh));

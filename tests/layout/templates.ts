@@ -1,4 +1,4 @@
-import { seededRandom } from '../../src/core/base';
+import { seededRandom, type TextDirection } from '../../src/core/base';
 import { type RowPlan, rowPlanOf } from '../../src/core/lists';
 import type { EntryValue, Part, StackPart, Template } from '../../src/core/templates';
 import { scripts, textMaker } from './corpus';
@@ -8,6 +8,9 @@ export interface RowCase {
   readonly plan: Omit<RowPlan, 'heightPx'>;
   readonly values: readonly EntryValue[];
   readonly widthPx: number;
+  /** 1: as styles say. */
+  readonly textSize: number;
+  readonly direction: TextDirection;
 }
 
 /** A repeatable maker of rows: templates up to four stacks deep, with texts of all scripts. */
@@ -82,6 +85,12 @@ export function rowMaker(seed: number): () => RowCase {
     const values = plan.slots.map(({ kind }) =>
       kind === 'text' && random() < 0.95 ? make(pick(scripts), pick([1, 2, 4, 8, 14])) : '',
     );
-    return { plan, values, widthPx: pick([160, 240.5, 320, 360, 412, 768]) };
+    return {
+      plan,
+      values,
+      widthPx: pick([160, 240.5, 320, 360, 412, 768]),
+      textSize: pick([0.8, 1, 1, 1.2, 1.35, 1.5, 2]),
+      direction: pick(['ltr', 'ltr', 'rtl'] as const),
+    };
   };
 }

@@ -5,6 +5,7 @@
 export { clipped } from './clip';
 export { piecesOf, wordsOf } from './date-fields';
 export { keepsDigits } from './digits';
+export { directionOf, type TextDirection } from './direction';
 export type { Finding, Mend, Place, Severity } from './finding';
 export { placeInWords } from './finding';
 export { freeId, slug } from './id';

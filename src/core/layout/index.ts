@@ -11,6 +11,7 @@ export {
   type LabelNode,
   type LayoutNode,
   type Length,
+  lineUnitsAt,
   type MeasuredText,
   newBlock,
   newLabel,

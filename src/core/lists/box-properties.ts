@@ -18,31 +18,38 @@ import {
 
 export type Value = Constant | EntryValue;
 
-/** CSS px as whole 1/64 device px. */
-type Units = (px: number) => number;
-export type BoxSetter = (value: Value, units: Units) => void;
-type Setters<Node> = Readonly<Record<string, (node: Node, value: Value, units: Units) => void>>;
+/** How lengths of a template become units of layout. */
+export interface Scale {
+  /** CSS px as whole 1/64 device px. */
+  readonly units: (px: number) => number;
+  /** The same of line heights. */
+  readonly lineUnits: (px: number) => number;
+  /** By how much text is larger than styles say; 1: as they say. */
+  readonly textSize: number;
+}
+export type BoxSetter = (value: Value, scale: Scale) => void;
+type Setters<Node> = Readonly<Record<string, (node: Node, value: Value, scale: Scale) => void>>;
 
 const ofEveryNode: Setters<LayoutNode> = {
-  width: (node, value, units) => {
+  width: (node, value, { units }) => {
     node.width = lengthOf(value, units);
   },
-  height: (node, value, units) => {
+  height: (node, value, { units }) => {
     node.height = lengthOf(value, units);
   },
-  minWidth: ({ limits }, value, units) => {
+  minWidth: ({ limits }, value, { units }) => {
     limits.minWidth = numberOf(value, 0, units);
   },
-  maxWidth: ({ limits }, value, units) => {
+  maxWidth: ({ limits }, value, { units }) => {
     limits.maxWidth = numberOf(value, Number.POSITIVE_INFINITY, units);
   },
-  minHeight: ({ limits }, value, units) => {
+  minHeight: ({ limits }, value, { units }) => {
     limits.minHeight = numberOf(value, 0, units);
   },
-  maxHeight: ({ limits }, value, units) => {
+  maxHeight: ({ limits }, value, { units }) => {
     limits.maxHeight = numberOf(value, Number.POSITIVE_INFINITY, units);
   },
-  padding: (node, value, units) => {
+  padding: (node, value, { units }) => {
     node.padding = insetsOf(value, units);
   },
 };
@@ -51,7 +58,7 @@ const ofStacks: Setters<StackNode> = {
   direction: (node, value) => {
     node.direction = wordOf(value, ['across', 'down', 'over']);
   },
-  gap: (node, value, units) => {
+  gap: (node, value, { units }) => {
     node.gap = numberOf(value, 0, units);
   },
   align: (node, value) => {
@@ -69,32 +76,40 @@ const ofLabels: Setters<LabelNode> = {
     node.maxLines =
       value === 'all' ? Number.POSITIVE_INFINITY : typeof value === 'number' ? value : 1;
   },
-  style: (node, value, units) => {
-    node.lineHeight = units(styleOf(value).linePx);
+  style: (node, value, { lineUnits, textSize }) => {
+    node.lineHeight = lineUnits(styleOf(value).linePx * textSize);
   },
 };
 
 /** What sets a property of a node; undefined: no box hangs on it. */
 export function boxSetter(node: LayoutNode, property: string): BoxSetter | undefined {
   const general = ownValue(ofEveryNode, property);
-  if (general !== undefined) return (value, units) => general(node, value, units);
+  if (general !== undefined) return (value, scale) => general(node, value, scale);
   if (node.kind === 'stack') {
     const set = ownValue(ofStacks, property);
-    return set && ((value, units) => set(node, value, units));
+    return set && ((value, scale) => set(node, value, scale));
   }
   if (node.kind === 'label') {
     const set = ownValue(ofLabels, property);
-    return set && ((value, units) => set(node, value, units));
+    return set && ((value, scale) => set(node, value, scale));
   }
   return undefined;
 }
 
-export const styleOf = (value: Value): TextStyle =>
+export type LabelFont = Pick<TextStyle, 'sizePx' | 'weight'>;
+
+/** What the text of a style is measured by. */
+export const fontOf = (value: Value, textSize: number): LabelFont => {
+  const { sizePx, weight } = styleOf(value);
+  return { sizePx: sizePx * textSize, weight };
+};
+
+const styleOf = (value: Value): TextStyle =>
   Object.entries(textStyles).find(([name]) => name === value)?.[1] ?? textStyles.body;
 
 const fit: Length = { kind: 'fit' };
 
-function lengthOf(value: Value, units: Units): Length {
+function lengthOf(value: Value, units: Scale['units']): Length {
   if (!isSize(value) || value === 'fit') return fit;
   return 'share' in value
     ? { kind: 'share', share: value.share }
@@ -104,10 +119,10 @@ function lengthOf(value: Value, units: Units): Length {
 const isSize = (value: Value): value is Size =>
   value === 'fit' || (typeof value === 'object' && ('share' in value || 'fixed' in value));
 
-const numberOf = (value: Value, none: number, units: Units): number =>
+const numberOf = (value: Value, none: number, units: Scale['units']): number =>
   typeof value === 'number' ? units(value) : none;
 
-function insetsOf(value: Value, units: Units): Insets {
+function insetsOf(value: Value, units: Scale['units']): Insets {
   const { start, end, top, bottom } =
     typeof value === 'object' && 'top' in value ? value : { start: 0, end: 0, top: 0, bottom: 0 };
   return { start: units(start), end: units(end), top: units(top), bottom: units(bottom) };

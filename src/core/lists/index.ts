@@ -21,5 +21,5 @@ export {
   type Sequence,
 } from './frame';
 export { type Arrangement, type Choice, columnsOf, type List } from './list';
-export { measuredWords, RowBoxes, type RowLabel } from './row-boxes';
+export { measuredWords, RowBoxes, type RowLabel, type RowPlace } from './row-boxes';
 export { hangsOnText, plainHeightPx } from './row-height';

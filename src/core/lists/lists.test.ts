@@ -93,10 +93,11 @@ describe('the height of a row', () => {
     const plan = planOf({ ...words, children: [{ ...title, lines: 'all' } as typeof title] });
     const text = () => ({ isEmpty: false, width: 64_000, lineCount: () => 3 });
     expect(hangsOnText(plan)).toBe(true);
-    const boxes = new RowBoxes(plan, 1.5);
+    const boxes = new RowBoxes(plan, { ratio: 1.5, textSize: 1 });
     boxes.fill([]);
     boxes.measure(text);
     boxes.solve(100);
     expect(boxes.heightPx).toBe(60);
+    expect(plainHeightPx(planOf(row), { ratio: 1, textSize: 2 })).toBe(40 + 2 + 32 + 21);
   });
 });

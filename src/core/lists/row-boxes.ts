@@ -2,6 +2,7 @@ import { ownValue } from '../base';
 import {
   type LabelNode,
   type LayoutNode,
+  lineUnitsAt,
   type MeasuredText,
   newBlock,
   newLabel,
@@ -10,15 +11,23 @@ import {
   solve,
   unitsAt,
 } from '../layout';
-import type { EntryValue, TextStyle } from '../templates';
-import { boxSetter, styleOf, type Value } from './box-properties';
+import type { EntryValue } from '../templates';
+import { boxSetter, fontOf, type LabelFont, type Scale, type Value } from './box-properties';
 import type { PartPlan, RowPlan } from './frame';
+
+/** Where rows are drawn, as far as sizes hang on it. */
+export interface RowPlace {
+  /** Device px in a CSS px. */
+  readonly ratio: number;
+  /** By how much text is larger than styles say; 1: as they say. */
+  readonly textSize: number;
+}
 
 /** A label of a row with what its text is measured by. */
 export interface RowLabel {
   readonly node: LabelNode;
   words: string;
-  style: TextStyle;
+  font: LabelFont;
 }
 
 /** A stack with all its parts, also those that may leave. */
@@ -47,14 +56,15 @@ export class RowBoxes {
   private readonly setters: readonly ((value: Value) => void)[];
   private readonly leavers: readonly Leaver[];
   private gone = 0;
-  private readonly units: (px: number) => number;
+
+  private readonly scale: Scale;
 
   constructor(
     plan: Omit<RowPlan, 'heightPx'>,
-    /** Device px in a CSS px. */
-    readonly ratio: number,
+    readonly place: RowPlace,
   ) {
-    this.units = unitsAt(ratio);
+    const { ratio, textSize } = place;
+    this.scale = { units: unitsAt(ratio), lineUnits: lineUnitsAt(ratio), textSize };
     const nodes = new Map<string, LayoutNode>();
     const labels = new Map<LayoutNode, RowLabel>();
     this.row = this.nodeOf(plan.row, nodes, labels);
@@ -67,8 +77,8 @@ export class RowBoxes {
       const set = boxSetter(node, property);
       if (set !== undefined) hangsOnTexts = false;
       return (value) => {
-        set?.(value, this.units);
-        if (label !== undefined) setWords(label, property, value);
+        set?.(value, this.scale);
+        if (label !== undefined) this.setWords(label, property, value);
       };
     });
     this.leavers = plan.slots.flatMap(({ part, kind, leaves }, slot) => {
@@ -101,9 +111,9 @@ export class RowBoxes {
   }
 
   /** Measures the texts of its labels; false: one can't be measured yet. */
-  measure(text: (words: string, style: TextStyle) => MeasuredText | undefined): boolean {
+  measure(text: (words: string, font: LabelFont) => MeasuredText | undefined): boolean {
     for (const label of this.labels) {
-      const measured = text(measuredWords(label), label.style);
+      const measured = text(measuredWords(label), label.font);
       if (measured === undefined) return false;
       label.node.text = measured;
     }
@@ -112,7 +122,7 @@ export class RowBoxes {
 
   /** Solves in a width in CSS px. */
   solve(widthPx: number): void {
-    solve(this.row, this.units(widthPx));
+    solve(this.row, this.scale.units(widthPx));
   }
 
   /** A label that has not left; undefined: there is none. */
@@ -123,7 +133,7 @@ export class RowBoxes {
   }
 
   get heightPx(): number {
-    return this.row.box.height / 64 / this.ratio;
+    return this.row.box.height / 64 / this.place.ratio;
   }
 
   private nodeOf(
@@ -134,10 +144,11 @@ export class RowBoxes {
     const node = newNode(part);
     nodes.set(part.id, node);
     for (const property of Object.keys(part.values))
-      boxSetter(node, property)?.(ownValue(part.values, property), this.units);
+      boxSetter(node, property)?.(ownValue(part.values, property), this.scale);
     if (node.kind === 'label') {
       const words = String(ownValue(part.values, 'text') ?? '');
-      labels.set(node, { node, words, style: styleOf(ownValue(part.values, 'style')) });
+      const font = fontOf(ownValue(part.values, 'style'), this.place.textSize);
+      labels.set(node, { node, words, font });
     }
     if (node.kind === 'stack') {
       const parts = part.children.map((child) => this.nodeOf(child, nodes, labels));
@@ -146,16 +157,16 @@ export class RowBoxes {
     }
     return node;
   }
+
+  private setWords(label: RowLabel, property: string, value: Value): void {
+    if (property === 'text') label.words = String(value ?? '');
+    if (property === 'style') label.font = fontOf(value, this.place.textSize);
+  }
 }
 
 function newNode({ part, id }: PartPlan): LayoutNode {
   if (part === 'stack') return newStack(id);
   return part === 'image' ? newBlock(id) : newLabel(id);
-}
-
-function setWords(label: RowLabel, property: string, value: Value): void {
-  if (property === 'text') label.words = String(value ?? '');
-  if (property === 'style') label.style = styleOf(value);
 }
 
 /** What is measured of a label: on one line, paragraphs follow each other. */

@@ -6,6 +6,7 @@ import { SummedText } from './sums/summed-text';
 import { TextPool } from './sums/text-pool';
 import { WordTable } from './sums/word-table';
 import { WordWidths } from './sums/word-widths';
+import { drawnSize } from './widths';
 import { paragraphsOf } from './words';
 
 export interface TextFont extends Pick<Font, 'weight'> {
@@ -99,7 +100,7 @@ export class TextMeasures {
   }
 
   private sizeOf({ sizePx }: TextFont): number {
-    return Math.fround(sizePx * this.place.ratio);
+    return drawnSize(Math.fround(Math.fround(sizePx) * this.place.ratio));
   }
 
   private measured(words: string, of: TextFont): TextMeasure {

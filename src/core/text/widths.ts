@@ -8,6 +8,10 @@ export interface Advances {
 
 const ceil64 = (px: number): number => Math.ceil(px * 64) / 64;
 
+/** The size that Chromium draws with: it keeps fonts by hundredths of a px. */
+export const drawnSize = (sizePx: number): number =>
+  Math.fround(Math.floor(Math.fround(sizePx * 100)) / 100);
+
 /** In px, as Chromium rounds each: to 1/65536, the advance from a scale of 1/64. */
 export function advancesAt({ glyphs, items, start }: Shaped, sizePx: number): Advances {
   const ofGlyphs = new Float64Array(glyphs.length);
@@ -20,7 +24,7 @@ export function advancesAt({ glyphs, items, start }: Shaped, sizePx: number): Ad
     if (glyph === undefined) continue;
     if (glyph.unitsPerEm !== unitsPerEm) {
       unitsPerEm = glyph.unitsPerEm;
-      scale = Math.round((sizePx * 64 * 65_536) / unitsPerEm) / 64;
+      scale = Math.round((Math.trunc(sizePx * 64) * 65_536) / unitsPerEm) / 64;
       kerningScale = (sizePx * 65_536) / unitsPerEm;
     }
     const advance =

@@ -1,5 +1,5 @@
 import type { Finding } from '../../core/base';
-import type { Entry, KnownSequence, RowPlan, Sequence } from '../../core/lists';
+import type { Entry, KnownSequence, RowPlace, RowPlan, Sequence } from '../../core/lists';
 
 /** Entries from `from` up to but without `to`. */
 export interface EntryRange {
@@ -12,11 +12,9 @@ export interface EntryRange {
 }
 
 /** Where a list is drawn. */
-export interface ListBox {
+export interface ListBox extends RowPlace {
   /** Inner width, in CSS px. */
   readonly widthPx: number;
-  /** Device px in a CSS px. */
-  readonly ratio: number;
 }
 
 /** What drawing the list needs, as of one version of project and items. */

@@ -53,7 +53,7 @@ function opened(measures: RowMeasures) {
   return { engine, project, label: { template: place.template, part: title } };
 }
 
-const at = (widthPx: number, to = 5) => ({ from: 0, to, box: { widthPx, ratio: 1 } });
+const at = (widthPx: number, to = 5) => ({ from: 0, to, box: { widthPx, ratio: 1, textSize: 1 } });
 const heightsIn = (frame: ReturnType<Engine['view']>) =>
   [...(frame.sequence.heights ?? [])].map((units) => units / 64);
 
@@ -97,7 +97,7 @@ test('in how many rows a label is cut is counted in any width', () => {
   const measures = letters();
   const { engine, project, label } = opened(measures);
   engine.update(project, at(360));
-  const box = { widthPx: 360, ratio: 1 };
+  const box = { widthPx: 360, ratio: 1, textSize: 1 };
   expect(atOnce(engine.labelCuts({ ...label, box }))).toBeUndefined();
   measures.come();
   expect(atOnce(engine.labelCuts({ ...label, box }))).toMatchObject({

@@ -1,7 +1,13 @@
 import type { MeasuredText } from '../../core/layout';
-import { type Arranged, measuredWords, RowBoxes, type RowPlan } from '../../core/lists';
-import type { EntryValue, TextStyle } from '../../core/templates';
-import { type TextPlace, TextPool } from '../../core/text';
+import {
+  type Arranged,
+  measuredWords,
+  RowBoxes,
+  type RowPlace,
+  type RowPlan,
+} from '../../core/lists';
+import type { EntryValue } from '../../core/templates';
+import { type TextFont, type TextPlace, TextPool } from '../../core/text';
 import { cutOff } from '../cut';
 
 /** Who measures texts, as far as it is there: faces come when they are first wanted. */
@@ -15,15 +21,15 @@ export interface RowMeasures {
 /** Measures of texts: whole, or as numbers of words in a pool. */
 export interface RowTexts {
   /** Undefined: some face that it takes is not there. */
-  of(words: string, style: TextStyle): MeasuredText | undefined;
+  of(words: string, font: TextFont): MeasuredText | undefined;
   /** Where a text stands in a pool; undefined: it is no sum of words. */
   put(words: string, pool: TextPool): number | undefined;
   /** Measures texts of a pool, one after the other. */
-  summed(style: TextStyle): { show(pool: TextPool, at: number): MeasuredText };
+  summed(font: TextFont): { show(pool: TextPool, at: number): MeasuredText };
 }
 
 /** What the boxes of rows hang on besides their values. */
-export interface RowBox extends TextPlace {
+export interface RowBox extends TextPlace, RowPlace {
   /** Of a row or cell, in CSS px. */
   readonly widthPx: number;
 }
@@ -66,10 +72,10 @@ export class MeasuredRows {
   constructor(
     private readonly rows: RowValues,
     private readonly from: RowMeasures,
-    private readonly place: TextPlace,
+    private readonly place: TextPlace & RowPlace,
   ) {
     const count = rows.arranged.items.length;
-    this.boxes = rows.plans.map((plan) => new RowBoxes(plan, place.ratio));
+    this.boxes = rows.plans.map((plan) => new RowBoxes(plan, place));
     this.labelCount = Math.max(0, ...this.boxes.map(({ labels }) => labels.length));
     this.texts = new Int32Array(count * this.labelCount);
     this.left = new Int32Array(count);
@@ -93,7 +99,7 @@ export class MeasuredRows {
     if (this.measured[plan] === undefined && boxes !== undefined)
       this.measured[plan] = {
         boxes,
-        summed: boxes.labels.map(({ style }) => measures.summed(style)),
+        summed: boxes.labels.map(({ font }) => measures.summed(font)),
       };
     return this.measured[plan];
   }
@@ -115,7 +121,7 @@ export class MeasuredRows {
     boxes.fill(this.rows.valuesAt(entry));
     for (const { words } of boxes.labels) this.letterCount += words.length;
     if (boxes.hangsOnTexts && this.keep(entry, own, measures)) return this.showKept(entry, own);
-    return boxes.measure((words, style) => measures.of(cutOff(words), style));
+    return boxes.measure((words, font) => measures.of(cutOff(words), font));
   }
 
   /** Keeps what the boxes are filled with, if all texts are sums of words. */

@@ -10,6 +10,7 @@ import {
   hangsOnText,
   type List,
   plainHeightPx,
+  type RowPlace,
   type RowPlan,
   rowPlanOf,
 } from '../../core/lists';
@@ -300,9 +301,11 @@ export class View {
 
   private takeBox(box: ListBox | undefined): void {
     if (box === undefined) return;
-    const isSame = box.widthPx === this.box?.widthPx && box.ratio === this.box.ratio;
+    const { widthPx, ratio, textSize } = box;
+    const before = this.box;
     this.box = box;
-    if (!isSame) this.arrangeLines();
+    if (ratio !== before?.ratio || textSize !== before.textSize) this.arrange();
+    else if (widthPx !== before.widthPx) this.arrangeLines();
   }
 
   /** Those that are about to be seen are measured at once. */
@@ -333,7 +336,14 @@ export class View {
 
   /** The rows as they can be solved in any width. */
   private rowsOf(values: RowValues, measures: RowMeasures, box: RowBox): MeasuredRows {
-    const of = [values.arranged, values.plans, this.world.version, box.ratio, box.language];
+    const of = [
+      values.arranged,
+      values.plans,
+      this.world.version,
+      box.ratio,
+      box.textSize,
+      box.language,
+    ];
     if (this.rows === undefined || of.some((each, at) => each !== this.ofRows[at])) {
       this.rows = new MeasuredRows(values, measures, box);
       this.ofRows = of;
@@ -347,7 +357,7 @@ export class View {
     const { edge, gap } = arrangement;
     const columns = columnsOf(arrangement);
     const widthPx = cellWidth(list.widthPx, { columns, edge, gap });
-    return { widthPx, ratio: list.ratio, language: this.locale() };
+    return { ...list, widthPx, language: this.locale() };
   }
 
   private valuesAt(entry: number) {
@@ -370,7 +380,7 @@ export class View {
     const ids =
       list === undefined ? [] : [...list.choices.map((each) => each.template), list.otherwise];
     this.templates = [...new Set(ids)].flatMap((id) => (id && this.compiled(id)) || []);
-    this.plans = this.templates.map(planOf);
+    this.plans = this.templates.map((template) => planOf(template, this.box));
   }
 
   private knownTypes() {
@@ -392,7 +402,7 @@ export interface Tried {
   readonly entries: readonly Entry[];
 }
 
-const planOf = ({ template }: CompiledTemplate): RowPlan => ({
+const planOf = ({ template }: CompiledTemplate, place?: RowPlace): RowPlan => ({
   ...rowPlanOf(template),
-  heightPx: plainHeightPx(rowPlanOf(template)),
+  heightPx: plainHeightPx(rowPlanOf(template), place),
 });

@@ -27,8 +27,8 @@ export const label: PartView = {
       if (style === undefined) return;
       element.classList.toggle('yc-ink', style.colour === 'ink');
       element.classList.toggle('yc-ash', style.colour === 'ash');
-      element.style.fontSize = `${style.sizePx}px`;
-      element.style.lineHeight = `${style.linePx}px`;
+      element.style.fontSize = `calc(${style.sizePx}px * var(--row-text-size, 1))`;
+      element.style.lineHeight = `calc(${style.linePx}px * var(--row-text-size, 1))`;
       element.style.fontWeight = String(style.weight);
     },
     height: drawHeight,

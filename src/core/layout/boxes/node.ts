@@ -181,6 +181,12 @@ export const unitsAt =
   (px: number): number =>
     Math.floor(Math.fround(Math.fround(px) * ratio) * 64);
 
+/** The same of line heights, which it rounds. */
+export const lineUnitsAt =
+  (ratio: number) =>
+  (px: number): number =>
+    Math.round(Math.fround(Math.fround(px) * ratio) * 64);
+
 /** Lines that a label shows. */
 export const shownLines = ({ wantedLines, maxLines }: LabelNode): number =>
   Math.min(wantedLines, maxLines);

@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import type { TextDirection } from '../../../core/base';
 import type { DeviceFamily } from '../../../core/pictures';
 import type { Frame } from '../../../engine';
 
@@ -20,24 +21,49 @@ const narrowPhone: Device = {
 export const devices: readonly Device[] = [
   { name: 'small phone', family: 'phone', widthPx: 320, heightPx: 568 },
   narrowPhone,
+  { name: 'phone', family: 'phone', widthPx: 390, heightPx: 844 },
   { name: 'wide phone', family: 'phone', widthPx: 412, heightPx: 860 },
+  { name: 'lying phone', family: 'phone', widthPx: 740, heightPx: 360 },
+  { name: 'small tablet', family: 'tablet', widthPx: 600, heightPx: 960 },
   { name: 'tablet', family: 'tablet', widthPx: 768, heightPx: 1024 },
+  { name: 'lying tablet', family: 'tablet', widthPx: 1024, heightPx: 768 },
+  { name: 'side of a desktop', family: 'desktop', widthPx: 480, heightPx: 900 },
 ];
 
+/** Whether it is one of them, not one of any width. */
+export const isNamed = (device: Device): boolean => devices.includes(device);
+
+/** How wide a window may be made, in CSS px. */
+export const minWidthPx = 120;
+export const maxWidthPx = 2_000;
+
+/** A device of any width, otherwise as another one. */
+export const madeAsWide = (device: Device, widthPx: number): Device => ({
+  ...device,
+  name: 'any width',
+  widthPx: Math.max(minWidthPx, Math.min(maxWidthPx, Math.round(widthPx))),
+});
+
 export type Scheme = 'light' | 'dark';
+
+/** By how much text may be larger than styles say; 1: as they say. */
+export const textSizes: readonly number[] = [0.8, 1, 1.2, 1.35, 1.5, 2];
+
+/** Where rows begin; undefined: as the locale says. */
+export type Direction = TextDirection | undefined;
 
 export interface WindowSettings {
   readonly device: Device;
   readonly scheme: Scheme;
+  readonly textSize: number;
+  readonly direction: Direction;
   /** Undefined: the project's first. */
   readonly locale: string | undefined;
 }
 
-export const useWindow = create<WindowSettings>()(() => ({
-  device: narrowPhone,
-  scheme: 'light',
-  locale: undefined,
-}));
+const usual = { device: narrowPhone, textSize: 1, direction: undefined, locale: undefined };
+
+export const useWindow = create<WindowSettings>()(() => ({ ...usual, scheme: 'light' }));
 
 /** What the view of the second window is called. */
 export const besideId = 'beside';
@@ -52,10 +78,9 @@ export interface BesideSettings extends WindowSettings {
 
 /** The second window: whatever differs from the first. */
 export const useBeside = create<BesideSettings>()(() => ({
+  ...usual,
   isOpen: false,
-  device: narrowPhone,
   scheme: 'dark',
-  locale: undefined,
   list: undefined,
   set: undefined,
 }));
@@ -71,10 +96,27 @@ export function forgetProjectSettings(): void {
   useBeside.setState({ locale: undefined, list: undefined, set: undefined });
 }
 
-const slugOf = ({ name }: Device): string => name.replaceAll(' ', '-');
+/** What an address calls a device: by its name, or as wide and as high as it is. */
+const slugOf = (device: Device): string =>
+  isNamed(device)
+    ? device.name.replaceAll(' ', '-')
+    : `${device.family}-${device.widthPx}x${device.heightPx}`;
 
-const deviceOf = (slug: string | null): Device =>
-  devices.find((device) => slugOf(device) === slug) ?? narrowPhone;
+function deviceOf(slug: string | null): Device {
+  const named = devices.find((device) => slugOf(device) === slug);
+  if (named !== undefined) return named;
+  const made = /^(phone|tablet|desktop)-(\d{2,4})x(\d{3,4})$/.exec(slug ?? '');
+  const like = devices.find(({ family }) => family === made?.[1]);
+  return like === undefined
+    ? narrowPhone
+    : madeAsWide({ ...like, heightPx: Number(made?.[3]) }, Number(made?.[2]));
+}
+
+const percent = (textSize: number): string => String(Math.round(textSize * 100));
+const textSizeOf = (text: string | null): number =>
+  textSizes.find((each) => percent(each) === text) ?? 1;
+const directionIn = (text: string | null): Direction =>
+  text === 'ltr' || text === 'rtl' ? text : undefined;
 
 /** Puts the settings that are not the usual ones into an address. */
 export function writeWindows(query: URLSearchParams): void {
@@ -84,11 +126,15 @@ export function writeWindows(query: URLSearchParams): void {
   const first = useWindow.getState();
   write('device', slugOf(first.device), slugOf(narrowPhone));
   write('scheme', first.scheme, 'light');
+  write('text-size', percent(first.textSize), '100');
+  write('direction', first.direction);
   write('locale', first.locale);
   const beside = useBeside.getState();
   if (!beside.isOpen) return;
   write('beside', slugOf(beside.device));
   write('beside-scheme', beside.scheme, 'dark');
+  write('beside-text-size', percent(beside.textSize), '100');
+  write('beside-direction', beside.direction);
   write('beside-locale', beside.locale);
   write('beside-list', beside.list);
   write('beside-set', beside.set);
@@ -100,12 +146,16 @@ export function readWindows(query: URLSearchParams): void {
   useWindow.setState({
     device: deviceOf(query.get('device')),
     scheme: query.get('scheme') === 'dark' ? 'dark' : 'light',
+    textSize: textSizeOf(query.get('text-size')),
+    direction: directionIn(query.get('direction')),
     locale: read('locale'),
   });
   useBeside.setState({
     isOpen: query.has('beside'),
     device: deviceOf(query.get('beside')),
     scheme: query.get('beside-scheme') === 'light' ? 'light' : 'dark',
+    textSize: textSizeOf(query.get('beside-text-size')),
+    direction: directionIn(query.get('beside-direction')),
     locale: read('beside-locale'),
     list: read('beside-list'),
     set: read('beside-set'),

@@ -1,5 +1,6 @@
 import X from 'lucide-react/icons/x';
 import { useEffect, useRef } from 'react';
+import { directionOf } from '../../../core/base';
 import { ownSet, type Source, withId } from '../../../core/project';
 import type { Frame } from '../../../engine';
 import type { ListView } from '../../../render';
@@ -17,7 +18,8 @@ const firstRange = { from: 0, to: 40 };
 /** A second window beside the first: the same items, any setting of its own, scrolling along. */
 export function BesidePane() {
   const project = useProject();
-  const { device, scheme, locale: chosen, list } = useBeside();
+  const settings = useBeside();
+  const { scheme, textSize, locale: chosen, list } = settings;
   const { frame } = useBesideFrame();
   const atHand = useSession((session) => session.atHand);
   const hasRows = (frame?.sequence.entryCount ?? 0) > 0;
@@ -33,14 +35,20 @@ export function BesidePane() {
   const shownList =
     (list === undefined ? undefined : withId(project.lists, list)) ?? project.lists[0];
   const locale = localeShown(project, chosen);
+  const direction = settings.direction ?? directionOf(locale);
   const locales = project.locales ?? [locale];
   return (
     <section
       aria-label="Window beside"
       className="flex h-full flex-col border-s border-rule bg-chosen/50"
     >
-      <div className="flex min-h-10 flex-wrap items-center gap-1.5 border-b border-rule bg-wool px-3 py-1.5">
-        <DeviceMenus of=" beside" device={device} scheme={scheme} onChange={setBeside} />
+      <div className="flex min-h-10 flex-wrap items-center gap-1.5 border-b border-rule bg-wool px-2 py-1.5">
+        <DeviceMenus
+          of=" beside"
+          settings={settings}
+          ofLocale={directionOf(locale)}
+          onChange={setBeside}
+        />
         <MenuButton
           label="Locale beside"
           words={locale}
@@ -71,13 +79,21 @@ export function BesidePane() {
           <X size={14} aria-hidden="true" />
         </button>
       </div>
-      <DeviceFrame device={device} scheme={scheme} title={shownList?.name ?? ''}>
+      <DeviceFrame
+        of=" beside"
+        settings={settings}
+        direction={direction}
+        title={shownList?.name ?? ''}
+        onChange={setBeside}
+      >
         {frame !== undefined && hasRows ? (
           <Rows
             label="Rows beside"
             view={besideId}
             frame={frame}
             scheme={scheme}
+            textSize={textSize}
+            direction={direction}
             atHand={atHand?.source === frame.source ? atHand?.key : undefined}
             entry={-1}
             locale={locale}

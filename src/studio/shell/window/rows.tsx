@@ -1,4 +1,5 @@
 import { type RefObject, useEffect, useRef, useState } from 'react';
+import type { TextDirection } from '../../../core/base';
 import { hangsOnText } from '../../../core/lists';
 import type { Frame } from '../../../engine';
 import { ListView, type PoolReadout } from '../../../render';
@@ -15,6 +16,9 @@ interface RowsProps {
   readonly view?: string;
   readonly frame: Frame;
   readonly scheme: Scheme;
+  /** By how much text is larger than styles say; 1: as they say. */
+  readonly textSize: number;
+  readonly direction: TextDirection;
   /** What its rows are written in. */
   readonly locale: string;
   /** Key of the item at hand, if it is of the source of this view. */
@@ -32,6 +36,8 @@ export function Rows({
   view,
   frame,
   scheme,
+  textSize,
+  direction,
   locale,
   atHand,
   entry,
@@ -42,8 +48,8 @@ export function Rows({
   const [readout, setReadout] = useState<PoolReadout>();
   const project = useProject();
   const pictures = usePictures(project?.pictures, scheme);
-  const latest = useRef({ pictures, frame });
-  latest.current = { pictures, frame };
+  const latest = useRef({ pictures, frame, textSize, direction });
+  latest.current = { pictures, frame, textSize, direction };
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: `list` is where it is kept
   useEffect(() => {
@@ -61,6 +67,8 @@ export function Rows({
           if (part !== undefined && template !== undefined) selectPart(template, part);
         });
       },
+      textSize: () => latest.current.textSize,
+      direction: () => latest.current.direction,
       scrolled: () => moveAlong(made),
       resized: () => latest.current.frame.plans.some(hangsOnText) && onResized(),
     });
@@ -74,13 +82,15 @@ export function Rows({
   }, [view]);
 
   const hasOwnHeights = frame.plans.some(hangsOnText);
+  const askedFor = useRef(1);
   // biome-ignore lint/correctness/useExhaustiveDependencies: rows that hang on texts are asked for as wide as they are
   useEffect(() => {
-    if (hasOwnHeights) onResized();
-  }, [hasOwnHeights]);
+    if (hasOwnHeights || textSize !== askedFor.current) onResized();
+    askedFor.current = textSize;
+  }, [hasOwnHeights, textSize]);
 
-  // biome-ignore lint/correctness/useExhaustiveDependencies: other pictures want the same rows bound again
-  useEffect(() => list.current?.show(frame), [frame, pictures]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: other pictures and places want the same rows bound again
+  useEffect(() => list.current?.show(frame), [frame, pictures, direction]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: `list` is where it is kept
   useEffect(() => {
@@ -98,7 +108,10 @@ export function Rows({
         aria-label={label}
         className="h-full min-h-0 flex-1"
       />
-      <p className="border-t border-(--row-rule) px-4 py-1 text-xs text-(--row-ash) tabular-nums">
+      <p
+        dir="ltr"
+        className="border-t border-(--row-rule) px-4 py-1 text-xs text-(--row-ash) tabular-nums"
+      >
         {readout === undefined
           ? ''
           : `${readout.inUse} rows in use, ${readout.made} made, ${readout.bound} bindings`}

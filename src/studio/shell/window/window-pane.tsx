@@ -1,5 +1,6 @@
 import Columns2 from 'lucide-react/icons/columns-2';
 import { useEffect, useRef } from 'react';
+import { directionOf } from '../../../core/base';
 import type { ListView } from '../../../render';
 import { useCurrent } from '../../shared/session/current';
 import { useLocale } from '../../shared/session/locale';
@@ -19,13 +20,15 @@ import { windows } from './scroll-along';
 
 /** The real list on all items, in a frame as large as the device. */
 export function WindowPane() {
-  const { device, scheme } = useWindow();
+  const settings = useWindow();
+  const { scheme, textSize } = settings;
   const isBeside = useBeside((beside) => beside.isOpen);
   const list = useCurrent()?.list;
   const { view, atHand } = useSession();
   const shown = useRef<ListView>(undefined);
   const hasRows = view !== undefined && view.sequence.entryCount > 0;
   const locale = useLocale();
+  const direction = settings.direction ?? directionOf(locale);
   useShownLocale();
   useEffect(() => {
     windows.first = shown.current;
@@ -33,8 +36,8 @@ export function WindowPane() {
   });
   return (
     <div className="flex h-full flex-col bg-chosen/50">
-      <div className="flex min-h-10 flex-wrap items-center gap-1.5 border-b border-rule bg-wool px-3 py-1.5">
-        <DeviceMenus device={device} scheme={scheme} onChange={setWindow} />
+      <div className="flex min-h-10 flex-wrap items-center gap-1.5 border-b border-rule bg-wool px-2 py-1.5">
+        <DeviceMenus settings={settings} ofLocale={directionOf(locale)} onChange={setWindow} />
         <LocaleMenu />
         <button
           type="button"
@@ -47,13 +50,20 @@ export function WindowPane() {
           <span className="sr-only">Beside</span>
         </button>
       </div>
-      <DeviceFrame device={device} scheme={scheme} title={list?.name ?? ''}>
+      <DeviceFrame
+        settings={settings}
+        direction={direction}
+        title={list?.name ?? ''}
+        onChange={setWindow}
+      >
         {hasRows || view === undefined ? (
           view !== undefined && (
             <Rows
               label="Rows"
               frame={view}
               scheme={scheme}
+              textSize={textSize}
+              direction={direction}
               atHand={atHand?.key}
               entry={atHand?.entry ?? -1}
               locale={locale}

@@ -7,11 +7,12 @@ import type { Selection } from '../selection';
 
 /** In how many rows the label is cut in the window's width, and where it takes most lines. */
 export function CutLine({ selection }: { readonly selection: Selection }) {
-  const { device, locale } = useWindow();
+  const { device, locale, textSize } = useWindow();
   const measuredCount = useSession((session) => session.measuredCount);
-  const box = { widthPx: device.widthPx, ratio: devicePixelRatio, ...wantedRange().box };
+  const { widthPx: ofWindow } = device;
+  const box = { widthPx: ofWindow, ratio: devicePixelRatio, textSize, ...wantedRange().box };
   const asked = { template: selection.template.id, part: selection.part.id, box };
-  const cuts = useAnswer({ ...asked, device, locale, measuredCount }, () =>
+  const cuts = useAnswer({ ...asked, device, locale, textSize, measuredCount }, () =>
     engine().labelCuts(asked),
   );
   if (cuts === undefined || cuts.rowCount === 0) return null;
