@@ -253,6 +253,21 @@ describe('resolve', () => {
     expect(boxOf('picture').x).toBe(360 - 16 - 40);
   });
 
+  test('checks boxes at the widths and text sizes that the project names', () => {
+    const demo = JSON.parse(readFileSync('public/demo/thrumwick.yarncard.json', 'utf8'));
+    expect(yarncard(['check', file('demo.yarncard.json', JSON.stringify(demo))]).lines).toEqual([
+      'No findings.',
+    ]);
+    const named = { ...demo, widths: [320, 360], textSizes: [100, 200] };
+    const done = yarncard(['check', file('at.yarncard.json', JSON.stringify(named))]);
+    expect([done.status, done.stderr]).toEqual([0, '']);
+    expect(done.lines).toContainEqual(
+      expect.stringMatching(
+        /^note: skein-brief, name, text: “name” of “skein-brief” is cut off in 28 of 30 rows at/,
+      ),
+    );
+  });
+
   test('a broken binding opens, is said, and ends with 1', () => {
     const text = readFileSync('public/demo/thrumwick.yarncard.json', 'utf8').replace(
       '"expr": "material"',

@@ -1,8 +1,9 @@
 import type { Finding } from '../src/core/base';
 import { isLocale } from '../src/core/formats';
 import { type Project, readProject } from '../src/core/project';
-import { Engine } from '../src/engine';
+import { Engine, Measures } from '../src/engine';
 import { inputFile } from './input';
+import { measureFiles } from './measure-files';
 import { refuse, WrongUse } from './output';
 
 interface Opened {
@@ -10,6 +11,8 @@ interface Opened {
   /** Holds all items of the file. */
   readonly engine: Engine;
   readonly findings: readonly Finding[];
+  /** Undefined: the project does not ask for boxes to be checked. */
+  readonly measures: Measures | undefined;
 }
 
 /** A locale that was asked for, if it is one. */
@@ -25,7 +28,12 @@ export async function openProject(file: string): Promise<Opened> {
   const read = await readProject(new TextDecoder().decode(bytes), name);
   if (!read.ok) refuse(read.error);
   const { project, items, findings } = read.value;
-  const engine = new Engine({ pause: async () => {}, now: () => new Date().toISOString() });
+  const measures = project.widths === undefined ? undefined : new Measures(measureFiles, () => {});
+  const engine = new Engine({
+    pause: async () => {},
+    now: () => new Date().toISOString(),
+    ...(measures && { measures }),
+  });
   engine.holdFile(project, items);
-  return { project, engine, findings };
+  return { project, engine, findings, measures };
 }

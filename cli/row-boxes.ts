@@ -1,9 +1,8 @@
-import { readFile } from 'node:fs/promises';
-import { gunzipSync } from 'node:zlib';
 import type { TextDirection } from '../src/core/base';
 import { cellWidth, isCut, placed, shownLines } from '../src/core/layout';
 import { columnsOf, type Entry, type List, RowBoxes, type RowPlan } from '../src/core/lists';
-import { cutOff, type MeasureFiles, Measures, nodeBreaks, type RowBox } from '../src/engine';
+import { cutOff, Measures, type RowBox } from '../src/engine';
+import { measureFiles } from './measure-files';
 
 /** Where a list stands. */
 interface ListPlace extends RowBox {
@@ -21,19 +20,9 @@ export interface PartBox {
   readonly isCut?: boolean;
 }
 
-// The build puts the measures beside the command line.
-const folder = new URL('../client/measures/', import.meta.url);
-
-const files: MeasureFiles = {
-  wasm: async () => new WebAssembly.Module(await readFile(new URL('harfbuzz.wasm', folder))),
-  index: async () => JSON.parse(await readFile(new URL('index.json', folder), 'utf8')),
-  pack: async (file) => gunzipSync(await readFile(new URL(file, folder))),
-  findBreaks: async () => nodeBreaks,
-};
-
 /** Finds the boxes of entries in a list that is so wide, those of the row itself first. */
 export function boxesFinder({ widthPx, direction, ...place }: ListPlace) {
-  const measures = new Measures(files, () => {});
+  const measures = new Measures(measureFiles, () => {});
   return async (list: List, plan: RowPlan, entry: Entry): Promise<readonly PartBox[]> => {
     const { edge, gap } = list.arrangement;
     const columns = columnsOf(list.arrangement);

@@ -63,6 +63,9 @@ const edit: fc.Arbitrary<Edit> = fc.oneof(
   fc.tuple(words, words).map(([id, name]) => edits.addFormat({ id, name, as: 'bytes' })),
   words.map((message) => edits.addFormat({ id: 'm', name: 'm', as: 'message', message })),
   words.map((locale) => edits.setLocales([locale])),
+  fc.array(fc.double(), { maxLength: 20 }).map(edits.checkWidths),
+  fc.array(fc.integer({ min: 0, max: 3_000 }), { maxLength: 20 }).map(edits.checkWidths),
+  fc.array(fc.integer({ min: 0, max: 500 }), { maxLength: 20 }).map(edits.checkTextSizes),
   words.map((set) => edits.addSet(source.id, set, set, 1)),
   words.map((name) => edits.addPictures([{ name, mediaType: 'image/png', content: name }])),
   fc

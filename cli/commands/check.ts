@@ -1,6 +1,6 @@
 import { type Finding, placeInWords } from '../../src/core/base';
 import { withId } from '../../src/core/project';
-import type { Engine } from '../../src/engine';
+import type { Engine, Measures } from '../../src/engine';
 import { type ItemsOptions, readItems } from '../input';
 import { flush, json, line, needs, WrongUse } from '../output';
 import { openProject } from '../project';
@@ -19,13 +19,14 @@ export async function check(file: string, options: CheckOptions): Promise<void> 
   needs('--at', options.at, '--items', options.items);
   needs('--source', options.source, '--items', options.items);
   needs('--timeout', options.timeout, '--items', options.items);
-  const { project, engine, findings: broken } = await openProject(file);
+  const { project, engine, findings: broken, measures } = await openProject(file);
   const others = options.items === undefined ? [] : await putIn(engine, project, options);
   const replaced = options.items === undefined ? broken : [];
-  const findings = project.lists.flatMap((list) => [
-    ...engine.update(project, { from: 0, to: 0 }, list.id).findings,
-    ...engine.surveyNow().findings,
-  ]);
+  const findings: Finding[] = [];
+  for (const list of project.lists) {
+    findings.push(...engine.update(project, { from: 0, to: 0 }, list.id).findings);
+    findings.push(...(await surveyed(engine, measures)));
+  }
   const all = told([...replaced, ...others, ...findings]);
   for (const finding of all) {
     if (options.json) json(finding);
@@ -35,6 +36,19 @@ export async function check(file: string, options: CheckOptions): Promise<void> 
   if (all.some((each) => each.severity === 'error' || each.severity === options.level))
     process.exitCode = 1;
   flush();
+}
+
+/** Found over all items, once all is there that measuring their texts takes. */
+async function surveyed(
+  engine: Engine,
+  measures: Measures | undefined,
+): Promise<readonly Finding[]> {
+  let { findings } = engine.surveyNow();
+  while (measures?.isWaiting === true) {
+    await measures.more();
+    findings = engine.surveyNow().findings;
+  }
+  return findings;
 }
 
 /** Other items in the place of a source's own. */

@@ -246,6 +246,11 @@ export class Engine implements Scene, World {
     }
   }
 
+  /** Whether what is found hangs on how wide texts are. */
+  get checksBoxes(): boolean {
+    return (this.project?.widths?.length ?? 0) > 0;
+  }
+
   /** Whether a row's height is rough that could be known. */
   get isRough(): boolean {
     return [this.main, ...this.beside.values()].some((view) => view.isRough);

@@ -29,6 +29,7 @@ let tell: (event: EngineEvent) => void = () => {};
 const measures = new Measures(browserFiles, () => {
   if (engine.isRough) void measured();
   else tell({ kind: 'measured' });
+  if (engine.checksBoxes) void surveyed(engine.edition);
 });
 const reading = new Reading((share) => tellProgress(share));
 const engine = new Engine({

@@ -101,7 +101,10 @@ export class ListView {
     this.measure();
     this.resized = new ResizeObserver(() => {
       const before = this.widthPx;
+      const seen = this.seen();
       this.measure();
+      // A window that becomes lower cuts nothing off its end.
+      if (seen === 'end') this.goTo(seen);
       this.layOut();
       if (this.widthPx !== before) this.ports.resized?.();
     });
@@ -138,7 +141,11 @@ export class ListView {
   private takeLines(sequence: Sequence, seen: Seen | undefined): void {
     this.lines = linesOf(sequence);
     this.scroller.setContent(this.lines.heightPx);
-    if (seen === undefined) return;
+    if (seen !== undefined) this.goTo(seen);
+  }
+
+  /** Scrolls without telling anyone. */
+  private goTo(seen: Seen): void {
     this.scroller.scrollTo(offsetOf(seen, this.lines));
     this.ownScrollTop = this.host.scrollTop;
   }
@@ -181,8 +188,7 @@ export class ListView {
   /** Brings an entry to the top, as far past the edge as its height allows; nobody is told. */
   alignTop(entry: number, offsetPx: number): void {
     if (this.shown === undefined) return;
-    this.scroller.scrollTo(offsetOf({ line: this.lines.of(entry), offsetPx }, this.lines));
-    this.ownScrollTop = this.host.scrollTop;
+    this.goTo({ line: this.lines.of(entry), offsetPx });
     this.draw();
   }
 

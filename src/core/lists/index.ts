@@ -10,6 +10,7 @@ export {
   linesOf,
   plansByType,
 } from './arrange';
+export { type BoxFault, eachFault } from './box-faults';
 export { chooser } from './choose';
 export {
   type Entry,

@@ -67,6 +67,10 @@ export interface Project {
   readonly formats?: readonly NamedFormat[];
   /** The locales that it is made for (BCP 47), the first of them shown first; none: English. */
   readonly locales?: readonly string[];
+  /** How wide lists are at which boxes are checked, in CSS px; none: they are not. */
+  readonly widths?: readonly number[];
+  /** How large text is there, in per cent of what styles say; none: as they say. */
+  readonly textSizes?: readonly number[];
 }
 
 export const localeOf = (project: Project): string => project.locales?.[0] ?? 'en';

@@ -66,6 +66,12 @@ export class Measures {
     return measures;
   }
 
+  /** Whether anything that was sent for has not come yet. */
+  get isWaiting(): boolean {
+    const hasBegun = this.begun !== undefined && this.harfbuzz === undefined;
+    return hasBegun || [...this.coming].some((family) => !this.slices.has(family));
+  }
+
   /** Once more can be measured than now; rejected where what is sent for does not come. */
   more(): Promise<void> {
     return new Promise((done, fail) => {

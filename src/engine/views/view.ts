@@ -20,6 +20,7 @@ import type { CompiledTemplate } from '../../core/templates';
 import type { RowContext } from '../../core/values';
 import type { ItemStore } from '../items';
 import type { CompiledTemplates } from '../project';
+import { boxFindings } from './box-findings';
 import type { EntryRange, Frame, ListBox } from './frame';
 import { type LabelCuts, labelCuts } from './label-cuts';
 import { ListSequence } from './list-sequence';
@@ -211,6 +212,7 @@ export class View {
       hasPicture: isAtHand,
     });
     const misfits = yield* this.store(source).misfits(project, source, now);
+    const boxes = yield* this.boxFindings(project);
     return {
       templates: surveys,
       findings: [
@@ -218,8 +220,18 @@ export class View {
         ...unfitValues(surveys),
         ...missingPictures(surveys),
         ...misfits,
+        ...boxes,
       ],
     };
+  }
+
+  /** What is wrong with boxes at the widths and text sizes that the project names. */
+  private *boxFindings({ widths = [], textSizes = [100] }: Project): Turns<readonly Finding[]> {
+    const { measures } = this.world;
+    const arrangement = this.list()?.arrangement;
+    if (measures === undefined || arrangement === undefined || widths.length === 0) return [];
+    const at = { widths, textSizes, arrangement, language: this.locale() };
+    return yield* boxFindings(this.rowValues(this.sequence.arranged), measures, at);
   }
 
   list(): List | undefined {

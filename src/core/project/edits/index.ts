@@ -1,4 +1,5 @@
 /** Every change that a person can make to a project: one function an edit, grouped by what it changes. */
+import { checkTextSizes, checkWidths } from './checked-at';
 import {
   addFormat,
   changeFormat,
@@ -51,6 +52,8 @@ export const edits = {
   renameFormat,
   removeFormat,
   setLocales,
+  checkWidths,
+  checkTextSizes,
   setKey,
   renameSource,
   addSource,

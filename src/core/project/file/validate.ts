@@ -35,7 +35,10 @@ function held<T>(work: () => T, file: string): Result<T, Finding> {
   }
 }
 
-const parts = ['sources', 'types', 'templates', 'lists', 'pictures', 'formats', 'locales'] as const;
+const parts = [
+  ...(['sources', 'types', 'templates', 'lists', 'pictures', 'formats', 'locales'] as const),
+  ...(['widths', 'textSizes'] as const),
+];
 const maxOfOne = 5_000;
 
 /**

@@ -18,6 +18,7 @@ import {
   text,
 } from '../../shape';
 import { templateShape } from '../../templates';
+import { checkedTextSizes, checkedWidths, maxChecked } from '../checked-at';
 import {
   formatVersion,
   type ItemSet,
@@ -131,4 +132,6 @@ export const projectShape: Shape<Project> = record<Project>({
   pictures: list(picture, { tellsApart: 'name' }),
   formats: optional(list(formatShape, { max: 500 })),
   locales: optional(list(locale(), { min: 1, max: 100 })),
+  widths: optional(list(number(checkedWidths), { max: maxChecked })),
+  textSizes: optional(list(number(checkedTextSizes), { max: maxChecked })),
 });

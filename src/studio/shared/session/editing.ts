@@ -69,7 +69,7 @@ function revisionOf(source: string): number | undefined {
   return history && withId(history.project.sources, source)?.revision;
 }
 
-function tryToMake(edit: Edit): string | undefined {
+export function tryToMake(edit: Edit): string | undefined {
   const { history } = useSession.getState();
   const why = whyNotNow();
   if (why !== undefined || history === undefined) return why;

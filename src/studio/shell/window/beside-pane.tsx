@@ -42,7 +42,7 @@ export function BesidePane() {
       aria-label="Window beside"
       className="flex h-full flex-col border-s border-rule bg-chosen/50"
     >
-      <div className="flex min-h-10 flex-wrap items-center gap-1.5 border-b border-rule bg-wool px-2 py-1.5">
+      <div className="flex min-h-10 flex-wrap items-center gap-1 border-b border-rule bg-wool px-2 py-1.5">
         <DeviceMenus
           of=" beside"
           settings={settings}

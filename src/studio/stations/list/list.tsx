@@ -6,6 +6,7 @@ import { useCurrent } from '../../shared/session/current';
 import { make } from '../../shared/session/editing';
 import { useProject, useSession } from '../../shared/session/session';
 import { useWindow } from '../../shared/window/window-settings';
+import { CheckedAt } from './checked-at';
 import { SequenceDrawing } from './sequence-drawing';
 
 /** How entries are placed: one under the other, or so many beside each other. */
@@ -90,6 +91,7 @@ export default function List() {
         <p className="pt-3 text-ash">
           {entryCount} entries in {Math.ceil(entryCount / columnsOf(arrangement))} lines.
         </p>
+        <CheckedAt />
       </div>
     </div>
   );

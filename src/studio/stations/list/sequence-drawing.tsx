@@ -10,7 +10,7 @@ export function SequenceDrawing({ arrangement, entryCount }: SequenceDrawingProp
   const columns = arrangement.kind === 'grid' ? Math.min(arrangement.columns, 8) : 1;
   const lines = Math.min(7, Math.ceil(entryCount / columns));
   return (
-    <div className="overflow-hidden border-r border-rule p-4" aria-hidden="true">
+    <div className="min-h-full overflow-hidden border-r border-rule p-4" aria-hidden="true">
       <div
         className="rounded-md border border-rule bg-paper"
         style={{ padding: Math.min(16, arrangement.edge / 2) }}

@@ -1,0 +1,45 @@
+import { isCut, type LayoutNode, type StackNode } from '../layout';
+
+/**
+ * What may be wrong with a part's box: its text is cut off, it gets no room, or what is in it
+ * stands out of it.
+ */
+export type BoxFault = 'cut' | 'squeezed' | 'over';
+
+/** Units in a CSS px at a ratio of 1. */
+const onePx = 64;
+
+/** Tells of each part of a solved row what is wrong with it. */
+export function eachFault(node: LayoutNode, tell: (part: string, fault: BoxFault) => void): void {
+  switch (node.kind) {
+    case 'label':
+      if (node.text.isEmpty) return;
+      if (node.box.width < onePx) tell(node.part, 'squeezed');
+      else if (isCut(node)) tell(node.part, 'cut');
+      return;
+    case 'block':
+      if (node.box.width < onePx) tell(node.part, 'squeezed');
+      return;
+    case 'stack':
+      if (isOver(node)) tell(node.part, 'over');
+      for (const child of node.children) eachFault(child, tell);
+  }
+}
+
+function isOver({ box, children, padding, gap, direction }: StackNode): boolean {
+  const gaps = gap * Math.max(0, children.length - 1);
+  let [wide, high, widest, highest] = [gaps, gaps, 0, 0];
+  for (const child of children) {
+    wide += child.box.width;
+    high += child.box.height;
+    widest = Math.max(widest, child.box.width);
+    highest = Math.max(highest, child.box.height);
+  }
+  const width = direction === 'across' ? wide : widest;
+  const height = direction === 'down' ? high : highest;
+  // One unit is rounding.
+  return (
+    width + padding.start + padding.end > box.width + 1 ||
+    height + padding.top + padding.bottom > box.height + 1
+  );
+}

@@ -1,0 +1,75 @@
+import { expect, test } from 'vitest';
+import { atOnce } from '../../core/base';
+import { infer } from '../../core/items';
+import { edits, makeProject, type Project } from '../../core/project';
+import { draftLabel, draftStack, type StackPart } from '../../core/templates';
+import { Engine } from '../engine';
+import type { RowMeasures } from './measured-rows';
+
+const items = ['Ash', 'Spruce and larch', 'Oak'].map((name, at) => ({ id: `o-${at}`, name }));
+
+/** Letters as wide as half their size. */
+const letters: RowMeasures = {
+  edition: 1,
+  at: () => ({
+    of(words, { sizePx }) {
+      const width = words.length * (sizePx / 2) * 64;
+      return { isEmpty: width === 0, width, lineCount: (room) => Math.ceil(width / room) };
+    },
+    put: () => undefined,
+    summed: () => ({ show: () => ({ isEmpty: true, width: 0, lineCount: () => 0 }) }),
+  }),
+};
+
+function found(row: StackPart, change: (project: Project) => Project = (project) => project) {
+  const inference = atOnce(infer(items, 'oars'));
+  const drafted = makeProject('oars.json', { format: 'json', at: '$[*]', items }, inference);
+  const templates = drafted.templates.map((each) => ({ ...each, row }));
+  const project = change({ ...drafted, templates, widths: [100, 200], textSizes: [100, 200] });
+  const engine = new Engine({
+    pause: async () => {},
+    now: () => '2026-03-02T10:00:00Z',
+    measures: letters,
+  });
+  engine.hold('oars', items);
+  engine.update(project, { from: 0, to: 0 });
+  return engine.surveyNow().findings.filter(({ code }) => /^(box|text)-/.test(code));
+}
+
+const name = { expr: 'name' };
+
+test('what is cut off is counted at every width and text size, with its first item', () => {
+  const row = draftStack('row', 'across', [draftLabel('name', name, 'body', { share: 1 })]);
+  expect(found(row)).toMatchObject([
+    {
+      ...{ code: 'text-cut', severity: 'note', place: { part: 'name', item: 1 } },
+      message:
+        '“name” of “oar-plain” is cut off in 1 of 3 rows at 100 px, 1 at 100 px × 200 %, 1 at 200 px × 200 %.',
+    },
+  ]);
+});
+
+test('a part without room, and one whose content stands out of it, are found', () => {
+  const wide = draftLabel('name', name, 'body', { fixed: 150 });
+  const squeezed = draftLabel('again', name, 'body', { share: 1 });
+  const row = draftStack('row', 'across', [wide, squeezed]);
+  const messages = found(row).map(({ code, message }) => `${code}: ${message}`);
+  expect(messages).toContainEqual(
+    'box-over: What is in “row” of “oar-plain” stands out of it in 3 of 3 rows at 100 px, 3 at 100 px × 200 %.',
+  );
+  expect(messages).toContainEqual(
+    'box-squeezed: “again” of “oar-plain” gets no room in 3 of 3 rows at 100 px, 3 at 100 px × 200 %.',
+  );
+  const flat = { ...row, height: { fixed: 15 }, children: [wide] };
+  const [over] = found(flat);
+  expect(over).toMatchObject({ code: 'box-over', place: { part: 'row', item: 0 } });
+});
+
+test('a project that names no width has no boxes checked', () => {
+  const row = draftStack('row', 'across', [draftLabel('name', name, 'body', { share: 1 })]);
+  const without = (project: Project) => {
+    const edited = edits.checkWidths([]).apply(project);
+    return edited.ok ? edited.value : project;
+  };
+  expect(found(row, without)).toEqual([]);
+});

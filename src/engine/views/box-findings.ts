@@ -1,0 +1,104 @@
+import { count, type Finding, grouped, type Turns } from '../../core/base';
+import { cellWidth } from '../../core/layout';
+import { type Arrangement, type BoxFault, columnsOf, eachFault } from '../../core/lists';
+import { MeasuredRows, type RowMeasures, type RowValues } from './measured-rows';
+
+/** At which widths of the list, in CSS px, and text sizes, in per cent, boxes are checked. */
+export interface CheckedAt {
+  readonly widths: readonly number[];
+  readonly textSizes: readonly number[];
+  readonly arrangement: Arrangement;
+  readonly language: string;
+}
+
+interface Fault {
+  readonly template: string;
+  readonly part: string;
+  readonly fault: BoxFault;
+  /** Of the first row that has it. */
+  readonly item: number;
+  /** By the setting in words, in how many rows. */
+  readonly counts: Map<string, number>;
+}
+
+const rowsATurn = 200;
+/** Device px in a CSS px: the same in the window and on the command line. */
+const ratio = 1;
+
+/** What is wrong with the boxes of all rows. Rows whose faces have not come are left out. */
+export function* boxFindings(
+  values: RowValues,
+  measures: RowMeasures,
+  at: CheckedAt,
+): Turns<readonly Finding[]> {
+  const { arranged, plans } = values;
+  const faults = new Map<string, Fault>();
+  for (const textSize of at.textSizes) {
+    const place = { ratio, textSize: textSize / 100, language: at.language };
+    const rows = new MeasuredRows(values, measures, place);
+    for (const widthPx of at.widths) {
+      const { edge, gap } = at.arrangement;
+      const own = cellWidth(widthPx, { columns: columnsOf(at.arrangement), edge, gap });
+      const setting = textSize === 100 ? `${widthPx} px` : `${widthPx} px × ${textSize} %`;
+      for (let entry = 0; entry < arranged.items.length; entry += 1) {
+        if (entry % rowsATurn === rowsATurn - 1) yield entry / arranged.items.length;
+        const boxes = rows.solve(entry, own);
+        const template = plans[arranged.plans[entry] ?? 0]?.template;
+        if (boxes === undefined || template === undefined) continue;
+        const item = arranged.items[entry] ?? 0;
+        eachFault(boxes.row, (part, fault) => {
+          const key = `${fault} ${template} ${part}`;
+          const known = faults.get(key) ?? { template, part, fault, item, counts: new Map() };
+          faults.set(key, known);
+          known.counts.set(setting, (known.counts.get(setting) ?? 0) + 1);
+        });
+      }
+    }
+  }
+  const rowCounts = new Map<string, number>();
+  for (const plan of arranged.plans) {
+    const template = plans[plan]?.template ?? '';
+    rowCounts.set(template, (rowCounts.get(template) ?? 0) + 1);
+  }
+  return [...faults.values()].map((fault) => inWords(fault, rowCounts.get(fault.template) ?? 0));
+}
+
+const maxSettings = 4;
+
+function inWords({ template, part, fault, item, counts }: Fault, rowCount: number): Finding {
+  const all = [...counts].sort(([, one], [, other]) => other - one);
+  const [first, ...others] = all.slice(0, maxSettings);
+  const rows = [
+    `in ${grouped(first?.[1] ?? 0)} of ${count(rowCount, 'row')} at ${first?.[0]}`,
+    ...others.map(([setting, rows]) => `${grouped(rows)} at ${setting}`),
+    ...(all.length > maxSettings ? [`and at ${all.length - maxSettings} more settings`] : []),
+  ].join(', ');
+  const property = fault === 'cut' ? 'text' : 'width';
+  return {
+    ...said[fault](`“${part}” of “${template}”`, rows),
+    place: { in: 'part', template, part, property, from: 0, to: 0, item },
+  };
+}
+
+type Said = Pick<Finding, 'code' | 'severity' | 'message' | 'hint'>;
+
+const said: Readonly<Record<BoxFault, (named: string, rows: string) => Said>> = {
+  cut: (named, rows) => ({
+    code: 'text-cut',
+    severity: 'note',
+    message: `${named} is cut off ${rows}.`,
+    hint: 'Give it more lines, or a share of the width.',
+  }),
+  squeezed: (named, rows) => ({
+    code: 'box-squeezed',
+    severity: 'warning',
+    message: `${named} gets no room ${rows}.`,
+    hint: 'Give it a least width, or let others share what is left.',
+  }),
+  over: (named, rows) => ({
+    code: 'box-over',
+    severity: 'warning',
+    message: `What is in ${named} stands out of it ${rows}.`,
+    hint: 'Let it be as large as its content, or let its parts give way.',
+  }),
+};
