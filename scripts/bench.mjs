@@ -6,6 +6,7 @@ import { createServer } from 'node:http';
 import { cpus, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { benchHeights } from './bench-heights.mjs';
 import { benchValues } from './bench-values.mjs';
 import { chromiumArguments, chromiumPath, ensureChromium } from './chromium.mjs';
 import { ensureBuilt, ensureInstalled, root } from './setup.mjs';
@@ -537,6 +538,7 @@ function commandLineStart() {
 
 console.log('This takes two or three minutes; leave the machine alone meanwhile.');
 await inBrowser();
+await benchHeights(itemCount, median, note);
 await inTheApplication();
 await memory();
 await changes();

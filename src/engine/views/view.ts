@@ -7,7 +7,6 @@ import {
   chooser,
   columnsOf,
   type Entry,
-  hangsOnText,
   type List,
   plainHeightPx,
   type RowPlace,
@@ -20,15 +19,14 @@ import type { CompiledTemplate } from '../../core/templates';
 import type { RowContext } from '../../core/values';
 import type { ItemStore } from '../items';
 import type { CompiledTemplates } from '../project';
-import { boxFindings } from './box-findings';
 import type { EntryRange, Frame, ListBox } from './frame';
-import { type LabelCuts, labelCuts } from './label-cuts';
+import type { LabelCuts } from './label-cuts';
 import { ListSequence } from './list-sequence';
-import { MeasuredHeights } from './measured-heights';
-import { MeasuredRows, type RowBox, type RowMeasures, type RowValues } from './measured-rows';
+import type { RowBox, RowMeasures, RowValues } from './measured-rows';
 import { missingPictures } from './missing-pictures';
 import { oddBindings } from './odd-bindings';
 import { Once } from './once';
+import { RowMeasuring } from './row-measuring';
 import { type Survey, surveyTemplates } from './survey';
 import { unfitValues } from './unfit-values';
 
@@ -66,16 +64,15 @@ export class View {
   private choiceCounts: readonly number[] = [];
   private readonly once = new Once();
   private box: ListBox | undefined;
-  private heights: MeasuredHeights | undefined;
-  private rows: MeasuredRows | undefined;
-  /** What the rows are of. */
-  private ofRows: readonly unknown[] = [];
+  private readonly measured: RowMeasuring;
   private arrangeLines: () => void = () => {};
 
   constructor(
     private readonly world: World,
     private settings: ViewSettings = {},
-  ) {}
+  ) {
+    this.measured = new RowMeasuring(world);
+  }
 
   show(settings: ViewSettings): void {
     this.settings = { ...this.settings, ...settings };
@@ -109,7 +106,8 @@ export class View {
     });
     const planHeights = Int32Array.from(this.plans, (plan) => unitsOf(plan.heightPx));
     const { arrangement } = list;
-    const heightsOf = (arranged: Arranged) => this.heightsFor(arranged, arrangement);
+    const heightsOf = (arranged: Arranged) =>
+      this.measured.heightsOf(this.rowValues(arranged), this.rowBox(this.box));
     this.arrangeLines = () =>
       this.sequence.arrange({ types: indexes, planOfType, planHeights, heightsOf, arrangement });
     this.arrangeLines();
@@ -122,7 +120,7 @@ export class View {
     const arrangement = this.list()?.arrangement ?? noArrangement;
     const from = Math.max(0, Math.min(wanted.from, this.sequence.count - 1));
     this.takeBox(wanted.box);
-    this.measure(from, from + wanted.to - wanted.from);
+    if (this.measured.measure(from, from + wanted.to - wanted.from)) this.arrangeLines();
     return {
       version: this.world.version,
       edition: this.world.edition,
@@ -143,7 +141,7 @@ export class View {
     const shown = this.items();
     const keys = this.keys();
     // Who scrolls on sees them next.
-    this.heights?.measure(range.from, range.to);
+    this.measured.measure(range.from, range.to);
     const entries: Entry[] = [];
     const end = Math.min(range.to, items.length);
     for (let entry = Math.max(0, range.from); entry < end; entry += 1) {
@@ -160,7 +158,7 @@ export class View {
 
   /** Finds out how high all rows are; done at once where nothing hangs on texts. */
   *measuring(): Turns<void> {
-    if (this.heights !== undefined && !this.heights.isDone) yield* this.heights.measuring();
+    yield* this.measured.measuring();
     this.arrangeLines();
   }
 
@@ -169,17 +167,13 @@ export class View {
     label: { readonly template: string; readonly part: string },
     list: ListBox,
   ): Turns<LabelCuts | undefined> {
-    const { measures } = this.world;
-    const arrangement = this.list()?.arrangement;
-    const box = arrangement && this.rowBox(arrangement, list);
-    if (measures === undefined || box === undefined) return undefined;
     const values = this.rowValues(this.sequence.arranged);
-    return yield* labelCuts(values, this.rowsOf(values, measures, box), label, box.widthPx);
+    return yield* this.measured.cuts(values, label, this.rowBox(list));
   }
 
   /** Whether rows are left whose height is rough, though it could be known. */
   get isRough(): boolean {
-    return this.heights !== undefined && !this.heights.isDone && !this.heights.isStuck;
+    return this.measured.isRough;
   }
 
   /** Items drawn with one template, whatever the list chooses for them. */
@@ -227,11 +221,10 @@ export class View {
 
   /** What is wrong with boxes at the widths and text sizes that the project names. */
   private *boxFindings({ widths = [], textSizes = [100] }: Project): Turns<readonly Finding[]> {
-    const { measures } = this.world;
     const arrangement = this.list()?.arrangement;
-    if (measures === undefined || arrangement === undefined || widths.length === 0) return [];
+    if (arrangement === undefined) return [];
     const at = { widths, textSizes, arrangement, language: this.locale() };
-    return yield* boxFindings(this.rowValues(this.sequence.arranged), measures, at);
+    return yield* this.measured.findings(this.rowValues(this.sequence.arranged), at);
   }
 
   list(): List | undefined {
@@ -320,55 +313,16 @@ export class View {
     else if (widthPx !== before.widthPx) this.arrangeLines();
   }
 
-  /** Those that are about to be seen are measured at once. */
-  private measure(from: number, to: number): void {
-    if (this.heights === undefined) return;
-    this.heights.measure(from, to);
-    this.arrangeLines();
-  }
-
-  private heightsFor(arranged: Arranged, arrangement: Arrangement): MeasuredHeights | undefined {
-    const { measures } = this.world;
-    const box = this.rowBox(arrangement, this.box);
-    if (box === undefined || measures === undefined || !this.plans.some(hangsOnText)) {
-      this.heights = undefined;
-      return undefined;
-    }
-    const values = this.rowValues(arranged);
-    const rows = this.rowsOf(values, measures, box);
-    const { widthPx } = box;
-    if (this.heights === undefined || !this.heights.isOf(rows, widthPx))
-      this.heights = new MeasuredHeights({ of: values, rows, widthPx }, measures, this.heights);
-    return this.heights;
-  }
-
   private rowValues(arranged: Arranged): RowValues {
     return { arranged, plans: this.plans, valuesAt: (entry) => this.valuesAt(entry) };
   }
 
-  /** The rows as they can be solved in any width. */
-  private rowsOf(values: RowValues, measures: RowMeasures, box: RowBox): MeasuredRows {
-    const of = [
-      values.arranged,
-      values.plans,
-      this.world.version,
-      box.ratio,
-      box.textSize,
-      box.language,
-    ];
-    if (this.rows === undefined || of.some((each, at) => each !== this.ofRows[at])) {
-      this.rows = new MeasuredRows(values, measures, box);
-      this.ofRows = of;
-    }
-    return this.rows;
-  }
-
   /** What boxes hang on besides their rows; undefined: nobody has said how wide the list is. */
-  private rowBox(arrangement: Arrangement, list: ListBox | undefined): RowBox | undefined {
-    if (list === undefined) return undefined;
+  private rowBox(list: ListBox | undefined): RowBox | undefined {
+    const arrangement = this.list()?.arrangement;
+    if (list === undefined || arrangement === undefined) return undefined;
     const { edge, gap } = arrangement;
-    const columns = columnsOf(arrangement);
-    const widthPx = cellWidth(list.widthPx, { columns, edge, gap });
+    const widthPx = cellWidth(list.widthPx, { columns: columnsOf(arrangement), edge, gap });
     return { ...list, widthPx, language: this.locale() };
   }
 

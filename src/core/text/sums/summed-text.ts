@@ -106,7 +106,7 @@ export class SummedText implements TextMeasure {
     if (from === this.lineStart) return false;
     this.lines += 1;
     this.lineStart = from;
-    return fits(from, to, available, false);
+    return this.take(from, to, available, false);
   }
 
   private asWhole(): TextMeasure {
