@@ -12,7 +12,7 @@ import { type AllItems, type ByExample, trace, tryFormats } from './answers';
 import { crossing, entryCrossing, withAnswersCut } from './cut';
 import { dataLater } from './data-later';
 import { Engine } from './engine';
-import { browserFiles, Measures } from './measuring';
+import { LateMeasures } from './measuring';
 import type {
   DataProtocol,
   EngineEvent,
@@ -26,7 +26,7 @@ import type { EntryRange, Frame, LabelCuts } from './views';
 import { keepingProtocol } from './worker-keeping';
 
 let tell: (event: EngineEvent) => void = () => {};
-const measures = new Measures(browserFiles, () => {
+const measures = new LateMeasures(() => {
   if (engine.isRough) void measured();
   else tell({ kind: 'measured' });
   if (engine.checksBoxes) void surveyed(engine.edition);
@@ -133,6 +133,7 @@ async function surveyed(edition: number): Promise<void> {
   // Another edit came: who types well would be slowed down by it.
   if (edition !== engine.edition || surveying?.edition === edition) return;
   const own = { edition, version };
+  const measuredWith = measures.edition;
   surveying = own;
   const survey = await engine.survey();
   if (survey !== undefined) tell(crossing({ kind: 'survey', ...survey }));
@@ -142,7 +143,9 @@ async function surveyed(edition: number): Promise<void> {
   if (isLater()) await new Promise((resolve) => setTimeout(resolve, surveyRestMs));
   if (surveying !== own) return;
   surveying = undefined;
-  if (isLater()) void surveyed(edition);
+  // Faces that came meanwhile measure what was left out.
+  const canMeasureMore = engine.checksBoxes && measures.edition !== measuredWith;
+  if (isLater() || canMeasureMore) void surveyed(edition);
 }
 
 const protocol: EngineProtocol &

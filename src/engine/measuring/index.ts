@@ -2,6 +2,7 @@
 
 export { browserFiles } from './browser-files';
 export { HarfBuzz } from './harfbuzz';
+export { LateMeasures } from './late-measures';
 export { type MeasureFiles, Measures } from './measures';
 export { nodeBreaks } from './node-breaks';
 export { slicesOf } from './pack';

@@ -1,0 +1,36 @@
+import type { TextMeasures, TextPlace } from '../../core/text';
+import type { Measures } from './measures';
+
+/** Measures whose code comes when the first text is to be measured: first rows wait for none of it. */
+export class LateMeasures {
+  private measures: Measures | undefined;
+  private isComing = false;
+
+  /** `came`: told when more can be measured than before. */
+  constructor(private readonly came: () => void) {}
+
+  get edition(): number {
+    return this.measures?.edition ?? 0;
+  }
+
+  /** Undefined: what it takes is still on its way. */
+  at(place: TextPlace): TextMeasures | undefined {
+    if (!this.isComing) void this.load(place);
+    return this.measures?.at(place);
+  }
+
+  private async load(place: TextPlace): Promise<void> {
+    this.isComing = true;
+    try {
+      const [{ Measures }, { browserFiles }] = await Promise.all([
+        import('./measures'),
+        import('./browser-files'),
+      ]);
+      this.measures = new Measures(browserFiles, this.came);
+      this.measures.at(place);
+    } catch {
+      // Without the code rows keep their rough heights; the next one that is asked for tries again.
+      this.isComing = false;
+    }
+  }
+}
