@@ -161,7 +161,7 @@ test('the window: devices, scheme, width by mouse and keys', async ({ page }) =>
     'color',
     'rgb(239, 233, 221)',
   );
-  const edge = page.getByRole('separator');
+  const edge = page.getByRole('separator', { name: 'Width of the window' });
   await edge.focus();
   await page.keyboard.press('ArrowLeft');
   await expect(edge).toHaveAttribute('aria-valuenow', '416');
