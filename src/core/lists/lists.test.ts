@@ -100,4 +100,36 @@ describe('the height of a row', () => {
     expect(boxes.heightPx).toBe(60);
     expect(plainHeightPx(planOf(row), { ratio: 1, textSize: 2 })).toBe(40 + 2 + 32 + 21);
   });
+
+  test('takes no room for what has left, however many may, nor for what stands in it', () => {
+    const leaving = Array.from({ length: 40 }, (_, at) =>
+      draftLabel(`l${at}`, { expr: 'x', else: null }, 'body'),
+    );
+    const inner = {
+      ...draftStack('inner', 'down', [draftLabel('in', 'x', 'body')]),
+      opacity: { expr: 'x', else: null },
+    };
+    const boxes = new RowBoxes(
+      planOf({ ...draftStack('all', 'down', [...leaving, inner]), gap: 0 }),
+      {
+        ratio: 1,
+        textSize: 1,
+      },
+    );
+    const slots = planOf({ ...draftStack('all', 'down', [...leaving, inner]), gap: 0 }).slots;
+    const valuesWithout = (...parts: readonly string[]) =>
+      slots.map(({ part, property }) =>
+        parts.includes(part) ? undefined : property === 'opacity' ? 1 : 'x',
+      );
+    for (const gone of [['l35'], ['l0', 'l33'], ['inner'], []]) {
+      boxes.fill(valuesWithout(...gone));
+      boxes.measure(() => ({ isEmpty: false, width: 64, lineCount: () => 1 }));
+      boxes.solve(300);
+      expect(boxes.heightPx).toBe(20 * (41 - gone.length));
+      for (const part of ['l0', 'l3', 'l33', 'l35', 'in'])
+        expect(boxes.label(part) === undefined).toBe(
+          gone.includes(part) || (part === 'in' && gone.includes('inner')),
+        );
+    }
+  });
 });

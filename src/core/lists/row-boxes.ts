@@ -55,8 +55,8 @@ export class RowBoxes {
   private readonly families: Family[] = [];
   private readonly setters: readonly ((value: Value) => void)[];
   private readonly leavers: readonly Leaver[];
-  private gone = 0;
-
+  /** By leaver; 1: it takes no room. */
+  private readonly gone: Uint8Array;
   private readonly scale: Scale;
 
   constructor(
@@ -85,29 +85,24 @@ export class RowBoxes {
       const node = nodes.get(part);
       return leaves && kind !== 'address' && node !== undefined ? [{ node, slot }] : [];
     });
+    this.gone = new Uint8Array(this.leavers.length);
     this.hangsOnTexts = hangsOnTexts && this.leavers.length <= maxLeavers;
   }
 
   /** Takes an entry's values; its labels' texts are to be measured. */
   fill(values: readonly EntryValue[]): void {
-    let gone = 0;
     for (let slot = 0; slot < this.setters.length; slot += 1) this.setters[slot]?.(values[slot]);
-    for (let at = 0; at < this.leavers.length; at += 1)
-      if (values[this.leavers[at]?.slot ?? 0] === undefined) gone |= 1 << at;
-    this.leave(gone);
+    this.leave((at) => values[this.leavers[at]?.slot ?? 0] === undefined);
   }
 
-  /** Which parts have left, a bit for each that may. */
+  /** Which parts have left, a bit for each that may: as many as a row that hangs on texts has. */
   get left(): number {
-    return this.gone;
+    return this.gone.reduce((bits, isGone, at) => bits | (isGone << at), 0);
   }
 
-  leave(gone: number): void {
-    if (gone === this.gone) return;
-    this.gone = gone;
-    const nodes = new Set(this.leavers.flatMap(({ node }, at) => (gone & (1 << at) ? [node] : [])));
-    for (const { stack, parts } of this.families)
-      stack.children = parts.filter((part) => !nodes.has(part));
+  /** Has parts leave that left another row. */
+  leaveAs(left: number): void {
+    this.leave((at) => (left & (1 << at)) !== 0);
   }
 
   /** Measures the texts of its labels; false: one can't be measured yet. */
@@ -125,15 +120,28 @@ export class RowBoxes {
     solve(this.row, this.scale.units(widthPx));
   }
 
-  /** A label that has not left; undefined: there is none. */
+  /** A label that has not left, by itself or with what it stands in; undefined: there is none. */
   label(part: string): LabelNode | undefined {
-    const own = this.labels.find(({ node }) => node.part === part)?.node;
-    const hasLeft = this.leavers.some(({ node }, at) => node === own && this.gone & (1 << at));
-    return hasLeft ? undefined : own;
+    return labelIn(this.row, part);
   }
 
   get heightPx(): number {
     return this.row.box.height / 64 / this.place.ratio;
+  }
+
+  private leave(isGone: (leaver: number) => boolean): void {
+    let isChanged = false;
+    for (let at = 0; at < this.gone.length; at += 1) {
+      const now = isGone(at) ? 1 : 0;
+      isChanged ||= now !== this.gone[at];
+      this.gone[at] = now;
+    }
+    if (!isChanged) return;
+    const nodes = new Set(
+      this.leavers.flatMap(({ node }, at) => (this.gone[at] === 1 ? [node] : [])),
+    );
+    for (const { stack, parts } of this.families)
+      stack.children = parts.filter((part) => !nodes.has(part));
   }
 
   private nodeOf(
@@ -162,6 +170,16 @@ export class RowBoxes {
     if (property === 'text') label.words = String(value ?? '');
     if (property === 'style') label.font = fontOf(value, this.place.textSize);
   }
+}
+
+function labelIn(node: LayoutNode, part: string): LabelNode | undefined {
+  if (node.kind === 'label') return node.part === part ? node : undefined;
+  if (node.kind === 'block') return undefined;
+  for (const child of node.children) {
+    const found = labelIn(child, part);
+    if (found !== undefined) return found;
+  }
+  return undefined;
 }
 
 function newNode({ part, id }: PartPlan): LayoutNode {

@@ -21,7 +21,6 @@ interface Fault {
   readonly counts: Map<string, number>;
 }
 
-const rowsATurn = 200;
 /** Device px in a CSS px: the same in the window and on the command line. */
 const ratio = 1;
 
@@ -41,7 +40,7 @@ export function* boxFindings(
       const own = cellWidth(widthPx, { columns: columnsOf(at.arrangement), edge, gap });
       const setting = textSize === 100 ? `${widthPx} px` : `${widthPx} px × ${textSize} %`;
       for (let entry = 0; entry < arranged.items.length; entry += 1) {
-        if (entry % rowsATurn === rowsATurn - 1) yield entry / arranged.items.length;
+        if (rows.isTurnOver()) yield entry / arranged.items.length;
         const boxes = rows.solve(entry, own);
         const template = plans[arranged.plans[entry] ?? 0]?.template;
         if (boxes === undefined || template === undefined) continue;

@@ -15,8 +15,6 @@ export interface LabelCuts {
   readonly widthPx: number;
 }
 
-const rowsATurn = 100;
-
 /** Undefined: what it takes to measure is still on its way. */
 export function* labelCuts(
   { arranged, plans }: RowValues,
@@ -27,7 +25,7 @@ export function* labelCuts(
   const plan = plans.findIndex(({ template }) => template === label.template);
   const cuts = { rowCount: 0, cutCount: 0, firstCut: -1, maxLines: 0, longest: -1, widthPx };
   for (let entry = 0; plan >= 0 && entry < arranged.items.length; entry += 1) {
-    if (entry % rowsATurn === rowsATurn - 1) yield entry / arranged.items.length;
+    if (rows.isTurnOver()) yield entry / arranged.items.length;
     if (arranged.plans[entry] !== plan) continue;
     const boxes = rows.solve(entry, widthPx);
     if (boxes === undefined) return undefined;

@@ -45,6 +45,10 @@ export interface RowValues {
 /** Numbers of words that are kept of all rows together: 16 MB. */
 const maxKept = 4_000_000;
 
+/** So many take some milliseconds, at most: rows that were kept, and letters that are new. */
+const rowsATurn = 200;
+const lettersATurn = 10_000;
+
 /** A template's boxes with the measures of its labels, in their order. */
 interface Measured {
   readonly boxes: RowBoxes;
@@ -68,6 +72,8 @@ export class MeasuredRows {
   private measures: RowTexts | undefined;
   /** Of all texts that were measured anew. */
   letterCount = 0;
+  /** What was solved since the last turn of others. */
+  private ofTurn = { rowCount: 0, letters: 0 };
 
   constructor(
     private readonly rows: RowValues,
@@ -94,6 +100,15 @@ export class MeasuredRows {
     return own.boxes;
   }
 
+  /** To be asked for each row that a pass comes to: whether others should have a turn now. */
+  isTurnOver(): boolean {
+    this.ofTurn.rowCount += 1;
+    const letters = this.letterCount - this.ofTurn.letters;
+    if (this.ofTurn.rowCount < rowsATurn && letters < lettersATurn) return false;
+    this.ofTurn = { rowCount: 0, letters: this.letterCount };
+    return true;
+  }
+
   private measuredOf(plan: number, measures: RowTexts): Measured | undefined {
     const boxes = this.boxes[plan];
     if (this.measured[plan] === undefined && boxes !== undefined)
@@ -107,7 +122,7 @@ export class MeasuredRows {
   private showKept(entry: number, { boxes, summed }: Measured): boolean {
     if (this.isKept[entry] !== 1) return false;
     const first = entry * this.labelCount;
-    boxes.leave(this.left[entry] ?? 0);
+    boxes.leaveAs(this.left[entry] ?? 0);
     for (let at = 0; at < summed.length; at += 1) {
       const label = boxes.labels[at];
       const text = summed[at]?.show(this.pool, this.texts[first + at] ?? 0);

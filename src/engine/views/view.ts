@@ -64,6 +64,7 @@ export class View {
   private choiceCounts: readonly number[] = [];
   private readonly once = new Once();
   private box: ListBox | undefined;
+  private readonly knownPlans = new WeakMap<CompiledTemplate, RowPlace & { plan: RowPlan }>();
   private readonly measured: RowMeasuring;
   private arrangeLines: () => void = () => {};
 
@@ -346,7 +347,17 @@ export class View {
     const ids =
       list === undefined ? [] : [...list.choices.map((each) => each.template), list.otherwise];
     this.templates = [...new Set(ids)].flatMap((id) => (id && this.compiled(id)) || []);
-    this.plans = this.templates.map((template) => planOf(template, this.box));
+    this.plans = this.templates.map((template) => this.planOf(template));
+  }
+
+  /** The same plan for the same template, drawn as before: each edit asks for all of them. */
+  private planOf(template: CompiledTemplate): RowPlan {
+    const { ratio = 1, textSize = 1 } = this.box ?? {};
+    const known = this.knownPlans.get(template);
+    if (known?.ratio === ratio && known.textSize === textSize) return known.plan;
+    const plan = planOf(template, { ratio, textSize });
+    this.knownPlans.set(template, { ratio, textSize, plan });
+    return plan;
   }
 
   private knownTypes() {

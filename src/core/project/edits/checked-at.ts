@@ -22,7 +22,7 @@ const checkAt = (
   values: readonly number[],
   { min, max, named, unit }: Bounds,
 ): Edit => ({
-  name: `Check ${named}s ${values.join(', ')}`,
+  name: values.length === 0 ? `Check no ${named}s` : `Check ${named}s ${values.join(', ')}`,
   apply(project) {
     const wrong = values.find(
       (value) => !(Number.isInteger(value) && value >= min && value <= max),

@@ -72,8 +72,9 @@ function Numbers({ label, placeholder, unit, values, edit }: NumbersProps) {
   const [why, setWhy] = useState<string>();
   const take = () => {
     if (typed === undefined) return;
-    const made = edit((typed.match(/[^\s,;]+/g) ?? []).map(Number));
-    const wrong = tryToMake(made);
+    const wanted = (typed.match(/[^\s,;]+/g) ?? []).map(Number);
+    const isSame = wanted.join() === values.join();
+    const wrong = isSame ? undefined : tryToMake(edit(wanted));
     setWhy(wrong);
     if (wrong === undefined) setTyped(undefined);
   };
