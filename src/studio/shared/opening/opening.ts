@@ -3,7 +3,7 @@ import { type Project, startHistory } from '../../../core/project';
 import type { Frame, ProjectRead, SourceDocument } from '../../../engine';
 import { forgetWriting, keepNow, keepWaiting, keptHere } from '../keeping/keep';
 import { giveLockBack, takeLock } from '../keeping/one-writer';
-import { handAgain, handItem } from '../session/at-hand';
+import { forgetWish, handAgain, handFirst, handItem } from '../session/at-hand';
 import { showHistory } from '../session/editing';
 import { followAll, followNothing } from '../session/following';
 import { go, useRoute } from '../session/route';
@@ -66,6 +66,7 @@ async function openKeptNow(id: string): Promise<void> {
   // The address may have moved on while this waited for its turn.
   if (route.page !== 'project' || route.id !== id || useSession.getState().id === id) return;
   await keepWaiting();
+  forgetWish();
   useSession.setState({ ...noSession, id, reading: { file: '', share: 0 } });
   onFirstRows(({ project, contents }, view) => {
     if (useSession.getState().id === id)
@@ -86,7 +87,7 @@ async function openKeptNow(id: string): Promise<void> {
   // Until it is known who writes, nothing can be edited.
   if (useSession.getState().id !== id) return;
   useSession.setState({ reading: undefined });
-  await handItem(itemInAddress());
+  await handFirst(itemInAddress());
 }
 
 /**
@@ -110,6 +111,7 @@ export async function beginAnew(): Promise<void> {
 
 /** The demo, read from its file and kept like any other project. */
 async function openDemo(): Promise<void> {
+  forgetWish();
   const file = await demoBlob();
   const brought = await engine().bring(
     { file, name: 'thrumwick.yarncard.json' },
@@ -127,7 +129,7 @@ async function openDemo(): Promise<void> {
   });
   await takeLock(demoId);
   await keepNow();
-  await handItem(itemInAddress());
+  await handFirst(itemInAddress());
 }
 
 /** The start page: what was open is let go, and on the first visit the demo is put among the projects. */

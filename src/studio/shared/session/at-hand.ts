@@ -2,9 +2,23 @@ import { goWithin, useRoute } from './route';
 import { engine, useSession } from './session';
 
 let wished = 0;
+let isWished = false;
 
 /** Makes an item the one at hand, everywhere. Positions past the ends stop at the ends; the newest wish counts. */
-export async function handItem(item: number): Promise<void> {
+export function handItem(item: number): Promise<void> {
+  isWished = true;
+  return hand(item);
+}
+
+/** Another project is being opened: what was wished for in the one before is of no account. */
+export function forgetWish(): void {
+  isWished = false;
+}
+
+/** What an opened project begins with, unless a person has asked for another item meanwhile. */
+export const handFirst = (item: number): Promise<void> => hand(isWished ? wished : item);
+
+async function hand(item: number): Promise<void> {
   wished = item;
   const atHand = await engine().itemAtHand(item);
   if (wished !== item) return;
@@ -33,4 +47,4 @@ export async function handKey(key: string, source: string | undefined): Promise<
 }
 
 /** The items or the project changed: the item that was asked for last is looked at anew. */
-export const handAgain = (): Promise<void> => handItem(wished);
+export const handAgain = (): Promise<void> => hand(wished);
