@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from '@playwright/test';
 import { chromiumArguments, chromiumPath } from './scripts/chromium.mjs';
 
@@ -9,8 +10,8 @@ export default defineConfig({
   // A busy machine is several times slower; nothing here is about time.
   timeout: 400_000,
   expect: { timeout: 60_000 },
-  // Two at a time took longer here: drawing without a graphics card uses both cores already.
-  workers: 1,
+  // A page that is drawn without a graphics card keeps two cores busy.
+  workers: Math.max(1, Math.floor(availableParallelism() / 2)),
   reporter: [['line'], ['json', { outputFile: '.cache/tests/journeys.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,

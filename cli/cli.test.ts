@@ -1,9 +1,9 @@
-import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Ajv from 'ajv/dist/2020';
-import { beforeAll, describe, expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
+import { yarncard, yarncardBuilt } from '../tests/support/command-line';
 import type { PartBox } from './row-boxes';
 
 const folder = mkdtempSync(join(tmpdir(), 'yarncard-'));
@@ -11,42 +11,31 @@ const file = (name: string, content: string): string => {
   writeFileSync(join(folder, name), content);
   return join(folder, name);
 };
-const yarncard = (args: readonly string[], input = '') => {
-  const { stdout, stderr, status } = spawnSync(process.execPath, ['bin/yarncard', ...args], {
-    input,
-    encoding: 'utf8',
-  });
-  return { stdout, stderr, status, lines: stdout.trimEnd().split('\n') };
-};
-
-beforeAll(() => {
-  // The tests run after the build; without it their messages would mislead.
-  readFileSync('bin/yarncard');
-});
 
 const stock =
   '{"stock":[{"id":"a","name":"Lace","maker":{"town":"Ousby"}},{"id":"b","name":"Sock"}]}';
 
 describe('items', () => {
-  test('come one a line, from a file or standard input', () => {
+  test('come one a line, from a file or standard input', async () => {
     const expected = [
       '{"id":"a","name":"Lace","maker":{"town":"Ousby"}}',
       '{"id":"b","name":"Sock"}',
     ];
-    expect(yarncard(['items', file('s.json', stock)]).lines).toEqual(expected);
-    expect(yarncard(['items', '-'], stock).lines).toEqual(expected);
+    expect((await yarncard(['items', file('s.json', stock)])).lines).toEqual(expected);
+    expect((await yarncard(['items', '-'], stock)).lines).toEqual(expected);
+    expect(yarncardBuilt(['items', '-'], stock)).toMatchObject({ lines: expected, status: 0 });
   });
 
-  test('at a path', () => {
-    expect(yarncard(['items', '--at', '$.b', '-'], '{"a":[{"x":1}],"b":[{"y":2}]}').lines).toEqual([
-      '{"y":2}',
-    ]);
+  test('at a path', async () => {
+    expect(
+      (await yarncard(['items', '--at', '$.b', '-'], '{"a":[{"x":1}],"b":[{"y":2}]}')).lines,
+    ).toEqual(['{"y":2}']);
   });
 });
 
-test('infer tells the types, with evidence as JSON', () => {
+test('infer tells the types, with evidence as JSON', async () => {
   const path = file('s.json', stock);
-  expect(JSON.parse(yarncard(['infer', path, '--json']).stdout)).toEqual({
+  expect(JSON.parse((await yarncard(['infer', path, '--json'])).stdout)).toEqual({
     file: path,
     format: 'json',
     at: '$.stock[*]',
@@ -79,7 +68,7 @@ test('infer tells the types, with evidence as JSON', () => {
       },
     ],
   });
-  expect(yarncard(['infer', path]).stdout).toContain('maker: record, missing in 1');
+  expect((await yarncard(['infer', path])).stdout).toContain('maker: record, missing in 1');
 });
 
 describe('infer', () => {
@@ -88,8 +77,9 @@ describe('infer', () => {
     'code;sent;weight;paid\np-1;24.03.2026;1,5;yes\np-2;25.03.2026;0,75;no\np-3;31.03.2026;;yes\n',
   );
 
-  test('reads what the values settle: dates, decimal commas, yes and no', () => {
-    const fields = JSON.parse(yarncard(['infer', parcels, '--json']).stdout).types[0].fields;
+  test('reads what the values settle: dates, decimal commas, yes and no', async () => {
+    const fields = JSON.parse((await yarncard(['infer', parcels, '--json'])).stdout).types[0]
+      .fields;
     expect(
       fields.map((each: { path: string; type: string; decoding: unknown }) => [
         each.path,
@@ -102,31 +92,33 @@ describe('infer', () => {
       ['weight', 'number', { decimal: ',' }],
       ['paid', 'boolean', { yes: ['yes', 'y'], no: ['no', 'n'] }],
     ]);
-    expect(yarncard(['items', parcels, '--decoded']).lines[0]).toBe(
+    expect((await yarncard(['items', parcels, '--decoded'])).lines[0]).toBe(
       '{"code":"p-1","sent":"2026-03-24","weight":1.5,"paid":true}',
     );
   });
 
   test('writes a JSON Schema that the items satisfy', async () => {
-    const schema = JSON.parse(yarncard(['infer', parcels, '--schema']).stdout);
+    const schema = JSON.parse((await yarncard(['infer', parcels, '--schema'])).stdout);
     const { default: formats } = await import('ajv-formats');
     const ajv = new Ajv({ ownProperties: true, strict: false });
     formats.default(ajv);
     const isValid = ajv.compile(schema);
-    for (const line of yarncard(['items', parcels]).lines)
+    for (const line of (await yarncard(['items', parcels])).lines)
       expect(isValid(JSON.parse(line)), `${line} ${JSON.stringify(isValid.errors)}`).toBe(true);
   });
 
-  test('declares types for code', () => {
-    expect(yarncard(['infer', parcels, '--types', 'ts']).stdout).toMatch(/weight\?: string/);
-    expect(yarncard(['infer', parcels, '--types', 'go']).stdout).toContain('struct');
-    const done = yarncard(['infer', parcels, '--types', 'klingon']);
+  test('declares types for code', async () => {
+    expect((await yarncard(['infer', parcels, '--types', 'ts'])).stdout).toMatch(
+      /weight\?: string/,
+    );
+    expect((await yarncard(['infer', parcels, '--types', 'go'])).stdout).toContain('struct');
+    const done = await yarncard(['infer', parcels, '--types', 'klingon']);
     expect([done.status, done.stderr]).toEqual([2, expect.stringContaining('It can be ts, ')]);
   });
 });
 
-test('schema writes what project files are like: the demo is', () => {
-  const valid = new Ajv({ strict: false }).compile(JSON.parse(yarncard(['schema']).stdout));
+test('schema writes what project files are like: the demo is', async () => {
+  const valid = new Ajv({ strict: false }).compile(JSON.parse((await yarncard(['schema'])).stdout));
   const demo = JSON.parse(readFileSync('public/demo/thrumwick.yarncard.json', 'utf8'));
   expect(valid(demo)).toBe(true);
   expect(valid({ ...demo, yarncard: 1 })).toBe(false);
@@ -135,54 +127,56 @@ test('schema writes what project files are like: the demo is', () => {
 describe('check', () => {
   const demo = 'public/demo/thrumwick.yarncard.json';
 
-  test('finds nothing in the demo', () => {
-    expect(yarncard(['check', demo])).toMatchObject({ status: 0, stdout: 'No findings.\n' });
+  test('finds nothing in the demo', async () => {
+    expect(await yarncard(['check', demo])).toMatchObject({ status: 0, stdout: 'No findings.\n' });
   });
 
-  test('other items in its place: what does not fit is told with its item', () => {
+  test('other items in its place: what does not fit is told with its item', async () => {
     const others = file(
       'others.json',
       '[{"id":"x","kind":"skein","name":7},{"id":"y","kind":"loom"}]',
     );
-    const done = yarncard(['check', demo, '--items', others, '--level', 'warning', '--json']);
+    const done = await yarncard(['check', demo, '--items', others, '--level', 'warning', '--json']);
     expect(done.status).toBe(1);
     const codes = done.lines.map((line) => JSON.parse(line).code);
     expect(codes).toContain('items-typeless');
     expect(codes).toContain('field-missing');
-    expect(yarncard(['check', demo, '--items', others]).status).toBe(0);
+    expect((await yarncard(['check', demo, '--items', others])).status).toBe(0);
   });
 
-  test('a broken binding is an error', () => {
+  test('a broken binding is an error', async () => {
     const text = readFileSync(demo, 'utf8').replace('"expr": "material"', '"expr": "matter"');
-    const done = yarncard(['check', file('c.yarncard.json', text)]);
+    const done = await yarncard(['check', file('c.yarncard.json', text)]);
     expect(done.status).toBe(1);
     expect(done.lines[0]).toMatch(/^error: .*There is no field "matter"/);
   });
 
-  test('of no such source, or at no such level', () => {
-    const source = yarncard(['check', demo, '--items', demo, '--source', 'nowhere']);
+  test('of no such source, or at no such level', async () => {
+    const source = await yarncard(['check', demo, '--items', demo, '--source', 'nowhere']);
     expect([source.status, source.stderr]).toEqual([2, expect.stringContaining('The sources are')]);
-    expect(yarncard(['check', demo, '--level', 'note']).status).toBe(2);
+    expect((await yarncard(['check', demo, '--level', 'note'])).status).toBe(2);
   });
 });
 
 describe('eval', () => {
   const path = file('e.json', stock);
 
-  test('gives the value for each item, or why there is none', () => {
-    expect(yarncard(['eval', 'maker.town', '--items', path, '--key', 'id']).lines).toEqual([
+  test('gives the value for each item, or why there is none', async () => {
+    expect((await yarncard(['eval', 'maker.town', '--items', path, '--key', 'id'])).lines).toEqual([
       'a\tOusby',
       'b\t(missing: this item has no maker)',
     ]);
-    expect(JSON.parse(yarncard(['eval', 'maker.town', '--items', path, '--json']).stdout)).toEqual({
+    expect(
+      JSON.parse((await yarncard(['eval', 'maker.town', '--items', path, '--json'])).stdout),
+    ).toEqual({
       expression: 'maker.town',
       type: 'text',
       values: ['Ousby', { missing: 'this item has no maker' }],
     });
   });
 
-  test('takes many expressions, and ends with 1 if one of them is at fault', () => {
-    const done = yarncard([
+  test('takes many expressions, and ends with 1 if one of them is at fault', async () => {
+    const done = await yarncard([
       'eval',
       '--from',
       file('x.txt', 'name\nnmae\n'),
@@ -202,16 +196,16 @@ describe('eval', () => {
     });
   });
 
-  test('explains each step', () => {
-    expect(yarncard(['eval', 'maker.town', '--items', path, '--explain']).lines[0]).toBe(
+  test('explains each step', async () => {
+    expect((await yarncard(['eval', 'maker.town', '--items', path, '--explain'])).lines[0]).toBe(
       'maker { town } › town "Ousby"',
     );
   });
 });
 
 describe('resolve', () => {
-  test('prints the demo’s rows in order, each part with its words or why there are none', () => {
-    const done = yarncard(['resolve', 'public/demo/thrumwick.yarncard.json', '--json']);
+  test('prints the demo’s rows in order, each part with its words or why there are none', async () => {
+    const done = await yarncard(['resolve', 'public/demo/thrumwick.yarncard.json', '--json']);
     expect([done.status, done.stderr]).toEqual([0, '']);
     expect(done.lines.length).toBe(90);
     expect(JSON.parse(done.lines[0] ?? '')).toEqual({
@@ -230,11 +224,11 @@ describe('resolve', () => {
     });
   });
 
-  test('with a width, every part has its box, and a row is as high as its text', () => {
+  test('with a width, every part has its box, and a row is as high as its text', async () => {
     const demo = JSON.parse(readFileSync('public/demo/thrumwick.yarncard.json', 'utf8'));
     demo.templates[0].row.children[1].children[0].lines = 'all';
     const path = file('lines.yarncard.json', JSON.stringify(demo));
-    const done = yarncard(['resolve', path, '--width', '360', '--json']);
+    const done = yarncardBuilt(['resolve', path, '--width', '360', '--json']);
     expect([done.status, done.stderr]).toEqual([0, '']);
     const rows = done.lines.map((line) => JSON.parse(line));
     const boxesOf = (key: string) => rows.find((row) => row.key === key).boxes;
@@ -242,24 +236,26 @@ describe('resolve', () => {
     // As high as the window has it.
     expect(boxesOf('sk-0419')[0].height).toBe(118);
     expect(boxesOf('sk-0419').find(({ part }: { part: string }) => part === 'name').lines).toBe(4);
-    const text = yarncard(['resolve', path, '--width', '360']).lines;
+    const text = yarncardBuilt(['resolve', path, '--width', '360']).lines;
     expect(text.find((line) => line.startsWith('sk-0419'))).toMatch(/\t118 px$/);
-    expect(yarncard(['resolve', path, '--width', 'wide']).stderr).toContain('is no width in px');
+    expect((await yarncard(['resolve', path, '--width', 'wide'])).stderr).toContain(
+      'is no width in px',
+    );
     const large = ['--width', '360', '--text-size', '200', '--direction', 'rtl', '--json'];
-    const first = JSON.parse(yarncard(['resolve', path, ...large]).lines[0] ?? '');
+    const first = JSON.parse(yarncardBuilt(['resolve', path, ...large]).lines[0] ?? '');
     const boxOf = (name: string) => first.boxes.find((box: PartBox) => box.part === name);
     // Three lines of 40 px and one of 32, a gap of 2, paddings of 10; the picture stands at the right.
     expect(boxOf('row').height).toBe(174);
     expect(boxOf('picture').x).toBe(360 - 16 - 40);
   });
 
-  test('checks boxes at the widths and text sizes that the project names', () => {
+  test('checks boxes at the widths and text sizes that the project names', async () => {
     const demo = JSON.parse(readFileSync('public/demo/thrumwick.yarncard.json', 'utf8'));
-    expect(yarncard(['check', file('demo.yarncard.json', JSON.stringify(demo))]).lines).toEqual([
-      'No findings.',
-    ]);
+    expect(
+      (await yarncard(['check', file('demo.yarncard.json', JSON.stringify(demo))])).lines,
+    ).toEqual(['No findings.']);
     const named = { ...demo, widths: [320, 360], textSizes: [100, 200] };
-    const done = yarncard(['check', file('at.yarncard.json', JSON.stringify(named))]);
+    const done = yarncardBuilt(['check', file('at.yarncard.json', JSON.stringify(named))]);
     expect([done.status, done.stderr]).toEqual([0, '']);
     expect(done.lines).toContainEqual(
       expect.stringMatching(
@@ -268,12 +264,12 @@ describe('resolve', () => {
     );
   });
 
-  test('a broken binding opens, is said, and ends with 1', () => {
+  test('a broken binding opens, is said, and ends with 1', async () => {
     const text = readFileSync('public/demo/thrumwick.yarncard.json', 'utf8').replace(
       '"expr": "material"',
       '"expr": "matter"',
     );
-    const done = yarncard(['resolve', file('b.yarncard.json', text)]);
+    const done = await yarncard(['resolve', file('b.yarncard.json', text)]);
     expect(done.status).toBe(1);
     expect(done.stderr).toContain('There is no field "matter"');
     expect(done.lines.length).toBe(91);
@@ -299,19 +295,19 @@ describe('format', () => {
       ['1', '--as', '{"as":"message","message":"{$value :number} of {$n}"}', '--item', '{"n":3}'],
       '1 of 3',
     ],
-  ])('%j', (args, text) => {
-    expect(yarncard(['format', ...args]).lines).toEqual([text]);
+  ])('%j', async (args, text) => {
+    expect((await yarncard(['format', ...args])).lines).toEqual([text]);
   });
 
-  test('that cannot write the value ends with 1, one that is wrong with 2', () => {
-    const soon = yarncard(['format', 'soon', '--as', '{"as":"number"}']);
+  test('that cannot write the value ends with 1, one that is wrong with 2', async () => {
+    const soon = await yarncard(['format', 'soon', '--as', '{"as":"number"}']);
     expect([soon.status, soon.stderr]).toEqual([1, 'yarncard: "soon" is not a number\n']);
-    const json = yarncard(['format', 'soon', '--as', '{"as":"number"}', '--json']);
+    const json = await yarncard(['format', 'soon', '--as', '{"as":"number"}', '--json']);
     expect(JSON.parse(json.stdout)).toEqual({ missing: '"soon" is not a number' });
     for (const as of ['{"as":"gold"}', '{"as":"money","display":"gold"}', 'number'])
-      expect(yarncard(['format', '1', '--as', as]).status).toBe(2);
+      expect((await yarncard(['format', '1', '--as', as])).status).toBe(2);
     expect(
-      yarncard(['format', '1', '--as', '{"as":"number"}', '--locale', 'de utsch']).status,
+      (await yarncard(['format', '1', '--as', '{"as":"number"}', '--locale', 'de utsch'])).status,
     ).toBe(2);
   });
 });
@@ -319,19 +315,26 @@ describe('format', () => {
 describe('explain', () => {
   const demo = 'public/demo/thrumwick.yarncard.json';
 
-  test('tells each step to the words of a part', () => {
-    const { lines, status } = yarncard(['explain', demo, '--key', 'sk-0417', '--part', 'name']);
+  test('tells each step to the words of a part', async () => {
+    const { lines, status } = await yarncard([
+      'explain',
+      demo,
+      '--key',
+      'sk-0417',
+      '--part',
+      'name',
+    ]);
     expect(status).toBe(0);
     expect(lines).toEqual(['name\t"Merino lace, undyed"', 'text\tMerino lace, undyed']);
   });
 
-  test('a key or a part that is not there is said', () => {
-    const nobody = yarncard(['explain', demo, '--key', 'nobody', '--part', 'name']);
+  test('a key or a part that is not there is said', async () => {
+    const nobody = await yarncard(['explain', demo, '--key', 'nobody', '--part', 'name']);
     expect([nobody.status, nobody.stderr]).toEqual([
       2,
       'yarncard: No row of the list has the key "nobody".\n',
     ]);
-    const part = yarncard(['explain', demo, '--key', 'sk-0417', '--part', 'nose']);
+    const part = await yarncard(['explain', demo, '--key', 'sk-0417', '--part', 'nose']);
     expect(part.status).toBe(2);
     expect(part.stderr).toContain('no part "nose"');
   });
@@ -355,15 +358,15 @@ describe('wrong use and unreadable input end with 2 and one line', () => {
     ],
     ['no expression', ['eval', '--items', '-'], '[{"a":1}]', /eval needs an expression/],
     ['an unknown command', ['weave'], '', /unknown command/],
-  ])('%s', (_, args, input, message) => {
-    const done = yarncard(args, input);
+  ])('%s', async (_, args, input, message) => {
+    const done = await yarncard(args, input);
     expect([done.status, done.stdout]).toEqual([2, '']);
     expect(done.stderr).toMatch(message);
   });
 });
 
-test('--help lists the commands', () => {
-  const { stdout, status } = yarncard(['--help']);
+test('--help lists the commands', async () => {
+  const { stdout, status } = await yarncard(['--help']);
   expect(status).toBe(0);
   for (const command of ['items', 'infer', 'eval', 'format', 'explain', 'resolve', 'check'])
     expect(stdout).toContain(command);

@@ -4,7 +4,7 @@ import { basename } from 'node:path';
 import { ownValue } from '../src/core/base';
 import { type DocumentPort, type ItemsRead, read } from '../src/core/items';
 import { strictDecoder } from '../src/engine';
-import { refuse, WrongUse } from './output';
+import { refuse, standardInput, WrongUse } from './output';
 import { sqliteApart } from './sqlite-apart';
 
 export interface InputFile {
@@ -16,7 +16,7 @@ export interface InputFile {
 export async function inputFile(file: string): Promise<InputFile> {
   if (file === '-') {
     const pieces: Buffer[] = [];
-    for await (const piece of process.stdin) pieces.push(Buffer.from(piece));
+    for await (const piece of standardInput()) pieces.push(Buffer.from(piece));
     return { name: 'standard input', bytes: Buffer.concat(pieces) };
   }
   try {

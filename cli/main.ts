@@ -1,140 +1,4 @@
-import { Command } from 'commander';
-import { version } from '../package.json';
-import { clipped } from '../src/core/base';
-import { withMinusSigns } from './arguments';
-import { tellError, WrongUse } from './output';
-
-/**
- * The command line: the same core as the application, for a team's CI. Each command's code is
- * loaded when it is called, so that starting costs little.
- */
-const program = new Command('yarncard')
-  .description('Items, their types, expressions and finished rows, without a browser.')
-  .showHelpAfterError('(yarncard --help tells how it is used)')
-  .version(version, '--version', 'the version')
-  .configureOutput({ writeErr: (words) => tellError(clipped(words.trimEnd())) })
-  .exitOverride();
-
-const timeout = ['--timeout <seconds>', 'end SQLite queries after so long (60)'] as const;
-
-program
-  .command('items')
-  .description('the items as they are read, one JSON value a line')
-  .argument('[file]', 'JSON, NDJSON, CSV or SQLite; - reads standard input', '-')
-  .option('--at <place>', 'where the items are: a JSONPath (RFC 9535), a table or a SELECT')
-  .option(...timeout)
-  .option('--decoded', 'dates, numbers and the like that the values settle, as such')
-  .option('--json', 'the same: items are JSON already')
-  .action(async (file: string, options: { at?: string; decoded?: boolean }) => {
-    const { items } = await import('./commands/items');
-    await items(file, options);
-  });
-
-program
-  .command('infer')
-  .description('where the items are, and the item types with evidence')
-  .argument('[files...]', 'JSON, NDJSON, CSV or SQLite; - reads standard input', ['-'])
-  .option('--at <jsonpath>', 'where the items are in the document (RFC 9535)')
-  .option(...timeout)
-  .option('--json', 'one JSON value a file')
-  .option('--schema', 'as JSON Schema 2020-12')
-  .option(
-    '--types <language>',
-    'as declarations: ts, kotlin, swift, java, csharp, dart, python, go, rust',
-  )
-  .action(async (files: string[], options) => {
-    const { inferTypes } = await import('./commands/infer');
-    await inferTypes(files, options);
-  });
-
-program
-  .command('eval')
-  .description('the value of an expression for each item')
-  .argument('[expression]', 'such as maker.town ?? "unknown"')
-  .requiredOption('--items <file>', 'JSON, NDJSON, CSV or SQLite; - reads standard input')
-  .option('--at <jsonpath>', 'where the items are in the document (RFC 9535)')
-  .option(...timeout)
-  .option('--key <field>', 'show this field of each item before its value')
-  .option('--from <file>', 'many expressions, one a line')
-  .option('--explain', 'each step on the way to the value')
-  .option('--json', 'one JSON value an expression')
-  .action(async (expression: string | undefined, options) => {
-    const { evaluate } = await import('./commands/eval');
-    await evaluate(expression, options);
-  });
-
-program
-  .command('format')
-  .description('the text of a value in a format')
-  .argument('<value>', 'a number, a date, a list as JSON; anything else is text')
-  .requiredOption('--as <format>', 'as in the project file: {"as":"money","currency":"EUR"}')
-  .option('--locale <locale>', 'a locale (BCP 47)', 'en')
-  .option('--item <json>', 'the item that options and messages read')
-  .option('--json', 'as JSON')
-  .action(async (value: string, options) => {
-    const { format } = await import('./commands/format');
-    await format(value, options);
-  });
-
-program
-  .command('explain')
-  .description('how the words of one part of one row came about, step by step')
-  .argument('<file>', 'a project; - reads standard input')
-  .requiredOption('--key <key>', 'the key of the item')
-  .requiredOption('--part <part>', 'the part of its template')
-  .option('--list <id>', 'the list; the first if it is not said')
-  .option('--locale <locale>', 'another locale than the first of the project')
-  .option('--json', 'as JSON')
-  .action(async (file: string, options) => {
-    const { explain } = await import('./commands/explain');
-    await explain(file, options);
-  });
-
-program
-  .command('resolve')
-  .description('every entry of every list with its words, in order')
-  .argument('<file>', 'a project; - reads standard input')
-  .option('--list <id>', 'only this list')
-  .option('--locale <locale>', 'another locale than the first of the project')
-  .option('--width <px>', 'with the box of every part in a list so wide, as it is drawn')
-  .option('--ratio <ratio>', 'device pixels in a px of the page, for the boxes; 1 if not said')
-  .option('--text-size <per cent>', 'how large text is, for the boxes; 100 if not said')
-  .option('--direction <ltr or rtl>', 'where rows begin, for the boxes; as the locale if not said')
-  .option('--json', 'one JSON value an entry')
-  .action(async (file: string, options) => {
-    const { resolve } = await import('./commands/resolve');
-    await resolve(file, options);
-  });
-
-program
-  .command('check')
-  .description('the findings over all items of a project')
-  .argument('<file>', 'a project; - reads standard input')
-  .option('--level <level>', 'exit with 1 from this level on: error or warning', 'error')
-  .option('--items <file>', 'other items in the place of a source’s own')
-  .option('--at <place>', 'where those items are in their document')
-  .option(...timeout)
-  .option('--source <id>', 'the source that they are for; the first if it is not said')
-  .option('--json', 'one JSON value a finding')
-  .action(async (file: string, options) => {
-    const { check } = await import('./commands/check');
-    await check(file, options);
-  });
-
-program
-  .command('schema')
-  .description('the JSON Schema (2020-12) of project files')
-  .option('--json', 'the same: it is JSON already')
-  .action(async () => {
-    const { schema } = await import('./commands/schema');
-    schema();
-  });
-
-/** Ends with 2 and a line that says why; a stack would tell nobody what to do. */
-function giveUp(words: string): never {
-  tellError(`yarncard: ${clipped(words)}`);
-  process.exit(2);
-}
+import { giveUp, runCommand, unforeseen } from './command-line';
 
 /** What went wrong beneath us, in words. Source of the codes: POSIX, errno.h. */
 function whyNotWritten(code: string | undefined): string {
@@ -143,22 +7,21 @@ function whyNotWritten(code: string | undefined): string {
   return `the output could not be written (${code ?? 'unknown'})`;
 }
 
+function leave(words: string): never {
+  giveUp(words);
+  process.exit(2);
+}
+
 // A reader that has seen enough (`| head`) closes the pipe; that is no error.
 process.stdout.on('error', ({ code }: NodeJS.ErrnoException) => {
   if (code === 'EPIPE') process.exit(process.exitCode ?? 0);
-  giveUp(`${whyNotWritten(code)}.`);
+  leave(`${whyNotWritten(code)}.`);
 });
 process.stderr.on('error', () => process.exit(2));
-process.on('uncaughtException', (error) => giveUp(unforeseen(error)));
+process.on('uncaughtException', (error) => leave(unforeseen(error)));
 
-const unforeseen = (error: unknown): string =>
-  `something failed that should not: ${error instanceof Error ? error.message : String(error)}. The input is as it was.`;
-
-try {
-  await program.parseAsync(withMinusSigns(process.argv.slice(2), program), { from: 'user' });
-} catch (error) {
-  if (error instanceof WrongUse) giveUp(error.message);
-  if (error instanceof Error && 'exitCode' in error)
-    process.exitCode = error.exitCode === 0 ? 0 : 2;
-  else giveUp(unforeseen(error));
-}
+process.exitCode = await runCommand(process.argv.slice(2), {
+  input: process.stdin,
+  print: (text) => process.stdout.write(text),
+  printError: (text) => process.stderr.write(text),
+});

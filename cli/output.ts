@@ -1,5 +1,33 @@
 import { type Finding, placeInWords } from '../src/core/base';
 
+/** What a command reads and writes: that of the process, or what a test puts in its place. */
+export interface Terminal {
+  readonly input: AsyncIterable<Uint8Array>;
+  readonly print: (text: string) => void;
+  readonly printError: (text: string) => void;
+}
+
+let terminal: Terminal;
+let status: 0 | 1 | 2 = 0;
+
+/** Runs a command in a terminal; gives its exit status. */
+export async function within(place: Terminal, command: () => Promise<void>): Promise<0 | 1 | 2> {
+  terminal = place;
+  status = 0;
+  waiting = '';
+  await command();
+  return status;
+}
+
+export const standardInput = (): AsyncIterable<Uint8Array> => terminal.input;
+
+export const print = (text: string): void => terminal.print(text);
+
+/** The exit status that the command will end with. */
+export function endWith(next: 1 | 2): void {
+  status = next;
+}
+
 /** Wrong use or input that can't be read: one line on standard error, exit status 2. */
 export class WrongUse extends Error {}
 
@@ -15,7 +43,7 @@ export function report(findings: readonly Finding[]): void {
 
 /** A line for people on standard error. */
 export function tellError(words: string): void {
-  process.stderr.write(`${visible(words)}\n`);
+  terminal.printError(`${visible(words)}\n`);
 }
 
 /**
@@ -45,7 +73,7 @@ export function json(value: unknown, indent?: number): void {
 }
 
 export function flush(): void {
-  if (waiting !== '') process.stdout.write(waiting);
+  if (waiting !== '') print(waiting);
   waiting = '';
 }
 

@@ -2,7 +2,7 @@ import { type Finding, placeInWords } from '../../src/core/base';
 import { withId } from '../../src/core/project';
 import type { Engine, Measures } from '../../src/engine';
 import { type ItemsOptions, readItems } from '../input';
-import { flush, json, line, needs, WrongUse } from '../output';
+import { endWith, flush, json, line, needs, WrongUse } from '../output';
 import { openProject } from '../project';
 
 interface CheckOptions extends ItemsOptions {
@@ -33,8 +33,7 @@ export async function check(file: string, options: CheckOptions): Promise<void> 
     else line(inWords(finding));
   }
   if (!options.json && all.length === 0) line('No findings.');
-  if (all.some((each) => each.severity === 'error' || each.severity === options.level))
-    process.exitCode = 1;
+  if (all.some((each) => each.severity === 'error' || each.severity === options.level)) endWith(1);
   flush();
 }
 

@@ -12,7 +12,7 @@ import {
 } from '../../src/core/values';
 import { type ItemsOptions, inputFile, readItems } from '../input';
 import { decodedItems, known } from '../known';
-import { excludes, flush, json, line, report, WrongUse } from '../output';
+import { endWith, excludes, flush, json, line, report, WrongUse } from '../output';
 
 interface EvalOptions extends ItemsOptions {
   readonly items: string;
@@ -34,7 +34,7 @@ export async function evaluate(text: string | undefined, options: EvalOptions): 
   const items = decodedItems(all);
   for (const each of texts) {
     const expression = makeExpression(each, fields);
-    if (expression.evaluate === undefined) process.exitCode = 1;
+    if (expression.evaluate === undefined) endWith(1);
     if (options.json) json(asJson(expression, items, options.explain === true));
     else tell(expression, items, options);
   }

@@ -1,6 +1,6 @@
 import { withId } from '../../src/core/project';
 import { type Engine, trace } from '../../src/engine';
-import { flush, json, line, report, WrongUse } from '../output';
+import { endWith, flush, json, line, report, WrongUse } from '../output';
 import { openProject, showLocale } from '../project';
 
 interface ExplainOptions {
@@ -30,7 +30,7 @@ export async function explain(file: string, options: ExplainOptions): Promise<vo
     );
   const { part, property } = slot;
   const found = trace(engine, { template: plan.template, part, property }, entry.item);
-  if (found?.text === undefined) process.exitCode = 1;
+  if (found?.text === undefined) endWith(1);
   if (options.json) json({ template: plan.template, part, property, ...found });
   else {
     for (const step of found?.steps ?? []) line(`${step.label}\t${step.missing ?? step.shown}`);

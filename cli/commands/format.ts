@@ -10,7 +10,7 @@ import { type Format, isLocale, itemOptions, makeFormatter, NoText } from '../..
 import { infer } from '../../src/core/items';
 import { formatFrom } from '../../src/core/project';
 import { makeExpression, plainText, type Value } from '../../src/core/values';
-import { flush, json, line, tellError, WrongUse } from '../output';
+import { endWith, flush, json, line, tellError, WrongUse } from '../output';
 
 interface FormatOptions {
   readonly as: string;
@@ -33,7 +33,7 @@ export async function format(value: string, options: FormatOptions): Promise<voi
     options: optionsOf(made.value, item),
   });
   const why = text instanceof NoText ? text.reason : undefined;
-  if (why !== undefined) process.exitCode = 1;
+  if (why !== undefined) endWith(1);
   if (options.json) json(why === undefined ? { text } : { missing: why });
   else if (why === undefined) line(String(text));
   else tellError(`yarncard: ${why}`);

@@ -2,7 +2,7 @@ import { directionOf } from '../../src/core/base';
 import type { Entry, List } from '../../src/core/lists';
 import { type Project, withId } from '../../src/core/project';
 import { type Engine, type Frame, trace } from '../../src/engine';
-import { flush, json, line, needs, report, WrongUse } from '../output';
+import { endWith, flush, json, line, needs, report, WrongUse } from '../output';
 import { openProject, showLocale } from '../project';
 import { boxesFinder } from '../row-boxes';
 
@@ -28,7 +28,7 @@ export async function resolve(file: string, options: ResolveOptions): Promise<vo
   for (const list of lists) {
     const view = engine.update(project, { from: 0, to: 0 }, list.id);
     report(view.findings);
-    if (view.findings.some((finding) => finding.severity === 'error')) process.exitCode = 1;
+    if (view.findings.some((finding) => finding.severity === 'error')) endWith(1);
     await resolveList({ engine, list, view, boxesOf, isJson: options.json === true });
   }
   flush();
