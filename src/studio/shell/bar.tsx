@@ -17,7 +17,7 @@ import { useScheme } from '../shared/window/scheme';
 import { usePalette } from './palette/palette-state';
 
 export function Bar() {
-  const { history } = useSession();
+  const history = useSession((session) => session.history);
   const [scheme, flipScheme] = useScheme();
   const back = history?.done.at(-1);
   const forward = history?.undone[0];

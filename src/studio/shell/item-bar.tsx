@@ -8,7 +8,8 @@ import { engine, surveysOf, useSession } from '../shared/session/session';
 
 /** The item that every screen speaks of: step, or ask for a telling one. */
 export function ItemBar() {
-  const { atHand, view } = useSession();
+  const atHand = useSession((session) => session.atHand);
+  const view = useSession((session) => session.view);
   const surveys = useSession(surveysOf);
   const current = useCurrent();
   const itemCount = view?.itemCount ?? 0;

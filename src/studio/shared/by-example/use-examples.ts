@@ -1,8 +1,9 @@
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import type { Pin } from '../../../core/by-example';
 import type { ExampleAnswer } from '../../../engine';
 import { engine, useSession } from '../session/session';
-import { useAnswer } from '../session/use-answer';
+import { searches } from '../session/turns';
+import { useAnswer, useLatest } from '../session/use-answer';
 
 /** The words that a person wants for an item. */
 export interface Wish {
@@ -20,29 +21,17 @@ export function useExamples(
 ): ExampleAnswer | undefined {
   const version = useSession((session) => session.view?.version);
   const [answer, setAnswer] = useState<ExampleAnswer>();
-  const isAsking = useRef(false);
-  const waiting = useRef<string>(undefined);
-  const asked = JSON.stringify({
-    type,
-    without,
-    examples: wishes
-      .filter(({ text }) => text.trim() !== '')
-      .map(({ item, text, pins }) => ({ item, text, pins })),
-  });
-  // biome-ignore lint/correctness/useExhaustiveDependencies: `asked` says all of it, the version the rest
-  useEffect(() => {
-    const ask = async (question: string) => {
-      isAsking.current = true;
-      const came = await engine().byExample(JSON.parse(question));
-      isAsking.current = false;
-      const next = waiting.current;
-      waiting.current = undefined;
-      if (next === undefined) setAnswer(came);
-      else void ask(next);
-    };
-    if (isAsking.current) waiting.current = asked;
-    else void ask(asked);
-  }, [asked, version]);
+  const examples = wishes
+    .filter(({ text }) => text.trim() !== '')
+    .map(({ item, text, pins }) => ({ item, text, pins }));
+  useLatest(
+    [JSON.stringify({ type, without, examples }), version],
+    (isWanted) =>
+      searches.take(async () =>
+        isWanted() ? engine().byExample({ type, without, examples }) : undefined,
+      ),
+    (came: ExampleAnswer | undefined) => came && setAnswer(came),
+  );
   return answer;
 }
 

@@ -1,9 +1,9 @@
 import { startHistory } from '../../../core/project';
-import { inTurn } from '../opening/in-turn';
 import { handAgain } from '../session/at-hand';
 import { currentNow } from '../session/current';
 import { followNothing } from '../session/following';
 import { engine, showFrame, useSession, wantedRange } from '../session/session';
+import { opening } from '../session/turns';
 import { isUnkept, keepNow, keptHere, onTakenOver, pageId } from './keep';
 import { lockProject, type ProjectLock } from './lock';
 
@@ -17,7 +17,7 @@ let stopWatching: () => void = () => {};
 export async function takeLock(id: string, keptAt?: number): Promise<void> {
   await giveLockBack();
   lock = await lockProject(id, {
-    gained: () => void inTurn(() => writeOn(id)),
+    gained: () => void opening.take(() => writeOn(id)),
     lost: () => lookOn(id),
     isWanted: () => handOver(id),
   });
@@ -90,7 +90,7 @@ function newest(work: () => Promise<void>): () => void {
     isGoing = true;
     do {
       isAsked = false;
-      await inTurn(work);
+      await opening.take(work);
     } while (isAsked);
     isGoing = false;
   };

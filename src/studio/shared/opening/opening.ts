@@ -15,7 +15,7 @@ import {
   useSession,
   wantedRange,
 } from '../session/session';
-import { freeTurn, inTurn } from './in-turn';
+import { freeTurns, opening } from '../session/turns';
 
 /** What a document is called in messages. */
 export const documentName = (document: SourceDocument): string =>
@@ -25,7 +25,7 @@ export const demoId = 'thrumwick';
 const demoFile = '/demo/thrumwick.yarncard.json';
 /** Brings a document: items become a new project, a project file is opened. Either way it is shown and kept. */
 export function bring(document: SourceDocument): Promise<void> {
-  return inTurn(() => bringNow(document));
+  return opening.take(() => bringNow(document));
 }
 
 async function bringNow(document: SourceDocument): Promise<void> {
@@ -58,7 +58,7 @@ async function bringNow(document: SourceDocument): Promise<void> {
 
 /** Opens a project that this browser keeps, for the address that names it. */
 export function openKept(id: string): Promise<void> {
-  return inTurn(() => openKeptNow(id));
+  return opening.take(() => openKeptNow(id));
 }
 
 async function openKeptNow(id: string): Promise<void> {
@@ -97,7 +97,7 @@ async function openKeptNow(id: string): Promise<void> {
 export async function beginAnew(): Promise<void> {
   const { id, history } = useSession.getState();
   endEngine();
-  freeTurn();
+  freeTurns();
   forgetWriting();
   if (id === undefined) return;
   useSession.setState({ id: undefined });
@@ -134,7 +134,7 @@ async function openDemo(): Promise<void> {
 
 /** The start page: what was open is let go, and on the first visit the demo is put among the projects. */
 export function atStart(): Promise<void> {
-  return inTurn(async () => {
+  return opening.take(async () => {
     await letGo();
     const { keptProjects, removedProjects, whyNotKept } = await keptHere();
     try {

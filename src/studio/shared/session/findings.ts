@@ -10,7 +10,8 @@ import { surveyOf, surveysOf, useProject, useSession } from './session';
 /** Everything that was noticed: while reading, in the project, over all items. Each once. */
 export function useFindings(): readonly Finding[] {
   const project = useProject();
-  const { view, readFindings } = useSession();
+  const view = useSession((session) => session.view);
+  const readFindings = useSession((session) => session.readFindings);
   const { templates: surveys, findings: misfits } = useSession(surveyOf);
   return useMemo(() => {
     const blanks = surveys.flatMap((survey) =>

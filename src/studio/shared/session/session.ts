@@ -1,4 +1,4 @@
-import { create } from 'zustand';
+import { create, type StoreApi } from 'zustand';
 import type { Finding } from '../../../core/base';
 import type { PictureContents } from '../../../core/pictures';
 import {
@@ -104,7 +104,11 @@ export const noSession: Omit<Session, 'survey'> = {
 
 const noSurvey: Survey = { templates: [], findings: [] };
 
-export const useSession = create<Session>()(() => ({
+/** Who shows something takes that, not the whole: it is drawn again when that changes only. */
+type PartsOf<State> = Pick<StoreApi<State>, 'getState' | 'setState' | 'subscribe'> &
+  (<Part>(part: (state: State) => Part) => Part);
+
+export const useSession: PartsOf<Session> = create<Session>()(() => ({
   ...noSession,
   survey: { edition: -1, ...noSurvey },
 }));

@@ -56,7 +56,7 @@ export function usePictures(
   const contentsOfOpen = useSession((session) => session.contents);
   const isAllowed = useOutside().isAllowed && (other?.loadsOutside ?? isOfOpen);
   const contents = other?.contents ?? contentsOfOpen;
-  const { device } = useWindow();
+  const device = useWindow((settings) => settings.device);
   const { family } = device;
   return useMemo(() => {
     const look = { density: Math.ceil(devicePixelRatio), scheme, device: family };

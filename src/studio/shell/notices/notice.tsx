@@ -7,7 +7,10 @@ import { engine, useSession } from '../../shared/session/session';
 
 /** What went wrong or takes a while, in one place below the screen. */
 export function Notice() {
-  const { notice, reading, keeping, isEngineSilent } = useSession();
+  const notice = useSession((session) => session.notice);
+  const reading = useSession((session) => session.reading);
+  const keeping = useSession((session) => session.keeping);
+  const isEngineSilent = useSession((session) => session.isEngineSilent);
   const { take } = useNewerBuild();
   return (
     <div

@@ -8,7 +8,8 @@ const maxNamed = 4;
 
 /** A project from elsewhere names pictures at addresses: they are asked for only once that is meant. */
 export function OutsidePictures() {
-  const { view, loadsOutside } = useSession();
+  const view = useSession((session) => session.view);
+  const loadsOutside = useSession((session) => session.loadsOutside);
   const hosts = useMemo(() => {
     if (loadsOutside || view === undefined) return [];
     const names = view.entries.flatMap(({ plan, values }) =>

@@ -24,7 +24,8 @@ export function WindowPane() {
   const { scheme, textSize } = settings;
   const isBeside = useBeside((beside) => beside.isOpen);
   const list = useCurrent()?.list;
-  const { view, atHand } = useSession();
+  const view = useSession((session) => session.view);
+  const atHand = useSession((session) => session.atHand);
   const shown = useRef<ListView>(undefined);
   const hasRows = view !== undefined && view.sequence.entryCount > 0;
   const locale = useLocale();

@@ -12,7 +12,7 @@ import { RowPicture } from '../../shared/window/row-picture';
 /** Which template an item gets: a row a type, tried from the top, and what all others get. */
 export default function Choices() {
   const project = useProject();
-  const { view } = useSession();
+  const view = useSession((session) => session.view);
   const list = useCurrent()?.list;
   if (project === undefined || list === undefined) return null;
   const types = project.types.filter((type) => type.source === list.source);

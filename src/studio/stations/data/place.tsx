@@ -5,7 +5,7 @@ import { MenuButton } from '../../shared/controls/controls';
 import { readAt } from '../../shared/opening/arrivals';
 import type { Current } from '../../shared/session/current';
 import { engine } from '../../shared/session/session';
-import { useAnswer } from '../../shared/session/use-answer';
+import { useAnswer, useLatest } from '../../shared/session/use-answer';
 
 /** Where the items are in the document: what else is there to choose, or a path to write. */
 export function Place({ current }: { readonly current: Current }) {
@@ -66,17 +66,14 @@ const afterMs = 200;
 /** The path on the real document, step by step, while it is written. */
 function Steps({ source, at }: { readonly source: string; readonly at: string }) {
   const [found, setFound] = useState<PathSteps>();
-  useEffect(() => {
-    let isLatest = true;
-    const timer = setTimeout(async () => {
-      const steps = await engine().pathSteps(source, at);
-      if (isLatest) setFound(steps);
-    }, afterMs);
-    return () => {
-      isLatest = false;
-      clearTimeout(timer);
-    };
-  }, [source, at]);
+  useLatest(
+    [source, at],
+    async (isWanted) => {
+      await new Promise((resolve) => setTimeout(resolve, afterMs));
+      return isWanted() ? engine().pathSteps(source, at) : undefined;
+    },
+    setFound,
+  );
   if (found === undefined) return null;
   return (
     <section

@@ -1,30 +1,31 @@
 import Download from 'lucide-react/icons/download';
-import { useEffect, useState } from 'react';
-import { fileNameOf } from '../../../core/project';
+import { useState } from 'react';
+import { fileNameOf, type Project } from '../../../core/project';
 import { Button, Heading } from '../../shared/controls/controls';
 import { saveAsFile } from '../../shared/keeping/save-file';
 import { useFindings } from '../../shared/session/findings';
 import { engine, useProject, useSession } from '../../shared/session/session';
+import { useLatest } from '../../shared/session/use-answer';
 
 const maxShownChars = 200_000;
+
+interface WrittenFile {
+  /** Its beginning. */
+  readonly text: string;
+  readonly bytes: number;
+}
+
+async function written(project: Project): Promise<WrittenFile> {
+  const blob = await engine().file(project, useSession.getState().contents);
+  return { text: await blob.slice(0, maxShownChars).text(), bytes: blob.size };
+}
 
 /** What leaves the browser: the project file as it will be written, and how a CI uses it. */
 export default function HandOff() {
   const project = useProject();
   const findings = useFindings();
-  const [file, setFile] = useState<{ readonly text: string; readonly bytes: number }>();
-  useEffect(() => {
-    if (project === undefined) return;
-    let isLatest = true;
-    void (async () => {
-      const blob = await engine().file(project, useSession.getState().contents);
-      const text = await blob.slice(0, maxShownChars).text();
-      if (isLatest) setFile({ text, bytes: blob.size });
-    })();
-    return () => {
-      isLatest = false;
-    };
-  }, [project]);
+  const [file, setFile] = useState<WrittenFile>();
+  useLatest([project], () => project && written(project), setFile);
   if (project === undefined) return null;
   const name = fileNameOf(project);
   const errors = findings.filter((finding) => finding.severity === 'error').length;

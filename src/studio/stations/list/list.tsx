@@ -12,8 +12,8 @@ import { SequenceDrawing } from './sequence-drawing';
 /** How entries are placed: one under the other, or so many beside each other. */
 export default function List() {
   const project = useProject();
-  const { view } = useSession();
-  const { device } = useWindow();
+  const view = useSession((session) => session.view);
+  const device = useWindow((settings) => settings.device);
   const list = useCurrent()?.list;
   if (project === undefined || list === undefined) return null;
   const { arrangement } = list;

@@ -5,7 +5,7 @@ import { useAnswer } from '../../shared/session/use-answer';
 
 /** The item at hand if the template is for its type, else the first item of the type; -1: none. */
 export function useBenchItem(template: Template): number {
-  const { atHand } = useSession();
+  const atHand = useSession((session) => session.atHand);
   const fits = atHand !== undefined && atHand.type === template.type;
   const first = useAnswer(fits ? undefined : template.type, (type) => engine().firstOfType(type));
   return fits ? atHand.item : (first ?? -1);

@@ -23,7 +23,8 @@ const maxEnlarged = 1.6;
 /** The template with the item at hand, enlarged: press a part to select it, drop a value to bind it. */
 export function Bench({ selection }: { readonly selection: Selection }) {
   const { template, project, part } = selection;
-  const { scheme, device } = useWindow();
+  const scheme = useWindow((settings) => settings.scheme);
+  const device = useWindow((settings) => settings.device);
   const host = useRef<HTMLDivElement>(null);
   const [ground, groundPx] = useWidth();
   // As wide as on the device, and as large as the bench has room for.

@@ -16,7 +16,8 @@ interface Extreme {
 /** The same template at its true size for the items that test it most. */
 export function Extremes({ selection }: { readonly selection: Selection }) {
   const { template, project } = selection;
-  const { scheme, device } = useWindow();
+  const scheme = useWindow((settings) => settings.scheme);
+  const device = useWindow((settings) => settings.device);
   const survey = useSession((session) =>
     surveysOf(session).find((each) => each.template === template.id),
   );

@@ -4,9 +4,8 @@ import type { Evidence } from '../../../../core/items';
 import type { ItemType, Source } from '../../../../core/project';
 import type { Field } from '../../../../core/values';
 import { engine, useSession } from '../../../shared/session/session';
-
-/** One after the other: each walks all items. */
-let turn: Promise<unknown> = Promise.resolve();
+import { walks } from '../../../shared/session/turns';
+import { useLatest } from '../../../shared/session/use-answer';
 
 interface Asked {
   readonly source: Source;
@@ -48,18 +47,15 @@ export function useEvidence({ source, type, path, field }: Asked): Evidence | un
     field,
   ]);
   const [known, setKnown] = useState<{ readonly id: string; readonly evidence: Evidence }>();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the id says all of it
-  useEffect(() => {
-    if (isReading || known?.id === id) return;
-    let isLatest = true;
-    turn = turn.then(async () => {
-      if (!isLatest) return;
-      const evidence = await engine().evidence({ source: source.id, type: type?.id, path });
-      if (isLatest && evidence !== undefined) setKnown({ id, evidence });
-    });
-    return () => {
-      isLatest = false;
-    };
-  }, [id, isReading]);
+  useLatest(
+    [id, isReading],
+    (isWanted) => {
+      if (isReading || known?.id === id) return;
+      return walks.take(async () =>
+        isWanted() ? engine().evidence({ source: source.id, type: type?.id, path }) : undefined,
+      );
+    },
+    (evidence: Evidence | undefined) => evidence && setKnown({ id, evidence }),
+  );
   return known?.id === id ? known.evidence : undefined;
 }

@@ -1,6 +1,7 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { EntryRange, Frame, TableLook, TableRows } from '../../../../engine';
 import { engine, useSession } from '../../../shared/session/session';
+import { useLatest } from '../../../shared/session/use-answer';
 
 interface RowsShown extends TableRows {
   readonly from: number;
@@ -14,17 +15,11 @@ const noRows: RowsShown = { count: 0, rows: [], from: 0, of: ['', undefined, und
 export function useRows(source: string, look: TableLook, range: EntryRange): RowsShown {
   const view = useSession((session) => session.view);
   const [rows, setRows] = useState<RowsShown>(noRows);
-  useEffect(() => {
-    let isLatest = true;
-    void engine()
-      .rows(source, look, range)
-      .then((came) => {
-        if (isLatest) setRows((before) => withKnown(before, came, range, [source, look, view]));
-      });
-    return () => {
-      isLatest = false;
-    };
-  }, [source, look, range, view]);
+  useLatest(
+    [source, look, range, view],
+    () => engine().rows(source, look, range),
+    (came) => setRows((before) => withKnown(before, came, range, [source, look, view])),
+  );
   return rows;
 }
 

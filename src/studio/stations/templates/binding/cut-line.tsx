@@ -7,7 +7,9 @@ import type { Selection } from '../selection';
 
 /** In how many rows the label is cut in the window's width, and where it takes most lines. */
 export function CutLine({ selection }: { readonly selection: Selection }) {
-  const { device, locale, textSize } = useWindow();
+  const device = useWindow((settings) => settings.device);
+  const locale = useWindow((settings) => settings.locale);
+  const textSize = useWindow((settings) => settings.textSize);
   const measuredCount = useSession((session) => session.measuredCount);
   const { widthPx: ofWindow } = device;
   const box = { widthPx: ofWindow, ratio: devicePixelRatio, textSize, ...wantedRange().box };
