@@ -38,14 +38,14 @@ export class Engine implements Scene, World {
   project: Project | undefined;
   now = '';
   version = 0;
-  /** Another one for each change of what is shown but for its items: those may change many times a second. */
+  /** Each change of what is shown gives another one, but for those of its items: they may change many times a second. */
   edition = 0;
   private ofEdition = '';
   private readonly sources = new Map<string, SourceStore>();
   private readonly templates = new Map<string, CompiledTemplates>();
   private readonly main = new View(this);
   private readonly beside = new Map<string, View>();
-  /** By source, made once for a version: lookups run over all items. */
+  /** The finder of each source, made once for a version: lookups run over all items. */
   private readonly finders = new Map<string, Finder>();
 
   constructor(private readonly ports: EnginePorts) {}
@@ -168,7 +168,7 @@ export class Engine implements Scene, World {
     return this.main.tryTemplate(template, items);
   }
 
-  /** Past the ends: the item at that end; undefined: there are none. */
+  /** The item at a position, or at the end that it is past; undefined where there are none. */
   itemAtHand(position: number): ItemAtHand | undefined {
     const items = this.shownItems();
     const item = Math.max(0, Math.min(items.length - 1, position));

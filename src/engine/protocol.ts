@@ -94,7 +94,7 @@ export interface EngineProtocol {
   find(words: string, after: number): Promise<number>;
   firstOfType(type: string): Promise<number>;
   trace(place: PropertyPlace, item: number): Promise<Trace | undefined>;
-  /** By format, locale and item. */
+  /** The texts of each format in each locale for each item. */
   tryFormats(trial: FormatTrial): Promise<readonly (readonly (readonly FormattedValue[])[])[]>;
   /** Rows at the time that it is now; undefined: none of them follows it. */
   tick(wanted: EntryRange): Promise<Frame | undefined>;

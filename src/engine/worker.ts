@@ -122,7 +122,7 @@ function measuredSoon(): void {
   }, tellAfterMs);
 }
 
-/** Of which edition a survey is under way, and what it was begun with. */
+/** The edition that a survey under way is of, and the version that it was begun with. */
 let surveying: { readonly edition: number; readonly version: number } | undefined;
 /** So long at least between surveys of items that go on changing. */
 const surveyRestMs = 1_000;

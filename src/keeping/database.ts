@@ -34,7 +34,7 @@ export interface KeptSource {
   readonly source: string;
   readonly itemCount: number;
   readonly chunkCount: number;
-  /** Another one for each writing. */
+  /** Every writing gives another stamp. */
   readonly stamp?: string;
 }
 

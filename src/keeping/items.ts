@@ -10,7 +10,7 @@ export interface KeptItems {
   readonly stamp: string;
 }
 
-/** By source and set (`itemsIdOf`). */
+/** What is kept by source and set, under `itemsIdOf`. */
 export type KeptState = ReadonlyMap<string, KeptItems>;
 
 export interface Opened {

@@ -27,7 +27,7 @@ export interface ListViewPorts {
   scrolled?(): void;
   /** Where rows begin: at the left, unless it says otherwise. */
   direction?(): TextDirection;
-  /** By how much text is larger than styles say; 1: as they say. */
+  /** How many times as large as styles say text is. */
   textSize?(): number;
   /** The box has another width: rows may be of other heights. */
   resized?(): void;

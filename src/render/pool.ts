@@ -14,7 +14,7 @@ export interface Place {
 /** A row in the page: of one kind for its life, of one item for a while. */
 export interface PooledRow extends RowView {
   readonly kind: string;
-  /** Of the item that it shows. */
+  /** The key of the item that it shows. */
   key: string;
   placed: Place | undefined;
 }

@@ -24,7 +24,7 @@ export class Scroller {
     this.at = Math.max(0, Math.min(this.at, this.maxAt()));
   }
 
-  /** Of the box itself. */
+  /** Sets the height of the box itself. */
   setHeight(heightPx: number): void {
     this.heightPx = heightPx;
   }

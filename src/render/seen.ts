@@ -4,7 +4,7 @@ import type { Lines } from '../core/layout';
 export type Seen = { readonly line: number; readonly offsetPx: number } | 'end';
 
 interface Window {
-  /** From the top of the content. */
+  /** Its distance from the top of the content, in px. */
   readonly offset: number;
   readonly heightPx: number;
 }

@@ -17,6 +17,6 @@ export function* piecesOf(pattern: string): Generator<DatePiece, void> {
   }
 }
 
-/** As it stands in the pattern. */
+/** The words as they stand in the pattern. */
 export const wordsOf = (piece: DatePiece): string =>
   'literal' in piece ? piece.literal : piece.letter.repeat(piece.length);

@@ -39,7 +39,7 @@ export function behavioursOf(
   return [...found.values()];
 }
 
-/** By sample, whether its words are in a form that no example has shown, be it guessed or left open. */
+/** Whether the words of each sample are in a form that no example has shown, be it guessed or left open. */
 export function openAt({ pieces }: Cover, samples: readonly Sample[]): boolean[] {
   const holes = pieces.flatMap((piece) =>
     piece.kind === 'hole' && piece.hole.writing.open !== undefined ? [piece.hole] : [],

@@ -95,7 +95,7 @@ class Board {
     else known.push(partial);
   }
 
-  /** By place, those that have come least far first; only the best of each place. */
+  /** Gives the best state of each place, those that have come least far first. */
   *states(): Generator<
     { readonly places: readonly number[]; readonly partials: readonly Partial[] },
     void

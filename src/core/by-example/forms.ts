@@ -12,7 +12,7 @@ import { byFormat, type Hole, holeId, holeOf, openForm, type Writing } from './w
  */
 export interface FormPiece {
   readonly hole: Hole;
-  /** By example, where its form ends. */
+  /** Where the form of each example ends. */
   readonly ends: readonly number[];
   /** The longest of its forms. */
   readonly words: string;

@@ -19,9 +19,9 @@ export function otherNumber(
 type Habit = readonly [ending: RegExp, instead: string | undefined];
 
 interface Habits {
-  /** From several to one. */
+  /** What turns several into one. */
   readonly one: readonly Habit[];
-  /** From one to several. */
+  /** What turns one into several. */
   readonly other: readonly Habit[];
 }
 

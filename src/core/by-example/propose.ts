@@ -10,7 +10,7 @@ import { exprOf, type Hole, type Text } from './writings/writing';
 
 export interface Asked {
   readonly fields: readonly Field[];
-  /** Of `sourcesOf`, made once for the fields. */
+  /** What `sourcesOf` gives, made once for the fields. */
   readonly sources: readonly Source[];
   readonly examples: readonly (Example & { readonly position: number })[];
   /** Some of the items, on which proposals are told apart. */
@@ -22,7 +22,7 @@ export interface Asked {
 
 /** One stretch of the first example's words, and what it stays or becomes. */
 export interface Stretch {
-  /** As it was typed. */
+  /** The text as it was typed. */
   readonly text: string;
   readonly from: number;
   readonly to: number;
@@ -51,7 +51,7 @@ export interface Proposal {
   readonly stretches: readonly Stretch[];
   /** What it gives for the samples. */
   readonly texts: readonly Text[];
-  /** By sample: whether its words are in a form that no example has shown. */
+  /** Whether the words of each sample are in a form that no example has shown. */
   readonly isOpenAt: readonly boolean[];
   readonly open: readonly OpenForm[];
   /** Whether a computed property can be this: it has no formats. */

@@ -78,7 +78,7 @@ const moneyName =
   /price|cost|amount|total|fee|fare|paid|balance|money|net|gross|deposit|tax|vat|tip/;
 const maxLooked = 40;
 
-/** By its name, or since all its values are of cents. */
+/** Tells money by its name, or since all its values are of cents. */
 function isMoney(
   { expr, names, isWhole }: Draft,
   samples: readonly JsonRecord[],

@@ -13,7 +13,7 @@ const percentName = /percent|pct|share|ratio|rate$|progress|discount/i;
 const bytesName = /bytes|size$|filesize/i;
 const durationName = /duration|length$|runtime|elapsed|seconds|minutes$|hours$/i;
 
-/** By what a number's name ends in or is: a unit that ECMA-402 sanctions. */
+/** The unit that ECMA-402 sanctions, by what a number's name ends in or is. */
 const units: readonly (readonly [RegExp, string])[] = [
   [/grams?$|^g$/i, 'gram'],
   [/weight.*kg|kilograms?$|kg$/i, 'kilogram'],

@@ -45,7 +45,7 @@ export function binsOf(measures: Float64Array, isOfWholeNumbers: boolean): Sprea
 
 const sampleSize = 4_000;
 const minSample = 10;
-/** So many times as far as the middle eight tenths reach is beyond; more than a tenth is no exception. */
+/** A value so many times as far away as the middle eight tenths reach is beyond; more than a tenth is no exception. */
 const reach = 2;
 const maxBeyond = 0.1;
 

@@ -70,7 +70,7 @@ function applyOne(list: KeyedList, name: string, value: Json): Count[] {
 class KeyedList {
   readonly next: Successor;
   private readonly read: (item: Item) => string | undefined;
-  /** By key, what events brought; null: what they took away. */
+  /** What events brought, by key; null is what they took away. */
   private readonly changed = new Map<string, Item | null>();
 
   constructor(

@@ -16,7 +16,7 @@ const formatNames: Record<Format, string> = {
   typed: 'a typed list',
 };
 
-/** So many items, the first of them, and the value that it has, as JSON. */
+/** How many items, the first of them, and the value that it has, as JSON. */
 interface SomeItems {
   readonly itemCount: number;
   readonly first: number;

@@ -9,7 +9,7 @@ export interface TypedItems {
   readonly source: string;
   readonly raw: readonly Item[];
   readonly items: readonly Item[];
-  /** Past the last type: of none that is known. */
+  /** The type of each item; one past the last where it has none that is known. */
   readonly typeIndexes: Uint16Array;
   readonly types: readonly { readonly name: string; readonly fields: readonly Field[] }[];
   readonly discriminator: string | null;

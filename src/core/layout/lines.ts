@@ -12,7 +12,7 @@ export interface LineTable {
 const linesABlock = 256;
 const unitsAPx = 64;
 
-/** In whole 1/64 px. */
+/** A length in whole 1/64 px. */
 export const unitsOf = (px: number): number => Math.round(px * unitsAPx);
 
 /** Where each line stands. Sums are kept by blocks of lines: little room, quick to make and to change. */
@@ -44,7 +44,7 @@ export class Lines {
     return this.table.heights.length;
   }
 
-  /** Of all lines with gaps and edges, in px. */
+  /** The height of all lines with gaps and edges, in px. */
   get heightPx(): number {
     return (this.blockTops.at(-1) ?? 0) / unitsAPx;
   }

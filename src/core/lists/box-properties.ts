@@ -24,7 +24,7 @@ export interface Scale {
   readonly units: (px: number) => number;
   /** The same of line heights. */
   readonly lineUnits: (px: number) => number;
-  /** By how much text is larger than styles say; 1: as they say. */
+  /** How many times as large as styles say text is. */
   readonly textSize: number;
 }
 export type BoxSetter = (value: Value, scale: Scale) => void;

@@ -28,7 +28,7 @@ export interface RowPlan {
 export interface PartPlan {
   readonly part: string;
   readonly id: string;
-  /** By property; the default where it says nothing or an entry brings the value. */
+  /** The value of each property; its default where it says nothing or an entry brings the value. */
   readonly values: Readonly<Record<string, Constant | undefined>>;
   readonly children: readonly PartPlan[];
 }

@@ -19,7 +19,7 @@ import type { PartPlan, RowPlan } from './frame';
 export interface RowPlace {
   /** Device px in a CSS px. */
   readonly ratio: number;
-  /** By how much text is larger than styles say; 1: as they say. */
+  /** How many times as large as styles say text is. */
   readonly textSize: number;
 }
 
@@ -39,7 +39,7 @@ interface Family {
 /** A part that takes no room where one of its values is missing. */
 interface Leaver {
   readonly node: LayoutNode;
-  /** Of the value. */
+  /** The slot of the value. */
   readonly slot: number;
 }
 
@@ -55,7 +55,7 @@ export class RowBoxes {
   private readonly families: Family[] = [];
   private readonly setters: readonly ((value: Value) => void)[];
   private readonly leavers: readonly Leaver[];
-  /** By leaver; 1: it takes no room. */
+  /** Whether each leaver takes no room: 1. */
   private readonly gone: Uint8Array;
   private readonly scale: Scale;
 

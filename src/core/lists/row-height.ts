@@ -8,7 +8,7 @@ const hasLines = ({ part, values, children }: PartPlan): boolean =>
   (part !== 'stack' && (values['lines'] ?? 1) !== 1) || children.some(hasLines);
 
 const usual: RowPlace = { ratio: 1, textSize: 1 };
-/** Of a row whose height is the same in all. */
+/** A width for rows whose height is the same in all. */
 const anyWidthPx = 360;
 
 /** Height of a row whose every label has one line, in CSS px. */

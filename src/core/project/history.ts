@@ -16,7 +16,7 @@ export interface History {
   readonly project: Project;
   readonly done: readonly Step[];
   readonly undone: readonly Step[];
-  /** Of every state that it ever was in, those of steps that were forgotten among them. */
+  /** The ids of every state that it ever was in, those of steps that were forgotten among them. */
   readonly used: UsedIds;
 }
 

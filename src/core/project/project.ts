@@ -27,7 +27,7 @@ export interface Origin {
   readonly file: string;
   readonly format: Format;
   readonly at: string;
-  /** Of an address: that its answer is one page of several, and where the next is named. */
+  /** Says that the answer of an address is one page of several, and where the next is named. */
   readonly pages?: Paging;
   readonly follow?: Follow;
 }

@@ -5,7 +5,7 @@
  */
 export interface Shape<out T> {
   readonly node: Node;
-  /** Of the compiler only: no shape has it. */
+  /** Only the compiler knows it: no shape has it. */
   readonly of?: T;
 }
 
@@ -118,7 +118,7 @@ export const id = (): Shape<string> =>
     pattern: ['^[a-z][a-z0-9-]*$', 'be lower case letters, digits and hyphens'],
   });
 
-/** Of its bounds, `moreThan` is not allowed itself. */
+/** A number within bounds, of which `moreThan` is not allowed itself. */
 export const number = (
   bounds: {
     readonly min?: number;

@@ -33,7 +33,7 @@ export type PropertyKind =
   | { readonly kind: 'word'; readonly among: readonly string[] }
   | { readonly kind: 'size'; readonly among: readonly ('fit' | 'share' | 'fixed')[] }
   | { readonly kind: 'radius'; readonly max: number }
-  /** So many lines of text, or all that it takes. */
+  /** A number of lines of text, or all that it takes. */
   | { readonly kind: 'lines'; readonly max: number };
 
 /**
@@ -106,7 +106,7 @@ export const condition = (words: string): Settable<boolean> => ({
   shape: oneOf([true, false]),
 });
 
-/** So many px of the layout. */
+/** A length of the layout, in px. */
 export const px = (words: string, value: number, max = 200): Settable<number> => ({
   ...set,
   kind: 'number',

@@ -27,7 +27,7 @@ export interface Face {
   readonly unitsPerEm: number;
   readonly hasColour: boolean;
   shape(text: string, stretch: Stretch, how: Shaping): Glyphs;
-  /** Of a glyph by itself, in whole font units and in 1/1024 of them. */
+  /** The advance of a glyph by itself, in whole font units and in 1/1024 of them. */
   advanceOf(glyph: number): { readonly units: number; readonly fine: number };
   has(char: number): boolean;
   hasSequence(char: number, selector: number): boolean;

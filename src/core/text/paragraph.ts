@@ -54,7 +54,7 @@ export class Paragraph {
     return widthOf(anew, advancesAt(anew, this.sizePx), start, last);
   }
 
-  /** Past which unit nothing fits any more that begins at one, from sums alone. */
+  /** The unit past which nothing fits any more that begins at `start`, from sums alone. */
   surelyPast(start: number, availablePx: number): number {
     let end = start;
     while (end < this.text.length && !this.isFar(start, end, availablePx)) end += 1;
@@ -117,7 +117,7 @@ export class Paragraph {
     return anew <= startPlace + available - Math.ceil(place(lastSafe));
   }
 
-  /** Of a stretch that is shaped by itself, without any rounding. */
+  /** The width of a stretch that is shaped by itself, without any rounding. */
   private shapedWidth(start: number, end: number): number {
     const anew = shape(this.text, this.font, this.runs, { start, end });
     const { ofUnits } = advancesAt(anew, this.sizePx);

@@ -28,9 +28,9 @@ export interface TextPlace extends Pick<Font, 'language'> {
   readonly ratio: number;
 }
 
-/** So many texts are kept that are no sums of words: measured again and again in every width. */
+/** How many texts are kept that are no sums of words: they are measured again in every width. */
 const maxKept = 20_000;
-/** So many numbers are kept together. */
+/** How many numbers are kept together. */
 const maxPool = 65_536;
 
 /** Measures of texts in one language. */
@@ -154,6 +154,6 @@ export class TextMeasures {
 
 const idOf = ({ weight, sizePx }: TextFont): string => `${weight} ${sizePx}`;
 
-/** As wide as its widest paragraph. */
+/** The width of its widest paragraph. */
 const widthOnOneLine = (paragraphs: readonly Paragraph[]): number =>
   Math.round(Math.max(...paragraphs.map((each) => each.width(0, each.text.length))) / unit);

@@ -22,7 +22,7 @@ export interface Completion {
 }
 
 export interface Completions {
-  /** From where on the text is replaced. */
+  /** Where the text that is replaced begins. */
   readonly from: number;
   readonly offers: readonly Completion[];
 }

@@ -8,7 +8,7 @@ export function power(base: number, exponent: number): number {
   return exponent < 0 ? reciprocal(base, -exponent) : whole(base, exponent);
 }
 
-/** From the lowest bit of the exponent up. */
+/** Multiplies from the lowest bit of the exponent up. */
 function whole(base: number, exponent: number): number {
   let result = 1;
   let square = base;

@@ -15,7 +15,7 @@ import type { Engine } from '../engine';
 /** Expressions to look at over all items of a type. */
 export interface MissingTask {
   readonly type: string;
-  /** By proposal. */
+  /** The expressions of each proposal. */
   readonly exprs: readonly (readonly string[])[];
 }
 

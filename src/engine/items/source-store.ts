@@ -5,7 +5,7 @@ import { ItemStore } from './item-store';
 /** The items of every set, as they were after one change. Items that did not change are shared. */
 type Sets = ReadonlyMap<string, readonly Item[]>;
 
-/** So many items may stand in earlier changes, all together: what undo can go back to. */
+/** How many items may stand in earlier changes, all together: undo can go back to these. */
 const maxRemembered = 20_000_000;
 
 /** A source's items: its sets, and how they were before each change, for undo. */

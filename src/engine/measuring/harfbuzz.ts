@@ -35,7 +35,7 @@ type Functions = Readonly<Record<(typeof names)[number], (...values: number[]) =
 const leftToRight = 4;
 const rightToLeft = 5;
 const writable = 2;
-/** So many parts of a font unit are told apart in kerning: whole units are wrong in 8 of 100 widths. */
+/** The parts of a font unit that are told apart in kerning: whole units are wrong in 8 of 100 widths. */
 const fine = 1_024;
 const maxUnits = 1 << 16;
 /** Units of context on either side: five characters count. */

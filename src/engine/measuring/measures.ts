@@ -31,18 +31,18 @@ const box = { family: 'Row Box', file: 'box.pack', ranges: [] };
 
 /** Measures texts with the faces that have come; what texts lack is fetched. */
 export class Measures {
-  /** Another one whenever more can be measured. */
+  /** It is another one whenever more can be measured. */
   edition = 0;
   private harfbuzz: HarfBuzz | undefined;
   private findBreaks: FindBreaks | undefined;
   private index: readonly FamilyFile[] = [];
   private readonly slices = new Map<string, readonly Slice[]>();
   private readonly coming = new Set<string>();
-  /** By place. What was measured has all its faces: more of them change nothing of it. */
+  /** The texts measured in each place. They have all their faces: more of them change nothing of it. */
   private readonly texts = new Map<string, TextMeasures>();
-  /** By language, of the slices that are there. */
+  /** The chain of each language, of the slices that are there. */
   private readonly chains = new Map<string, SliceChain>();
-  /** By language, characters whose faces are there. */
+  /** The characters of each language whose faces are there. */
   private readonly ready = new Map<string, Set<string>>();
   private begun: Promise<void> | undefined;
   private waiting: { readonly done: () => void; readonly fail: (why: unknown) => void }[] = [];

@@ -3,7 +3,7 @@ import { cellWidth } from '../../core/layout';
 import { type Arrangement, type BoxFault, columnsOf, eachFault } from '../../core/lists';
 import { MeasuredRows, type RowMeasures, type RowValues } from './measured-rows';
 
-/** At which widths of the list, in CSS px, and text sizes, in per cent, boxes are checked. */
+/** The widths of the list, in CSS px, and the text sizes, in per cent, at which boxes are checked. */
 export interface CheckedAt {
   readonly widths: readonly number[];
   readonly textSizes: readonly number[];
@@ -15,9 +15,9 @@ interface Fault {
   readonly template: string;
   readonly part: string;
   readonly fault: BoxFault;
-  /** Of the first row that has it. */
+  /** The item of the first row that has it. */
   readonly item: number;
-  /** By the setting in words, in how many rows. */
+  /** In how many rows it was found, by the setting in words. */
   readonly counts: Map<string, number>;
 }
 

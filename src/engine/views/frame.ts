@@ -31,7 +31,7 @@ export interface Frame {
   readonly entries: readonly Entry[];
   readonly entriesFrom: number;
   readonly itemCount: number;
-  /** By choice, in the order of the list's choices; the last is *otherwise*. */
+  /** How many items each choice takes, in the order of the list's choices; the last is *otherwise*. */
   readonly choiceCounts: readonly number[];
   readonly findings: readonly Finding[];
 }

@@ -8,10 +8,11 @@ export interface LabelCuts {
   readonly cutCount: number;
   /** Item of the first row in which it is cut; -1: none. */
   readonly firstCut: number;
-  /** Of the row in which it takes most lines: how many, and its item. */
+  /** The lines that it takes in the row where it takes most. */
   readonly maxLines: number;
+  /** The item of that row; -1 where there is none. */
   readonly longest: number;
-  /** Of the row or cell, in CSS px. */
+  /** The width of the row or cell, in CSS px. */
   readonly widthPx: number;
 }
 

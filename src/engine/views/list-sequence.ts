@@ -24,7 +24,7 @@ const noLines: LineTable = {
 /** Heights of entries that are being measured. */
 export interface RowHeights {
   readonly units: Int32Array;
-  /** Another one for each time that some of them changed. */
+  /** Each change of some of them gives another one. */
   readonly changeCount: number;
 }
 
@@ -33,9 +33,9 @@ interface Choosing {
   /** The position of each item's type. */
   readonly types: Uint16Array;
   readonly planOfType: Int16Array;
-  /** Of each plan, in whole 1/64 px. */
+  /** The height of each plan's rows, in whole 1/64 px. */
   readonly planHeights: Int32Array;
-  /** Of entries whose height hangs on their texts, for the sequence that is arranged by now. */
+  /** The heights of entries that hang on their texts, for the sequence that is arranged by now. */
   readonly heightsOf: (arranged: Arranged) => RowHeights | undefined;
   readonly arrangement: Arrangement;
 }
@@ -84,7 +84,7 @@ export class ListSequence {
     }
   }
 
-  /** As it is drawn; `known`: what was sent before. */
+  /** The sequence as it is drawn; `known` is what was sent before. */
   toDraw(arrangement: Arrangement, known: KnownSequence | undefined): Sequence {
     const { id, heightsId } = this;
     const { firsts, columns, heights } = this.lines;

@@ -6,12 +6,12 @@ import type { MeasuredRows, RowMeasures, RowValues } from './measured-rows';
 interface Made {
   readonly of: RowValues;
   readonly rows: MeasuredRows;
-  /** Of a row or cell, in CSS px. */
+  /** The width of a row or cell, in CSS px. */
   readonly widthPx: number;
 }
 
 const entriesATurn = 50;
-/** So many take some hundredths of a second. */
+/** Measuring so many takes some hundredths of a second. */
 const maxLettersATurn = 20_000;
 
 /**
@@ -22,7 +22,7 @@ export class MeasuredHeights {
   readonly units: Int32Array;
   changeCount = 0;
   private readonly isMeasured: Uint8Array;
-  /** With which edition all entries were tried. */
+  /** The edition with which all entries were tried. */
   private triedWith = -1;
   private left: number;
   private readonly hangs: readonly boolean[];
@@ -86,7 +86,7 @@ export class MeasuredHeights {
     this.triedWith = edition;
   }
 
-  /** True: it is another height than before. */
+  /** Tells whether it is another height than before. */
   private measureOne(entry: number): boolean {
     const { of, rows, widthPx } = this.made;
     const position = of.arranged.plans[entry] ?? 0;
@@ -104,5 +104,5 @@ export class MeasuredHeights {
   }
 }
 
-/** So many times as high as with one line a label: a guess until it is measured. */
+/** How many times as high as with one line a label a row is taken for until it is measured. */
 const roughly = 1.4;

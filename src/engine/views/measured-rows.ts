@@ -12,7 +12,7 @@ import { cutOff } from '../cut';
 
 /** Who measures texts, as far as it is there: faces come when they are first wanted. */
 export interface RowMeasures {
-  /** Another one whenever more can be measured exactly. */
+  /** It is another one whenever more can be measured exactly. */
   readonly edition: number;
   /** Undefined: what it takes has not come yet. */
   at(place: TextPlace): RowTexts | undefined;
@@ -30,7 +30,7 @@ export interface RowTexts {
 
 /** What the boxes of rows hang on besides their values. */
 export interface RowBox extends TextPlace, RowPlace {
-  /** Of a row or cell, in CSS px. */
+  /** The width of a row or cell, in CSS px. */
   readonly widthPx: number;
 }
 
@@ -45,7 +45,7 @@ export interface RowValues {
 /** Numbers of words that are kept of all rows together: 16 MB. */
 const maxKept = 4_000_000;
 
-/** So many take some milliseconds, at most: rows that were kept, and letters that are new. */
+/** A turn takes some milliseconds with so many rows that were kept, or letters that are new. */
 const rowsATurn = 200;
 const lettersATurn = 10_000;
 
@@ -61,16 +61,16 @@ interface Measured {
  */
 export class MeasuredRows {
   private readonly pool = new TextPool();
-  /** By entry, so many as the template with most labels has: where their texts stand in the pool. */
+  /** Where the texts of each entry stand in the pool, as many as the template with most labels has. */
   private readonly texts: Int32Array;
-  /** By entry, which parts have left. */
+  /** Which parts of each entry have left. */
   private readonly left: Int32Array;
   private readonly isKept: Uint8Array;
   private readonly labelCount: number;
   private readonly boxes: readonly RowBoxes[];
   private readonly measured: Measured[] = [];
   private measures: RowTexts | undefined;
-  /** Of all texts that were measured anew. */
+  /** The letters of all texts that were measured anew. */
   letterCount = 0;
   /** What was solved since the last turn of others. */
   private ofTurn = { rowCount: 0, letters: 0 };
@@ -100,7 +100,7 @@ export class MeasuredRows {
     return own.boxes;
   }
 
-  /** To be asked for each row that a pass comes to: whether others should have a turn now. */
+  /** Tells whether others should have a turn now; a pass asks it for each row. */
   isTurnOver(): boolean {
     this.ofTurn.rowCount += 1;
     const letters = this.letterCount - this.ofTurn.letters;

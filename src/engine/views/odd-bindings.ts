@@ -3,7 +3,7 @@ import type { Item } from '../../core/items';
 import { type CompiledTemplate, isBound, isContent } from '../../core/templates';
 import type { TemplateSurvey } from './survey';
 
-/** Of fewer items, the same words say nothing. */
+/** The same words in fewer items say nothing. */
 const minItems = 3;
 
 /** Bindings that are probably not meant: the same words for all items, or none for any of them. */

@@ -7,7 +7,7 @@ import { MeasuredRows, type RowBox, type RowMeasures, type RowValues } from './m
 
 /** What rows are measured with. */
 interface Measurable {
-  /** Another one for each change of items or project. */
+  /** Each change of items or project gives another one. */
   readonly version: number;
   /** Undefined: nobody measures; heights that hang on texts stay rough. */
   readonly measures: RowMeasures | undefined;

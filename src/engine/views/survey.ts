@@ -60,9 +60,9 @@ interface Count {
   shortest: number;
   shortestChars: number;
   readonly missing: { count: number; first: number }[];
-  /** By slot: the words of the first item that has any, and whether all that have any have the same. */
+  /** For each slot the words of the first item that has any, and whether all that have any have the same. */
   readonly same: { value: EntryValue; isSame: boolean }[];
-  /** By slot; undefined for what is no picture. */
+  /** The unknown names of each slot; undefined for what is no picture. */
   readonly unknown: (Map<string, Unknown> | undefined)[];
   readonly unfit: (UnfitValues | undefined)[];
 }

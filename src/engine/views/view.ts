@@ -35,9 +35,9 @@ export interface World {
   readonly project: Project | undefined;
   /** The time of all rows, as ISO 8601 with a zone. */
   readonly now: string;
-  /** Another one for each change of items or project. */
+  /** Each change of items or project gives another one. */
   readonly version: number;
-  /** Another one for each change of what is shown but for its items. */
+  /** Each change of what is shown gives another one, but for those of its items. */
   readonly edition: number;
   /** A source's items; without a set, those of the set that is shown. */
   store(source: string, set?: string): ItemStore;
@@ -252,7 +252,7 @@ export class View {
       : this.store(source).items(project, source, now);
   }
 
-  /** As they were read. */
+  /** The items as they were read. */
   rawItems(): readonly Item[] {
     const source = this.source();
     return source === undefined ? [] : this.store(source).raw;

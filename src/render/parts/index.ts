@@ -6,6 +6,6 @@ import { stack } from './stack';
 
 export type { Direction, Draw, PartView, Pictures } from './part-view';
 
-/** By the kind's name. One that is not here is drawn as the words that it shows. */
+/** The view of each kind, by its name. A kind that is not here is drawn as the words that it shows. */
 export const partViews: Readonly<Record<string, PartView>> = { label, image, stack };
 export const viewOfWords = label;

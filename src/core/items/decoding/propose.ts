@@ -70,7 +70,7 @@ const yesAndNo: readonly (readonly [readonly string[], readonly string[]])[] = [
   ],
 ];
 
-/** So many of all values must fit; the rest is then counted and listed. */
+/** The share of all values that must fit; the rest is then counted and listed. */
 const minShare = 0.6;
 const maxTried = 400;
 

@@ -9,7 +9,7 @@ export interface GeneratorTask {
   readonly key: readonly string[];
   /** The field that tells types apart: what is made follows the items of one type at a time. */
   readonly discriminator: string | null;
-  /** By field: a rule in the place of the evidence. */
+  /** The rules that fields have in the place of the evidence. */
   readonly rules: Readonly<Record<string, Rule>>;
 }
 

@@ -23,7 +23,7 @@ export interface ValueProfile {
   readonly words: readonly string[];
   /** Codes and dates rather than words: their look is kept, a last digit changes. */
   readonly isMasked: boolean;
-  /** Of texts in characters, of lists in elements. */
+  /** The lengths of texts in characters, of lists in elements. */
   readonly lengths: Span;
   readonly record: RecordProfile;
   readonly element: ValueProfile | undefined;

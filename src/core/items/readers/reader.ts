@@ -20,7 +20,7 @@ export interface ReadPorts {
   decoder(encoding: Encoding): (bytes: Uint8Array, isLast: boolean) => string;
   /** Lets others have their turn; rejects when reading was cancelled. */
   pause(): Promise<void>;
-  /** From 0 to 1. */
+  /** Tells how far it is, from 0 to 1. */
   progress(share: number): void;
   /** Where databases can be read. */
   readonly sqlite?: SqlitePort;

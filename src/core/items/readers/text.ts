@@ -3,7 +3,7 @@ import type { DocumentPort, Encoding, ReadPorts } from './reader';
 const bytesAtOnce = 4_000_000;
 const piecesAhead = 4;
 
-/** By byte-order mark, then by the zero bytes that UTF-16 gives ASCII letters; else UTF-8. */
+/** Tells it by the byte-order mark, then by the zero bytes that UTF-16 gives ASCII letters; else it is UTF-8. */
 export function sniffEncoding(head: Uint8Array): Encoding {
   const [a, b] = head;
   if (a === 0xff && b === 0xfe) return 'utf-16le';

@@ -15,14 +15,14 @@ export interface Succession {
   readonly runs: readonly Run[];
 }
 
-/** By the items alone: those that are the very same. */
+/** The succession by the items alone: those that are the very same have stayed. */
 export const successionOf = (before: readonly Item[], items: readonly Item[]): Succession => ({
   before,
   items,
   runs: runsOf(positionsBefore(before, items)),
 });
 
-/** From the position at which each item stood before; -1: it is new. */
+/** The runs that follow from the position at which each item stood before; -1 where it is new. */
 export function runsOf(from: Int32Array): Run[] {
   const runs: Run[] = [];
   for (let at = 0; at < from.length; ) {

@@ -1,13 +1,13 @@
 import type { Item } from '../item';
 import { type Run, runsOf, type Succession } from './succession';
 
-/** So many items side by side; `old`: where they stood before, undefined: they are new. */
+/** Items side by side; `old` is where they stood before, undefined where they are new. */
 interface Piece {
   readonly old: number | undefined;
   readonly count: number;
 }
 
-/** Past so many removals at once the list is gone through instead. */
+/** With more removals at once the list is gone through instead. */
 const fewRemovals = 100;
 
 /** The next list while it is made: each step says what becomes of which item, so that none is looked for. */
@@ -25,7 +25,7 @@ export class Successor {
     return this.list;
   }
 
-  /** Past the end, the item joins it. */
+  /** Puts an item in the place of another; past the end it joins the list. */
   replace(at: number, item: Item): void {
     const isNew = at >= this.list.length;
     this.list[at] = item;

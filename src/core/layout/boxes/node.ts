@@ -80,7 +80,7 @@ export interface StackNode extends Sized {
 /** A text as it is measured: the port to who knows fonts. */
 export interface MeasuredText {
   readonly isEmpty: boolean;
-  /** On one line. */
+  /** The width on one line. */
   readonly width: number;
   /** How many lines it takes in a width, counted up to `max` and one more. */
   lineCount(width: number, max: number): number;

@@ -2,7 +2,7 @@ import { type JsonRecord, ownValue } from '../../base';
 import { formatVersion } from '../project';
 import { oneToTwo } from './one-to-two';
 
-/** From each version to the next, the first from version 1. */
+/** The steps from each version to the next, the first from version 1. */
 const steps: readonly ((project: JsonRecord) => JsonRecord)[] = [oneToTwo];
 
 /** A project of an older version in the form of this one. What is wrong with it stays as it is. */

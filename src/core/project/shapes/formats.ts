@@ -38,7 +38,7 @@ const family = <F extends Format['as']>(
   members: Omit<Members<Of<F>>, 'as' | 'id' | 'name'>,
 ) => ({ as: oneOf([as]), ...named, ...members }) as const;
 
-/** By family, what a format may say beside its name. */
+/** What a format of each family may say beside its name. */
 const families = {
   number: record<Of<'number'>>(
     family('number', { ...numbers, compact: optional(oneOf(['short', 'long'])) }),

@@ -9,7 +9,7 @@ export interface Padding {
   readonly bottom: number;
 }
 
-/** Of corners: px, or as round as can be. */
+/** How round corners are: in px, or as round as can be. */
 export type Radius = number | 'circle';
 
 /** How many lines a text may take. */

@@ -18,7 +18,7 @@ export class SummedText implements TextMeasure {
   private at = 0;
   private count = 0;
   private known = -1;
-  /** Of the line that is being filled. */
+  /** The start of the line that is being filled. */
   private lineStart = 0;
   private lines = 0;
   private pieces = 0;
@@ -119,7 +119,7 @@ const nothing: TextMeasure = { isEmpty: true, width: 0, lineCount: () => 0 };
 
 const inUnits = (sum: number): number => Math.ceil(Math.fround(sum / steps) * unitsAPx);
 
-/** By how much of a unit float32 may be off after so many additions. */
+/** How much of a unit float32 may be off after so many additions. */
 const errorOf = (sum: number, pieces: number): number =>
   (pieces * unitsAPx * 2 ** (Math.floor(Math.log2(sum / steps)) - 23)) / 2;
 

@@ -3,7 +3,7 @@ export class TextPool {
   private ints = new Int32Array(1_024);
   private end = 0;
 
-  /** Of its numbers. */
+  /** How many numbers it holds. */
   get size(): number {
     return this.end;
   }

@@ -87,7 +87,7 @@ export class WordTable {
     return this.words[number];
   }
 
-  /** Of a paragraph without white space at its ends; undefined: it is not a sum of words. */
+  /** The numbers of a paragraph without white space at its ends; undefined where it is not a sum of words. */
   numbersOf(text: string): WordNumbers | undefined {
     const script = scriptOf(text);
     if (script === undefined || !scriptsOfWords.has(script)) return undefined;

@@ -11,7 +11,7 @@ const hasCuts = 128;
 
 /** How wide words are in one font at one size, by their number. */
 export class WordWidths {
-  /** Of the space between two words, in steps. */
+  /** The width of the space between two words, in steps. */
   readonly space: number;
   /** Whether words may be summed: a font may move letters beside a space. */
   readonly isSound: boolean;
@@ -29,7 +29,7 @@ export class WordWidths {
     this.isSound = this.hasNoKerningWithSpaces();
   }
 
-  /** In steps. */
+  /** The width of a word, in steps. */
   of(word: number): number {
     const width = this.widths[word];
     return width === undefined || width < 0 ? this.measured(word) : width;

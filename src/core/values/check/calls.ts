@@ -121,7 +121,7 @@ interface Place {
   readonly param: Param;
   /** What stands before it: a method's own value, or the first argument. */
   readonly first: CheckedArgument | undefined;
-  /** Of the function. */
+  /** The name of the function. */
   readonly name: string;
 }
 

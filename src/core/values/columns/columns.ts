@@ -10,12 +10,12 @@ export interface TextColumn {
   readonly codes: Int32Array;
 }
 
-/** So many items at a time: what a step makes of them stays in the nearest cache. */
+/** How many items are taken at a time: what a step makes of them stays in the nearest cache. */
 export const blockLength = 1_024;
 
-/** Of these, more than every eighth differs: a table of them would save nothing. */
+/** Where more than every eighth of them differs, a table of them would save nothing. */
 const minRepeats = 8;
-/** So many may differ in any case. */
+/** How many may differ in any case. */
 const alwaysTold = 1_024;
 
 interface TakenOut {

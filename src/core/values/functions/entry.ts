@@ -35,9 +35,9 @@ export interface Param {
 
 /** The types that a call is checked with. */
 export interface Given {
-  /** Of the value that a method stands on, or of a function's first argument. */
+  /** The type of the value that a method stands on, or of a function's first argument. */
   readonly of: ResultType;
-  /** Of the elements, where that is a list. */
+  /** The type of the elements, where that is a list. */
   readonly element: ResultType;
   /** What the function given to it makes of an element, if one is given. */
   readonly made: ResultType | undefined;

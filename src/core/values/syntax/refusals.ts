@@ -15,7 +15,7 @@ export function refuse(span: Span, what: string, instead: string, mend?: Mend): 
 const inList =
   'Literals, names, a.b, a[i], operators, ?:, ??, `text ${value}`, [lists] and calls can be used.';
 
-/** By kind of ECMAScript node: what it is called, and what to write in its place. */
+/** What each kind of ECMAScript node is called, and what to write in its place. */
 const refused: Readonly<Record<string, readonly [what: string, instead: string]>> = {
   AssignmentExpression: [
     'An assignment',

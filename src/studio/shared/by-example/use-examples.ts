@@ -35,7 +35,7 @@ export function useExamples(
   return answer;
 }
 
-/** By proposal, how many items lack one of its values; undefined while they are being counted. */
+/** How many items lack one of a proposal's values, for each of them; undefined while they are being counted. */
 export function useMissing(
   type: string,
   exprs: readonly (readonly string[])[],

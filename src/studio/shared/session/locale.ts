@@ -10,7 +10,7 @@ export function localeShown(project: Project | undefined, chosen: string | undef
   return isKnown ? chosen : localeOf(project);
 }
 
-/** That of the first window. */
+/** The locale of the first window. */
 export function useLocale(): string {
   return localeShown(
     useProject(),

@@ -58,7 +58,7 @@ export interface Session {
   readonly reading: { readonly file: string; readonly share: number } | undefined;
   readonly notice: Finding | undefined;
   readonly atHand: ItemAtHand | undefined;
-  /** By source, the set that is shown in the place of its own items. */
+  /** The set that is shown in the place of a source's own items. */
   readonly sets: Readonly<Record<string, string>>;
   /** A document that came while a project was open: what becomes of it is asked. */
   readonly arrived: SourceDocument | undefined;
@@ -66,7 +66,7 @@ export interface Session {
   readonly imported: { readonly source: string; readonly summary: ImportSummary } | undefined;
   /** An edit that would make something wrong: whether it is made is asked. */
   readonly foreseen: Foreseen | undefined;
-  /** By source, those whose items keep coming. */
+  /** How the sources fare whose items keep coming. */
   readonly followed: Readonly<Record<string, Followed>>;
   /** The address names a project that this browser does not have. */
   readonly isNowhere: boolean;

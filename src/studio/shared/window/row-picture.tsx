@@ -9,7 +9,7 @@ interface RowPictureProps {
   readonly entry: Entry;
   readonly pictures: readonly Picture[];
   readonly scheme?: 'light' | 'dark';
-  /** Of a project that is not the open one. */
+  /** What a project that is not the open one has. */
   readonly other?: OtherProject | undefined;
 }
 

@@ -46,7 +46,7 @@ export const madeAsWide = (device: Device, widthPx: number): Device => ({
 
 export type Scheme = 'light' | 'dark';
 
-/** By how much text may be larger than styles say; 1: as they say. */
+/** How many times as large as styles say text may be. */
 export const textSizes: readonly number[] = [0.8, 1, 1.2, 1.35, 1.5, 2];
 
 /** Where rows begin; undefined: as the locale says. */

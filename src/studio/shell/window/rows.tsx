@@ -16,7 +16,7 @@ interface RowsProps {
   readonly view?: string;
   readonly frame: Frame;
   readonly scheme: Scheme;
-  /** By how much text is larger than styles say; 1: as they say. */
+  /** How many times as large as styles say text is. */
   readonly textSize: number;
   readonly direction: TextDirection;
   /** What its rows are written in. */

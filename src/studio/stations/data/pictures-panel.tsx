@@ -101,7 +101,7 @@ function eachOnce(all: readonly UnknownPicture[]): readonly UnknownPicture[] {
 
 interface PictureLineProps {
   readonly picture: Picture;
-  /** Another one with the same content. */
+  /** A picture with the same content. */
   readonly twin: Picture | undefined;
 }
 

@@ -89,7 +89,7 @@ const partAt = (target: EventTarget): string | undefined =>
     ? target.closest<HTMLElement>('[data-part]')?.dataset['part']
     : undefined;
 
-/** On a part that takes a value: bound. Elsewhere: a new part for the value, at the end of the row. */
+/** Binds a value to the part that it is dropped on if it takes one, else makes a new part for it at the end of the row. */
 function dropValue(event: DragEvent, selection: Selection): void {
   const path = readPath(event.dataTransfer.getData(pathType));
   if (path === undefined) return;

@@ -19,7 +19,7 @@ export interface Selection {
   readonly part: Part;
 }
 
-/** By the address; else the template that shows the item at hand, and its first label. */
+/** The selection that the address names; else the template that shows the item at hand, and its first label. */
 export function useSelection(): Selection | undefined {
   const project = useProject();
   const { route } = useRoute();

@@ -19,7 +19,7 @@ interface ThreadsProps {
 
 const opening = ['pointerover', 'pointerout', 'focusin', 'focusout'] as const;
 
-/** From each value to the parts that it feeds, in the colour and pattern of its type. */
+/** Lines from each value to the parts that it feeds, in the colour and pattern of its type. */
 export function Threads({ room, selection }: ThreadsProps) {
   const [threads, setThreads] = useState<readonly Thread[]>([]);
   // Not a layout effect: the room around is attached after those of its children ran.
@@ -142,7 +142,7 @@ interface Point {
   readonly y: number;
 }
 
-/** Past the row's corner (the gate), along its edge, and onto the part, so that it crosses few words. */
+/** A curve past the row's corner (the gate), along its edge, and onto the part, so that it crosses few words. */
 function curve(start: Point, end: Point, gate: Point): string {
   const half = (gate.x - start.x) / 2;
   const toGate = `C${start.x + half} ${start.y} ${gate.x - half} ${gate.y} ${gate.x} ${gate.y}`;

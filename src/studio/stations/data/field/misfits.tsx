@@ -10,7 +10,7 @@ import { useAnswer } from '../../../shared/session/use-answer';
 
 interface MisfitsProps {
   readonly source: Source;
-  /** Of one field only, by its path with dots. */
+  /** The path, with dots, of the only field whose misfits are shown. */
   readonly field?: string | undefined;
 }
 

@@ -42,7 +42,7 @@ export function rangeAcross(widths: readonly number[], left: number, right: numb
 const charPx = 6.8;
 const maxChars = 30;
 
-/** By the first items, then fixed: a table that measures its cells lays out anew at every scroll. */
+/** A width by the first items, then fixed: a table that measures its cells lays out anew at every scroll. */
 export function widthOf({ id, path, field }: Column, sample: readonly Item[]): number {
   const chars = sample.map((item) => shownLength(valueAt(item, path)));
   const head = Math.max(id.length + 4, typeInWords(field).length + (field.required ? 9 : 16));

@@ -27,7 +27,7 @@ export interface Paste {
   readonly cells: readonly (readonly string[])[];
   readonly positions: readonly number[];
   readonly columns: readonly BlockColumn[];
-  /** Of the columns above, those that are keys. */
+  /** The columns above that are keys. */
   readonly keyColumns: readonly number[];
   /** How many items would get another key. */
   readonly keyChangeCount: number;
