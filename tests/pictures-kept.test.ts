@@ -2,7 +2,13 @@ import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { expect, test } from 'vitest';
 import { edits, type Project, startHistory } from '../src/core/project';
-import { dropProject, openProject, writeProjectHere } from '../src/keeping';
+import {
+  dropProject,
+  keptProjects,
+  openProject,
+  type Preview,
+  writeProjectHere,
+} from '../src/keeping';
 import { Database, database } from '../src/keeping/database';
 import { edited } from './support/edited';
 import { openShop } from './support/shop';
@@ -12,10 +18,14 @@ const mill = { name: 'mill', mediaType: 'image/png', content: 'a-mill' } as cons
 const reel = { ...mill, name: 'reel', content: 'a-reel' } as const;
 const milled = new Map([['a-mill', 'bWlsbA==']]);
 
-const keep = (project: Project, contents: ReadonlyMap<string, string> = new Map()) =>
+const keep = (
+  project: Project,
+  contents: ReadonlyMap<string, string> = new Map(),
+  preview?: Preview,
+) =>
   writeProjectHere(
     {
-      record: { id: 'mills', project, itemCount: 0, writer: 'one', preview: undefined },
+      record: { id: 'mills', project, itemCount: 0, writer: 'one', preview },
       items: new Map(),
       contents,
       known: new Map(),
@@ -42,6 +52,18 @@ test('what pictures show is kept once, stays without being sent again, and goes 
   expect(await opened()).toEqual(milled);
   await dropProject('mills');
   expect(await database.contents.count()).toBe(0);
+});
+
+test('the first rows of a kept project find what their pictures show, which stands there once', async () => {
+  const bare = startHistory(openShop().project()).project;
+  await keep(edited(bare, edits.addPictures([mill, reel])), milled, {
+    plans: [],
+    entries: [],
+    pictures: [{ ...mill, name: 'mill' }],
+  });
+  expect((await keptProjects()).map(({ contents }) => contents)).toEqual([milled]);
+  expect(JSON.stringify(await database.projects.toArray())).not.toContain('bWlsbA');
+  await dropProject('mills');
 });
 
 test('a project that was kept by the first version opens in the form of today, pictures and all', async () => {

@@ -8,11 +8,9 @@ export interface Preview {
   readonly plans: readonly RowPlan[];
   readonly entries: readonly Entry[];
   readonly pictures: readonly Picture[];
-  /** What they show, as base64, by the ids of contents. */
-  readonly contents: Readonly<Record<string, string>>;
 }
 
-export const noPreview: Preview = { plans: [], entries: [], pictures: [], contents: {} };
+export const noPreview: Preview = { plans: [], entries: [], pictures: [] };
 
 export interface KeptProject {
   readonly id: string;

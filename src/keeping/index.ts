@@ -12,6 +12,7 @@ export {
   keptProjects,
   removedProjects,
   removeProject,
+  type ShownProject,
   watchProject,
   whyNotKept,
 } from './projects';

@@ -1,4 +1,5 @@
 import { liveQuery } from 'dexie';
+import type { PictureContents } from '../core/pictures';
 import { answering } from './answering';
 import { database, type KeptProject } from './database';
 
@@ -14,10 +15,23 @@ export function watchProject(id: string, changed: (kept: KeptProject) => void): 
 /** So long a removed project can be brought back. */
 const keptRemovedMs = 30 * 24 * 60 * 60 * 1_000;
 
+/** A kept project with what the pictures of its first rows show. */
+export interface ShownProject {
+  readonly kept: KeptProject;
+  readonly contents: PictureContents;
+}
+
 /** All kept projects, the last used first. */
-export async function keptProjects(): Promise<readonly KeptProject[]> {
+export async function keptProjects(): Promise<readonly ShownProject[]> {
   const all = await answering(database.projects.orderBy('keptAt').reverse().toArray());
-  return all.filter((kept) => kept.removedAt === undefined);
+  const there = all.filter((kept) => kept.removedAt === undefined);
+  return Promise.all(there.map(async (kept) => ({ kept, contents: await contentsOf(kept) })));
+}
+
+async function contentsOf({ id, preview }: KeptProject): Promise<PictureContents> {
+  const places = preview.pictures.map(({ content }) => [id, content] as [string, string]);
+  const found = await answering(database.contents.bulkGet(places));
+  return new Map(found.flatMap((each) => (each ? [[each.content, each.base64] as const] : [])));
 }
 
 /** Those that were removed and can be brought back, the last removed first. */

@@ -4,7 +4,7 @@ import Sun from 'lucide-react/icons/sun';
 import Trash2 from 'lucide-react/icons/trash-2';
 import { useMemo, useState } from 'react';
 import { count } from '../../core/base';
-import { type KeptProject, keptProjects, removeProject } from '../../keeping';
+import { keptProjects, removeProject, type ShownProject } from '../../keeping';
 import { Button } from '../shared/controls/controls';
 import { FileButton } from '../shared/controls/file-button';
 import { Mark } from '../shared/controls/mark';
@@ -114,20 +114,18 @@ function Projects() {
         </span>
       </div>
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(210px,1fr))] gap-3">
-        {kept?.map((project) => (
-          <Card key={project.id} kept={project} />
+        {kept?.map((shown) => (
+          <Card key={shown.kept.id} shown={shown} />
         ))}
       </ul>
     </section>
   );
 }
 
-function Card({ kept }: { readonly kept: KeptProject }) {
+function Card({ shown }: { readonly shown: ShownProject }) {
+  const { kept, contents } = shown;
   const { project, preview, itemCount, loadsOutside = true } = kept;
-  const other = useMemo(
-    () => ({ loadsOutside, contents: new Map(Object.entries(preview.contents)) }),
-    [loadsOutside, preview],
-  );
+  const other = useMemo(() => ({ loadsOutside, contents }), [loadsOutside, contents]);
   const templates = count(project.templates.length, 'template');
   return (
     <li className="group relative overflow-hidden rounded-md border border-rule bg-paper hover:border-ash">

@@ -158,6 +158,5 @@ function previewNow() {
     .flatMap((entry) => entry.values)
     .filter((value) => typeof value === 'string');
   const pictures = picturesFor(history.project.pictures, new Set(words));
-  const contents = Object.fromEntries(contentsFor(pictures, useSession.getState().contents));
-  return { plans: view.plans, entries, pictures, contents };
+  return { plans: view.plans, entries, pictures };
 }

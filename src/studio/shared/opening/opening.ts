@@ -198,6 +198,6 @@ async function freeProjectId(project: Project): Promise<string> {
   const kept = await keptProjects().catch(() => []);
   return freeId(
     newId(project),
-    kept.map((each) => each.id),
+    kept.map((each) => each.kept.id),
   );
 }
