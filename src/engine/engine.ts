@@ -1,16 +1,16 @@
 import { atOnce, inTurns, type Turns } from '../core/base';
 import { followsTime, type Item, type Succession } from '../core/items';
-import type { Entry } from '../core/lists';
+import type { Entry, Space } from '../core/lists';
 import { type FindItem, itemsIdOf, ownSet, type Project, withId } from '../core/project';
 import type { CompiledTemplate } from '../core/templates';
 import { plainText, type RowContext } from '../core/values';
 import { holdsWords, type ItemStore, SourceStore } from './items';
 import { CompiledTemplates } from './project';
-import type { CutsTask, ItemAtHand, Scene } from './scene';
+import type { ItemAtHand, PartTask, Scene } from './scene';
 import {
   type EntryRange,
   type Frame,
-  type LabelCuts,
+  type PartFacts,
   type RowMeasures,
   type Survey,
   type Tried,
@@ -273,9 +273,14 @@ export class Engine implements Scene, World {
     }
   }
 
-  /** How a label fares in all rows of the first view. */
-  *labelCuts({ template, part, box }: CutsTask): Turns<LabelCuts | undefined> {
-    return yield* this.main.cuts({ template, part }, box);
+  /** How a part fares in all rows of the first view. */
+  *partFacts({ template, part, box }: PartTask): Turns<PartFacts | undefined> {
+    return yield* this.main.facts({ template, part }, box);
+  }
+
+  /** Who takes the room of a stack in an item's row of the first view. */
+  spaceIn(item: number, { template, part, box }: PartTask): Space | undefined {
+    return this.main.spaceIn(item, { template, part }, box);
   }
 
   /** The same at once, where nobody waits. */

@@ -36,12 +36,13 @@ export type {
   SourceRead,
 } from './protocol';
 export { type SourceDocument, sqliteFrom, strictDecoder } from './reading';
-export type { ItemAtHand } from './scene';
+export type { ItemAtHand, PartTask } from './scene';
 export type {
   EntryRange,
   Frame,
-  LabelCuts,
+  LabelFacts,
   ListBox,
+  PartFacts,
   RowBox,
   SlotSurvey,
   Survey,

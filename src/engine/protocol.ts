@@ -8,7 +8,7 @@ import type {
   Spread,
   TypeFound,
 } from '../core/items';
-import type { Entry } from '../core/lists';
+import type { Entry, Space } from '../core/lists';
 import type { PictureContents } from '../core/pictures';
 import type { Project, PropertyPlace, SourceDraft, UsedIds } from '../core/project';
 import type { Decoding } from '../core/values';
@@ -30,8 +30,8 @@ import type {
 import type { FollowNews, ImportSummary } from './imports';
 import type { ItemChange } from './items';
 import type { SourceDocument } from './reading';
-import type { CutsTask, ItemAtHand } from './scene';
-import type { EntryRange, Frame, LabelCuts, Survey, Tried, ViewSettings } from './views';
+import type { ItemAtHand, PartTask } from './scene';
+import type { EntryRange, Frame, PartFacts, Survey, Tried, ViewSettings } from './views';
 
 /** What was read from a document: a new project, or one that was kept in a file. */
 export interface ProjectRead {
@@ -103,8 +103,10 @@ export interface EngineProtocol {
   countMissing(trying: MissingTask): Promise<readonly number[] | undefined>;
   /** What an expression gives over all items; undefined: it gives nothing, or something newer was asked. */
   spread(asked: SpreadTask): Promise<Spread | undefined>;
-  /** How a label fares in all rows; undefined: something newer was asked, or faces are on their way. */
-  labelCuts(asked: CutsTask): Promise<LabelCuts | undefined>;
+  /** How a part fares in all rows; undefined: something newer was asked, or faces are on their way. */
+  partFacts(asked: PartTask): Promise<PartFacts | undefined>;
+  /** Who takes the room of a stack in an item's row; undefined: nothing can be said of it yet. */
+  spaceIn(item: number, asked: PartTask): Promise<Space | undefined>;
   /** Shows all rows in a locale; undefined: they are. */
   showLocale(locale: string, wanted: EntryRange): Promise<Frame | undefined>;
   /** The project as its file, with its items and what its pictures show. */

@@ -4,8 +4,8 @@ import type { CompiledTemplate } from '../core/templates';
 import type { RowContext } from '../core/values';
 import type { ListBox } from './views';
 
-/** A label of a template, and the box that its list is drawn in. */
-export interface CutsTask {
+/** A part of a template, and the box that its list is drawn in. */
+export interface PartTask {
   readonly template: string;
   readonly part: string;
   readonly box: ListBox;

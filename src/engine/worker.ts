@@ -22,7 +22,7 @@ import type {
 } from './protocol';
 import { goesOn, Reading, type SourceDocument } from './reading';
 import { newest, turns } from './turns';
-import type { EntryRange, Frame, LabelCuts } from './views';
+import type { EntryRange, Frame, PartFacts } from './views';
 import { keepingProtocol } from './worker-keeping';
 
 let tell: (event: EngineEvent) => void = () => {};
@@ -54,7 +54,7 @@ const allItems = (): Promise<AllItems> => {
 
 const counting = newest<readonly number[]>();
 const spreading = newest<Spread | undefined>();
-const cutting = newest<LabelCuts | undefined>();
+const askingFacts = newest<PartFacts | undefined>();
 /** The same question about other items or another project is another one. */
 const asOfNow = (question: object): string => JSON.stringify([engine.version, question]);
 
@@ -244,8 +244,10 @@ const protocol: EngineProtocol &
 
   spread: (asked) => spreading(asOfNow(asked), async () => (await allItems()).spread(asked)),
 
-  labelCuts: (asked) =>
-    cutting(asOfNow([asked, measures.edition]), async () => engine.labelCuts(asked)),
+  partFacts: (asked) =>
+    askingFacts(asOfNow([asked, measures.edition]), async () => engine.partFacts(asked)),
+
+  spaceIn: async (item, asked) => engine.spaceIn(item, asked),
 
   async showLocale(locale, wanted) {
     if (engine.localeNow() === locale) return undefined;

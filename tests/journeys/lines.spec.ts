@@ -47,9 +47,9 @@ test('a label takes all its lines: each row is as high as its texts, in every wi
   await page.getByRole('region', { name: 'Rows' }).getByText('Handspun Shetland').click();
   expect(await heightOf(page, 'Handspun Shetland')).toBe(60);
   const cuts = page.getByText('rows at 360 px');
-  await expect(cuts).toHaveText('cut in 2 of 30 rows at 360 px');
+  await expect(cuts).toHaveText('cut in 2 of 30 rows at 360 px, whole from 835 px; widest 696 px');
   await takeAllLines(page);
-  await expect(cuts).toHaveText('whole in all 30 rows at 360 px; 4 lines at most');
+  await expect(cuts).toHaveText('whole in all 30 rows at 360 px; 4 lines at most; widest 696 px');
   await expect.poll(() => heightOf(page, 'Handspun Shetland')).toBe(118);
   await expect.poll(() => rowsOff(page)).toEqual([]);
 
@@ -124,4 +124,31 @@ test('who looks at the end of a list stays there while its rows get their height
   await expect(list.locator('[aria-setsize="30000"][aria-posinset="30000"]')).toBeInViewport({
     ratio: 0.9,
   });
+});
+
+test('a stack says how high it is in all rows, who takes its room, and what a fixed height cuts', async ({
+  page,
+}) => {
+  await page.goto('/p/thrumwick/templates?template=skein-brief&part=row');
+  const shows = page.getByRole('region', { name: 'Shows' });
+  await expect(shows).toContainText('30 rows: 60 px high at 360 px');
+  const room = page.getByRole('figure', { name: 'Who takes the room' });
+  await expect(room).toContainText('width 360 px in the row at hand: 32 edges, 24 gaps');
+  await expect(room).toContainText('picture 40 px: fixed');
+  await expect(room).toContainText(/words [\d.]+ px: a share of what is left/);
+
+  await page.getByRole('button', { name: 'Property' }).click();
+  await page.getByRole('menuitem', { name: 'height', exact: true }).click();
+  const height = page.getByRole('group', { name: 'Height', exact: true });
+  await height.getByRole('button', { name: 'fixed' }).click();
+  await page.getByRole('spinbutton', { name: 'Height in px' }).fill('44');
+  await expect(shows).toContainText('what is in them is higher in 30 of 30 rows');
+  await expect.poll(() => heightOf(page, 'Cobweb Shetland')).toBe(44);
+  await shows.getByRole('button', { name: '60 px holds all' }).click();
+  await expect(shows).not.toContainText('higher in');
+  await expect.poll(() => heightOf(page, 'Cobweb Shetland')).toBe(60);
+
+  await room.getByRole('button', { name: 'words' }).click();
+  await expect(page).toHaveURL(/part=words/);
+  await expect(room).toContainText(/name 20 px: as its words/);
 });

@@ -2,6 +2,7 @@
  * Layout: how high and wide rows and cells are, as numbers, without drawing. It knows no
  * templates and touches no view; lists, the renderer and the engine call it.
  */
+export { naturalWidth } from './boxes/content-width';
 export {
   type Alignment,
   type Box,

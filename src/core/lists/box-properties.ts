@@ -81,6 +81,12 @@ const ofLabels: Setters<LabelNode> = {
   },
 };
 
+/** Whether boxes hang on a property of a kind of part. */
+export function hangsBoxOn(kind: string, property: string): boolean {
+  const own = kind === 'stack' ? ofStacks : kind === 'image' ? {} : ofLabels;
+  return Object.hasOwn(ofEveryNode, property) || Object.hasOwn(own, property);
+}
+
 /** What sets a property of a node; undefined: no box hangs on it. */
 export function boxSetter(node: LayoutNode, property: string): BoxSetter | undefined {
   const general = ownValue(ofEveryNode, property);

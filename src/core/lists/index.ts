@@ -23,4 +23,5 @@ export {
 } from './frame';
 export { type Arrangement, type Choice, columnsOf, type List } from './list';
 export { measuredWords, RowBoxes, type RowLabel, type RowPlace } from './row-boxes';
-export { hangsOnText, plainHeightPx } from './row-height';
+export { anyText, type HeightBy, haveOwnHeights, heightBy, plainHeightPx } from './row-height';
+export { type PartSpace, type Space, type SpaceReason, spaceOf } from './space';

@@ -6,7 +6,7 @@ import { chooser } from './choose';
 import { rowPlanOf } from './frame';
 import type { List } from './list';
 import { RowBoxes } from './row-boxes';
-import { hangsOnText, plainHeightPx } from './row-height';
+import { heightBy, plainHeightPx } from './row-height';
 
 const list: List = {
   id: 'shop',
@@ -84,7 +84,11 @@ describe('the height of a row', () => {
   test('adds up downwards, and the highest counts across', () => {
     expect(plainHeightPx(planOf(words))).toBe(20 + 2 + 16);
     expect(plainHeightPx(planOf(row))).toBe(40 + 21);
-    expect(hangsOnText(planOf(row))).toBe(false);
+    expect(heightBy(planOf(row))).toBe('nothing');
+    const leaving = draftLabel('b', { expr: 'x', else: null }, 'small');
+    expect(heightBy(planOf({ ...words, children: [leaving] }))).toBe('values');
+    const fixed = { ...words, height: { fixed: 30 }, children: [leaving] };
+    expect(heightBy(planOf(fixed))).toBe('nothing');
   });
 
   test('hangs on the text once a label takes as many lines as it has', () => {
@@ -92,7 +96,10 @@ describe('the height of a row', () => {
     if (title === undefined) throw new Error('it was drafted');
     const plan = planOf({ ...words, children: [{ ...title, lines: 'all' } as typeof title] });
     const text = () => ({ isEmpty: false, width: 64_000, lineCount: () => 3 });
-    expect(hangsOnText(plan)).toBe(true);
+    expect(heightBy(plan)).toBe('texts');
+    expect(heightBy({ ...plan, row: { ...plan.row, values: { height: { fixed: 9 } } } })).toBe(
+      'nothing',
+    );
     const boxes = new RowBoxes(plan, { ratio: 1.5, textSize: 1 });
     boxes.fill([]);
     boxes.measure(text);

@@ -120,9 +120,14 @@ export class RowBoxes {
     solve(this.row, this.scale.units(widthPx));
   }
 
-  /** A label that has not left, by itself or with what it stands in; undefined: there is none. */
+  /** A part that has not left, by itself or with what it stands in; undefined: there is none. */
+  node(part: string): LayoutNode | undefined {
+    return nodeIn(this.row, part);
+  }
+
   label(part: string): LabelNode | undefined {
-    return labelIn(this.row, part);
+    const node = this.node(part);
+    return node?.kind === 'label' ? node : undefined;
   }
 
   get heightPx(): number {
@@ -172,11 +177,11 @@ export class RowBoxes {
   }
 }
 
-function labelIn(node: LayoutNode, part: string): LabelNode | undefined {
-  if (node.kind === 'label') return node.part === part ? node : undefined;
-  if (node.kind === 'block') return undefined;
+function nodeIn(node: LayoutNode, part: string): LayoutNode | undefined {
+  if (node.part === part) return node;
+  if (node.kind !== 'stack') return undefined;
   for (const child of node.children) {
-    const found = labelIn(child, part);
+    const found = nodeIn(child, part);
     if (found !== undefined) return found;
   }
   return undefined;

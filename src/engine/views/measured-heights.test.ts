@@ -1,7 +1,8 @@
 import { expect, test } from 'vitest';
 import { atOnce } from '../../core/base';
-import { infer } from '../../core/items';
+import { type Item, infer } from '../../core/items';
 import { edits, makeProject, type Project } from '../../core/project';
+import { draftLabel, draftStack } from '../../core/templates';
 import { Engine } from '../engine';
 import type { RowMeasures } from './measured-rows';
 
@@ -35,9 +36,9 @@ const measured = (letters: number) => {
   return { isEmpty: letters === 0, width, lineCount };
 };
 
-function opened(measures: RowMeasures) {
-  const inference = atOnce(infer(items, 'oars'));
-  const drafted = makeProject('oars.json', { format: 'json', at: '$[*]', items }, inference);
+function opened(measures: RowMeasures, all: readonly Item[] = items) {
+  const inference = atOnce(infer(all, 'oars'));
+  const drafted = makeProject('oars.json', { format: 'json', at: '$[*]', items: all }, inference);
   const template = drafted.templates[0];
   const title = template?.row.children[0]?.id ?? '';
   const place = { template: template?.id ?? '', part: title, property: 'lines' };
@@ -49,7 +50,7 @@ function opened(measures: RowMeasures) {
     now: () => '2026-03-02T10:00:00Z',
     measures,
   });
-  engine.hold('oars', items);
+  engine.hold('oars', all);
   return { engine, project, label: { template: place.template, part: title } };
 }
 
@@ -98,17 +99,59 @@ test('in how many rows a label is cut is counted in any width', () => {
   const { engine, project, label } = opened(measures);
   engine.update(project, at(360));
   const box = { widthPx: 360, ratio: 1, textSize: 1 };
-  expect(atOnce(engine.labelCuts({ ...label, box }))).toBeUndefined();
+  expect(atOnce(engine.partFacts({ ...label, box }))).toBeUndefined();
   measures.come();
-  expect(atOnce(engine.labelCuts({ ...label, box }))).toMatchObject({
+  expect(atOnce(engine.partFacts({ ...label, box }))).toMatchObject({
     ...{ rowCount: 40, cutCount: 0, firstCut: -1, maxLines: 8, longest: 1, widthPx: 360 },
+    ...{ wholeFromPx: 360, widest: 1 },
   });
   const one = edits.set({ ...label, property: 'lines' }, 2).apply(project);
   if (!one.ok) throw new Error(one.error);
   engine.update(one.value, at(360));
-  expect(atOnce(engine.labelCuts({ ...label, box }))).toMatchObject({
+  expect(atOnce(engine.partFacts({ ...label, box }))).toMatchObject({
     ...{ cutCount: 8, firstCut: 1, maxLines: 2 },
+    // Two lines hold 299 letters of 8 px from 1,196 px on, and the paddings take 32.
+    ...{ wholeFromPx: 1_196 + 32, widest: 1, widestPx: 299 * 8 },
   });
+});
+
+test('a row is lower where a part has left, before any text can be measured', async () => {
+  const some = items.map((item, at) => (at % 2 === 0 ? item : { ...item, more: 'yes' }));
+  const { engine, project, label } = opened(letters(), some);
+  const more = draftLabel('more', { expr: 'more', else: null }, 'small');
+  const title = draftLabel('title', { expr: 'name' }, 'body');
+  const [template] = project.templates;
+  if (template === undefined) throw new Error('it was drafted');
+  const row = { ...template.row, children: [draftStack('both', 'down', [title, more])] };
+  engine.update({ ...project, templates: [{ ...template, row }] }, at(360));
+  await engine.measureRows();
+  const heights = heightsIn(engine.view(at(360)));
+  expect(heights.slice(0, 4)).toEqual([40, 58, 40, 58]);
+  expect(engine.isRough).toBe(false);
+  const asked = { ...label, part: 'row', box: { widthPx: 360, ratio: 1, textSize: 1 } };
+  expect(atOnce(engine.partFacts(asked))).toBeUndefined();
+});
+
+test('a row of fixed height tells in how many rows its content is higher, and what holds all', () => {
+  const measures = letters();
+  measures.come();
+  const { engine, project, label } = opened(measures);
+  const row = { template: label.template, part: 'row' };
+  const asked = { ...row, box: { widthPx: 360, ratio: 1, textSize: 1 } };
+  engine.update(project, at(360));
+  expect(atOnce(engine.partFacts(asked))).toMatchObject({
+    ...{ kind: 'stack', rowCount: 40, cutCount: 0 },
+    ...{ lowest: { px: 20, item: 4 }, highest: { px: 180, item: 1 } },
+  });
+  const fixed = edits.set({ ...row, property: 'height' }, { fixed: 50 }).apply(project);
+  if (!fixed.ok) throw new Error(fixed.error);
+  engine.update(fixed.value, at(360));
+  expect(atOnce(engine.partFacts(asked))).toMatchObject({
+    ...{ cutCount: 16, fitting: { px: 180, item: 1 } },
+    ...{ lowest: { px: 50 }, highest: { px: 50 } },
+  });
+  expect(heightsIn(engine.view(at(360))).every((height) => height === 50)).toBe(true);
+  expect(engine.spaceIn(1, asked)).toMatchObject({ direction: 'across', px: 360, paddingPx: 32 });
 });
 
 test('long texts in sight hold nobody up: some rows are measured at once, the others in turns', async () => {

@@ -1,6 +1,6 @@
 import type { Turns } from '../../core/base';
 import { unitsOf } from '../../core/layout';
-import { hangsOnText } from '../../core/lists';
+import { type HeightBy, heightBy } from '../../core/lists';
 import type { MeasuredRows, RowMeasures, RowValues } from './measured-rows';
 
 interface Made {
@@ -15,7 +15,7 @@ const entriesATurn = 50;
 const maxLettersATurn = 20_000;
 
 /**
- * Heights of entries whose rows hang on their texts: rough ones at first, so that the first rows
+ * Heights of entries whose rows hang on their values or texts: rough ones at first, so that the first rows
  * wait for nothing; those in sight and then all others as they are drawn.
  */
 export class MeasuredHeights {
@@ -25,7 +25,7 @@ export class MeasuredHeights {
   /** The edition with which all entries were tried. */
   private triedWith = -1;
   private left: number;
-  private readonly hangs: readonly boolean[];
+  private readonly by: readonly HeightBy[];
 
   constructor(
     private readonly made: Made,
@@ -34,10 +34,12 @@ export class MeasuredHeights {
   ) {
     const { plans, arranged } = made.of;
     const count = arranged.items.length;
-    this.hangs = plans.map(hangsOnText);
+    this.by = plans.map(heightBy);
     this.isMeasured = new Uint8Array(count);
     this.left = count;
-    const rough = plans.map((plan, at) => unitsOf(plan.heightPx) * (this.hangs[at] ? roughly : 1));
+    const rough = plans.map(
+      (plan, at) => unitsOf(plan.heightPx) * (this.by[at] === 'texts' ? roughly : 1),
+    );
     // An edit changes few heights: those of before are the best guess.
     const known = before?.units.length === count ? before.units : undefined;
     this.units = Int32Array.from({ length: count }, (_, entry) =>
@@ -79,7 +81,8 @@ export class MeasuredHeights {
   *measuring(): Turns<void> {
     const { edition } = this.measures;
     // Before anything can be measured, looking at all would give nothing.
-    for (let from = 0; edition > 0 && from < this.units.length; ) {
+    const isVain = edition === 0 && this.by.every((by) => by === 'texts');
+    for (let from = 0; !isVain && from < this.units.length; ) {
       from = this.measure(from, from + entriesATurn);
       yield from / this.units.length;
     }
@@ -90,10 +93,11 @@ export class MeasuredHeights {
   private measureOne(entry: number): boolean {
     const { of, rows, widthPx } = this.made;
     const position = of.arranged.plans[entry] ?? 0;
-    const heightPx =
-      this.hangs[position] === true
-        ? rows.solve(entry, widthPx)?.heightPx
-        : of.plans[position]?.heightPx;
+    const heightPx = {
+      nothing: () => of.plans[position]?.heightPx,
+      values: () => rows.solveWithoutTexts(entry, widthPx)?.heightPx,
+      texts: () => rows.solve(entry, widthPx)?.heightPx,
+    }[this.by[position] ?? 'nothing']();
     if (heightPx === undefined) return false;
     const height = unitsOf(heightPx);
     this.isMeasured[entry] = 1;

@@ -1,6 +1,7 @@
 import type { MeasuredText } from '../../core/layout';
 import {
   type Arranged,
+  anyText,
   measuredWords,
   RowBoxes,
   type RowPlace,
@@ -98,6 +99,15 @@ export class MeasuredRows {
     if (!this.showKept(entry, own) && !this.measure(entry, own, measures)) return undefined;
     own.boxes.solve(widthPx);
     return own.boxes;
+  }
+
+  /** The same where no height hangs on texts: at once, whatever can be measured. */
+  solveWithoutTexts(entry: number, widthPx: number): RowBoxes | undefined {
+    const boxes = this.boxes[this.rows.arranged.plans[entry] ?? 0];
+    boxes?.fill(this.rows.valuesAt(entry));
+    boxes?.measure(() => anyText);
+    boxes?.solve(widthPx);
+    return boxes;
   }
 
   /** Tells whether others should have a turn now; a pass asks it for each row. */

@@ -1,9 +1,10 @@
 import type { Finding, Turns } from '../../core/base';
-import { hangsOnText } from '../../core/lists';
+import { haveOwnHeights, type PartPlan, type Space, spaceOf } from '../../core/lists';
 import { boxFindings, type CheckedAt } from './box-findings';
-import { type LabelCuts, labelCuts } from './label-cuts';
+import { type LabelFacts, labelFacts } from './label-facts';
 import { MeasuredHeights } from './measured-heights';
 import { MeasuredRows, type RowBox, type RowMeasures, type RowValues } from './measured-rows';
+import { type StackFacts, stackFacts } from './stack-facts';
 
 /** What rows are measured with. */
 interface Measurable {
@@ -11,6 +12,15 @@ interface Measurable {
   readonly version: number;
   /** Undefined: nobody measures; heights that hang on texts stay rough. */
   readonly measures: RowMeasures | undefined;
+}
+
+/** How a part fares in all rows of its template. */
+export type PartFacts = LabelFacts | StackFacts;
+
+/** A part of a template. */
+export interface PartPlace {
+  readonly template: string;
+  readonly part: string;
 }
 
 /** What of a view hangs on how wide texts are: heights of rows, and how their parts fare. */
@@ -25,7 +35,7 @@ export class RowMeasuring {
   /** Heights of entries; undefined: those of their plans. `box`: undefined while nobody has said it. */
   heightsOf(values: RowValues, box: RowBox | undefined): MeasuredHeights | undefined {
     const { measures } = this.world;
-    if (box === undefined || measures === undefined || !values.plans.some(hangsOnText)) {
+    if (box === undefined || measures === undefined || !haveOwnHeights(values.plans)) {
       this.heights = undefined;
       return undefined;
     }
@@ -52,15 +62,33 @@ export class RowMeasuring {
     return this.heights !== undefined && !this.heights.isDone && !this.heights.isStuck;
   }
 
-  /** How a label fares in all rows; undefined: nothing can be measured, or not yet. */
-  *cuts(
+  /** How a part fares in all rows; undefined: nothing can be measured, or not yet. */
+  *facts(
     values: RowValues,
-    label: { readonly template: string; readonly part: string },
+    { template, part }: PartPlace,
     box: RowBox | undefined,
-  ): Turns<LabelCuts | undefined> {
+  ): Turns<PartFacts | undefined> {
+    const { measures } = this.world;
+    const plan = values.plans.find((each) => each.template === template);
+    const kind = plan && partIn(plan.row, part)?.part;
+    if (measures === undefined || box === undefined || kind === undefined) return undefined;
+    const rows = this.rowsOf(values, measures, box);
+    const of = { values, rows, template, widthPx: box.widthPx, unitsAPx: 64 * box.ratio };
+    if (kind === 'stack') return yield* stackFacts(of, part);
+    return kind === 'label' ? yield* labelFacts(of, part) : undefined;
+  }
+
+  /** Who takes the room of a stack in an entry's row; undefined: there is none, or not yet. */
+  spaceIn(
+    values: RowValues,
+    entry: number,
+    part: string,
+    box: RowBox | undefined,
+  ): Space | undefined {
     const { measures } = this.world;
     if (measures === undefined || box === undefined) return undefined;
-    return yield* labelCuts(values, this.rowsOf(values, measures, box), label, box.widthPx);
+    const node = this.rowsOf(values, measures, box).solve(entry, box.widthPx)?.node(part);
+    return node?.kind === 'stack' ? spaceOf(node, 64 * box.ratio) : undefined;
   }
 
   /** What is wrong with boxes at all that is asked for. */
@@ -80,4 +108,13 @@ export class RowMeasuring {
     }
     return this.rows;
   }
+}
+
+function partIn(plan: PartPlan, id: string): PartPlan | undefined {
+  if (plan.id === id) return plan;
+  for (const child of plan.children) {
+    const found = partIn(child, id);
+    if (found !== undefined) return found;
+  }
+  return undefined;
 }

@@ -12,6 +12,7 @@ import {
   type RowPlace,
   type RowPlan,
   rowPlanOf,
+  type Space,
 } from '../../core/lists';
 import { isAddress, pictureFinder } from '../../core/pictures';
 import { localeOf, type Project, type Source, withId } from '../../core/project';
@@ -20,13 +21,12 @@ import type { RowContext } from '../../core/values';
 import type { ItemStore } from '../items';
 import type { CompiledTemplates } from '../project';
 import type { EntryRange, Frame, ListBox } from './frame';
-import type { LabelCuts } from './label-cuts';
 import { ListSequence } from './list-sequence';
 import type { RowBox, RowMeasures, RowValues } from './measured-rows';
 import { missingPictures } from './missing-pictures';
 import { oddBindings } from './odd-bindings';
 import { Once } from './once';
-import { RowMeasuring } from './row-measuring';
+import { type PartFacts, type PartPlace, RowMeasuring } from './row-measuring';
 import { type Survey, surveyTemplates } from './survey';
 import { unfitValues } from './unfit-values';
 
@@ -163,13 +163,18 @@ export class View {
     this.arrangeLines();
   }
 
-  /** How a label fares in all rows; undefined: nothing can be measured, or not yet. */
-  *cuts(
-    label: { readonly template: string; readonly part: string },
-    list: ListBox,
-  ): Turns<LabelCuts | undefined> {
+  /** How a part fares in all rows; undefined: nothing can be measured, or not yet. */
+  *facts(part: PartPlace, list: ListBox): Turns<PartFacts | undefined> {
     const values = this.rowValues(this.sequence.arranged);
-    return yield* this.measured.cuts(values, label, this.rowBox(list));
+    return yield* this.measured.facts(values, part, this.rowBox(list));
+  }
+
+  /** Who takes the room of a stack in an item's row; undefined: it has no such row, or not yet. */
+  spaceIn(item: number, { template, part }: PartPlace, list: ListBox): Space | undefined {
+    const { arranged } = this.sequence;
+    const entry = this.sequence.entryOf(item);
+    if (this.plans[arranged.plans[entry] ?? -1]?.template !== template) return undefined;
+    return this.measured.spaceIn(this.rowValues(arranged), entry, part, this.rowBox(list));
   }
 
   /** Whether rows are left whose height is rough, though it could be known. */

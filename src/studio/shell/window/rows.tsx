@@ -1,6 +1,6 @@
 import { type RefObject, useEffect, useRef, useState } from 'react';
 import type { TextDirection } from '../../../core/base';
-import { hangsOnText } from '../../../core/lists';
+import { haveOwnHeights } from '../../../core/lists';
 import type { Frame } from '../../../engine';
 import { ListView, type PoolReadout } from '../../../render';
 import { handItem, handKey } from '../../shared/session/at-hand';
@@ -70,7 +70,7 @@ export function Rows({
       textSize: () => latest.current.textSize,
       direction: () => latest.current.direction,
       scrolled: () => moveAlong(made),
-      resized: () => latest.current.frame.plans.some(hangsOnText) && onResized(),
+      resized: () => haveOwnHeights(latest.current.frame.plans) && onResized(),
     });
     list.current = made;
     const timer = setInterval(() => setReadout(made.readout()), 500);
@@ -81,7 +81,7 @@ export function Rows({
     };
   }, [view]);
 
-  const hasOwnHeights = frame.plans.some(hangsOnText);
+  const hasOwnHeights = haveOwnHeights(frame.plans);
   const askedFor = useRef(1);
   // biome-ignore lint/correctness/useExhaustiveDependencies: rows that hang on texts are asked for as wide as they are
   useEffect(() => {

@@ -6,6 +6,8 @@ import { BindingField } from './binding/binding-field';
 import { ConstantField } from './binding/constant-field';
 import { LinkField } from './binding/link-field';
 import { TypedField } from './binding/typed-field';
+import { StackHeights } from './room/stack-heights';
+import { StackSpace } from './room/stack-space';
 import type { Selection } from './selection';
 
 /** What the selected part shows, and what it looks like: a field for each property of its kind. */
@@ -27,10 +29,14 @@ export function Properties({ selection }: { readonly selection: Selection }) {
           <ContentField key={name} {...{ selection, name, property }} />
         ))}
         {part.part === 'stack' && (
-          <p className="text-ash">
-            A stack holds parts {part.direction === 'down' ? 'under' : 'beside'} each other. Select
-            one of them in the outline, or drop a value between them.
-          </p>
+          <>
+            <p className="text-ash">
+              A stack holds parts {ways[part.direction ?? 'across']} each other. Select one of them,
+              or drop a value between them.
+            </p>
+            <StackHeights selection={selection} />
+            <StackSpace selection={selection} />
+          </>
         )}
       </section>
       <section aria-label="Looks like" className="px-3 py-1.5">
@@ -43,6 +49,8 @@ export function Properties({ selection }: { readonly selection: Selection }) {
     </div>
   );
 }
+
+const ways = { across: 'beside', down: 'under', over: 'over' } as const;
 
 interface FieldProps {
   readonly selection: Selection;

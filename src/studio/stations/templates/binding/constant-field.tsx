@@ -11,8 +11,8 @@ import {
 } from '../../../../core/templates';
 import { ChoiceChips, NumberField, Row } from '../../../shared/controls/controls';
 import { make } from '../../../shared/session/editing';
+import { LabelLine } from '../room/label-line';
 import type { Selection } from '../selection';
-import { CutLine } from './cut-line';
 
 interface ConstantFieldProps {
   readonly selection: Selection;
@@ -25,7 +25,7 @@ export function ConstantField({ selection, name, property }: ConstantFieldProps)
   return (
     <Row words={property.words}>
       <ConstantInput {...{ selection, name, property }} />
-      {property.kind === 'lines' && <CutLine selection={selection} />}
+      {property.kind === 'lines' && <LabelLine selection={selection} />}
     </Row>
   );
 }

@@ -1,0 +1,36 @@
+import type { RowBoxes } from '../../core/lists';
+import type { MeasuredRows, RowValues } from './measured-rows';
+
+/** The rows of one template, in one width. */
+export interface RowsOf {
+  readonly values: RowValues;
+  readonly rows: MeasuredRows;
+  readonly template: string;
+  /** The width of a row or cell, in CSS px. */
+  readonly widthPx: number;
+  /** Units of layout in a CSS px. */
+  readonly unitsAPx: number;
+}
+
+export interface SolvedRow {
+  readonly entry: number;
+  readonly item: number;
+  /** Undefined: what it takes to measure is still on its way. */
+  readonly boxes: RowBoxes | undefined;
+}
+
+/** One row after the other, solved; `turn`: others should have theirs now. */
+export function* solvedRows({
+  values,
+  rows,
+  template,
+  widthPx,
+}: RowsOf): Generator<SolvedRow | 'turn', void, unknown> {
+  const { arranged, plans } = values;
+  const plan = plans.findIndex((each) => each.template === template);
+  for (let entry = 0; plan >= 0 && entry < arranged.items.length; entry += 1) {
+    if (rows.isTurnOver()) yield 'turn';
+    if (arranged.plans[entry] !== plan) continue;
+    yield { entry, item: arranged.items[entry] ?? -1, boxes: rows.solve(entry, widthPx) };
+  }
+}
