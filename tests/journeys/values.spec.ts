@@ -109,7 +109,7 @@ test('how a part looks follows from a value of each item; what cannot be is draw
   await openDemo(page);
   await page.getByRole('button', { name: 'Property: Add' }).click();
   await page.getByRole('menuitem', { name: 'opacity' }).click();
-  await page.getByRole('button', { name: 'by value' }).click();
+  await page.getByRole('button', { name: 'opacity by value' }).click();
   const opacity = page.getByRole('textbox', { name: 'Value of opacity' });
   const drawn = () =>
     page

@@ -16,9 +16,14 @@ import { bindRow, createRow } from '../../src/render';
 globalThis.boxesOf = (cases, face) => {
   document.body.className = 'yc-list';
   document.body.style.setProperty('--row-face', face);
-  return cases.map(({ plan, values, widthPx, textSize, direction }) => {
-    const row = createRow({ ...plan, heightPx: 0 });
-    bindRow(row, { kind: 'row', key: '', plan: 0, values }, () => undefined);
+  return cases.map(({ plan, values, before, widthPx, textSize, direction }) => {
+    const bound = (row, values) => {
+      bindRow(row, { kind: 'row', key: '', plan: 0, values }, () => undefined);
+      return row;
+    };
+    const made = () => createRow({ ...plan, heightPx: 0 });
+    const row = bound(bound(made(), before), values);
+    const isAsFresh = stateOf(row.element) === stateOf(bound(made(), values).element);
     row.element.style.width = widthPx + 'px';
     row.element.style.setProperty('--row-text-size', textSize);
     row.element.dir = direction;
@@ -30,9 +35,21 @@ globalThis.boxesOf = (cases, face) => {
       return { part: element.dataset.part, x: x - origin.x, y: y - origin.y, width, height };
     });
     row.element.remove();
-    return boxes;
+    return { boxes, isAsFresh };
   });
 };
+const stateOf = (element) =>
+  [element, ...element.querySelectorAll('*')]
+    .map((each) => {
+      const attributes = [...each.attributes].map(({ name, value }) =>
+        name === 'style' || name === 'class'
+          ? [name, ...value.split(/[ ;]+/).filter(Boolean).sort()].join(' ')
+          : [name, value].join(' '),
+      );
+      const text = each.firstChild instanceof Text ? each.firstChild.data : '';
+      return [each.localName, ...attributes.sort(), text].join('|');
+    })
+    .join(' > ');
 `;
 
 interface PartBox {
@@ -43,6 +60,12 @@ interface PartBox {
   readonly height: number;
 }
 
+interface DrawnRow {
+  readonly boxes: readonly PartBox[];
+  /** Whether the row, which showed another item before, is the same as a new one. */
+  readonly isAsFresh: boolean;
+}
+
 export interface WrongRow {
   readonly row: RowCase;
   readonly part: string;
@@ -51,7 +74,7 @@ export interface WrongRow {
 }
 
 declare global {
-  function boxesOf(cases: readonly RowCase[], face: string): readonly (readonly PartBox[])[];
+  function boxesOf(cases: readonly RowCase[], face: string): readonly DrawnRow[];
 }
 
 /** Boxes of generated rows, ours against those of the real renderer in Chromium, to 1/64 px. */
@@ -63,6 +86,8 @@ export async function compareBoxes(task: {
   readonly rows: number;
   readonly boxes: number;
   readonly wrong: readonly WrongRow[];
+  /** Rows that showed another item before, and still show something of it. */
+  readonly unlikeFresh: readonly RowCase[];
 }> {
   const { seed, count, ratio } = task;
   const next = rowMaker(seed);
@@ -95,6 +120,7 @@ export async function compareBoxes(task: {
     else await page.addScriptTag({ content: text });
   await loadFaces(page, texts, face);
   const wrong: WrongRow[] = [];
+  const unlikeFresh: RowCase[] = [];
   let boxCount = 0;
   for (let at = 0; at < cases.length; at += 200) {
     const some = cases.slice(at, at + 200);
@@ -106,15 +132,16 @@ export async function compareBoxes(task: {
       boxes.solve(row.widthPx);
       for (const ours of partBoxes(boxes, row.direction)) {
         boxCount += 1;
-        const own = theirs[i]?.find(({ part }) => part === ours.part);
+        const own = theirs[i]?.boxes.find(({ part }) => part === ours.part);
         if (own !== undefined && isSame(own, ours)) continue;
         wrong.push({ row, part: ours.part, theirs: own, ours });
         break;
       }
+      if (theirs[i]?.isAsFresh !== true) unlikeFresh.push(row);
     });
   }
   await close();
-  return { rows: cases.length, boxes: boxCount, wrong };
+  return { rows: cases.length, boxes: boxCount, wrong, unlikeFresh };
 }
 
 const sides = ['x', 'y', 'width', 'height'] as const;

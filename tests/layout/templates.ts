@@ -1,5 +1,5 @@
 import { seededRandom, type TextDirection } from '../../src/core/base';
-import { type RowPlan, rowPlanOf } from '../../src/core/lists';
+import { type PlanSlot, type RowPlan, rowPlanOf } from '../../src/core/lists';
 import type { EntryValue, Part, StackPart, Template } from '../../src/core/templates';
 import { scripts, textMaker } from './corpus';
 
@@ -7,11 +7,16 @@ import { scripts, textMaker } from './corpus';
 export interface RowCase {
   readonly plan: Omit<RowPlan, 'heightPx'>;
   readonly values: readonly EntryValue[];
+  /** Those of another item, which the row showed before. */
+  readonly before: readonly EntryValue[];
   readonly widthPx: number;
   /** 1: as styles say. */
   readonly textSize: number;
   readonly direction: TextDirection;
 }
+
+/** What an entry brings the value of. */
+const byValue = { expr: 'x' };
 
 /** A repeatable maker of rows: templates up to four stacks deep, with texts of all scripts. */
 export function rowMaker(seed: number): () => RowCase {
@@ -20,6 +25,7 @@ export function rowMaker(seed: number): () => RowCase {
   const pick = <T>(among: readonly T[]): T => among[Math.floor(random() * among.length)] as T;
   const whole = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
   let parts = 0;
+  const images = new Set<string>();
 
   const limits = () => ({
     ...(random() < 0.1 && { minWidth: whole(10, 80) }),
@@ -35,19 +41,24 @@ export function rowMaker(seed: number): () => RowCase {
   const label = (): Part => ({
     part: 'label',
     id: `p${parts}`,
-    text: { expr: 'text' },
-    style: pick(['title', 'body', 'small', 'value'] as const),
-    lines: pick([1, 1, 2, 3, 'all'] as const),
-    width: width(),
+    text: pick([byValue, byValue, { ...byValue, else: null }]),
+    style: pick(['title', 'body', 'small', 'value', byValue] as const),
+    lines: pick([1, 1, 2, 3, 'all', byValue] as const),
+    width: pick([width(), width(), width(), byValue]),
     ...(random() < 0.1 && { height: { fixed: whole(16, 60) } }),
+    ...(random() < 0.1 && { height: byValue }),
     ...limits(),
   });
+  const imageId = () => {
+    images.add(`p${parts}`);
+    return `p${parts}`;
+  };
   const image = (): Part => ({
     part: 'image',
-    id: `p${parts}`,
+    id: imageId(),
     picture: 'none',
-    width: pick([{ share: 1 }, { fixed: whole(16, 80) }]),
-    height: { fixed: whole(10, 80) },
+    width: pick([{ share: 1 }, { fixed: whole(16, 80) }, byValue]),
+    height: pick([{ fixed: whole(10, 80) }, byValue]),
     ...limits(),
   });
   const stack = (depth: number): StackPart => {
@@ -60,7 +71,7 @@ export function rowMaker(seed: number): () => RowCase {
       gap: pick([0, 4, 8, 10]),
       align: pick(['start', 'centre', 'end', 'stretch'] as const),
       distribute: pick(['start', 'start', 'centre', 'end', 'between', 'around', 'evenly'] as const),
-      width: width(),
+      width: pick([width(), width(), width(), byValue]),
       ...(random() < 0.5 && {
         padding: {
           ...{ start: whole(0, 12), end: whole(0, 12), top: whole(0, 12), bottom: whole(0, 12) },
@@ -78,16 +89,26 @@ export function rowMaker(seed: number): () => RowCase {
     return random() < 0.75 ? label() : image();
   };
 
+  /** A value as templates give it to what is fed. */
+  const value = ({ part, kind, property, leaves }: PlanSlot): EntryValue => {
+    if (kind === 'style') return pick(['title', 'body', 'small', 'value']);
+    if (kind === 'lines') return pick([1, 2, 3, 'all']);
+    if (kind === 'size')
+      return images.has(part) || property === 'height' || random() < 0.6 ? whole(16, 140) : 'fit';
+    if (kind !== 'text') return '';
+    if (random() < 0.95) return make(pick(scripts), pick([1, 2, 4, 8, 14]));
+    return leaves ? undefined : '';
+  };
+
   return () => {
     parts = 0;
+    images.clear();
     const template: Template = { id: 't', name: 't', type: 'x', row: stack(1) };
     const plan = rowPlanOf(template);
-    const values = plan.slots.map(({ kind }) =>
-      kind === 'text' && random() < 0.95 ? make(pick(scripts), pick([1, 2, 4, 8, 14])) : '',
-    );
     return {
       plan,
-      values,
+      values: plan.slots.map(value),
+      before: plan.slots.map(value),
       widthPx: pick([160, 240.5, 320, 360, 412, 768]),
       textSize: pick([0.8, 1, 1, 1.2, 1.35, 1.5, 2]),
       direction: pick(['ltr', 'ltr', 'rtl'] as const),

@@ -115,7 +115,9 @@ const styleOf = (value: Value): TextStyle =>
 
 const fit: Length = { kind: 'fit' };
 
+/** By value, a size is a number of px. */
 function lengthOf(value: Value, units: Scale['units']): Length {
+  if (typeof value === 'number') return { kind: 'fixed', units: units(value) };
   if (!isSize(value) || value === 'fit') return fit;
   return 'share' in value
     ? { kind: 'share', share: value.share }

@@ -21,7 +21,7 @@ import {
 } from './binding';
 import { type Bound, isBound } from './bound';
 import { bindingFindings } from './findings';
-import { isContent, type Property } from './property';
+import { isContent, maxPx, type Property } from './property';
 import { textStyleNames } from './styles';
 
 /** What a property of a row is for one item, ready to be drawn; undefined: there is nothing. */
@@ -98,10 +98,10 @@ function checkTyped(
 
 /** Results that the property can't take: of another kind, or words that it does not know. */
 function wrongResults(checked: Checked, declared: Property): readonly Finding[] {
-  const wanted = kindWanted(declared);
+  const wanted = kindsWanted(declared);
   const kind = kindOf(checked.type);
-  if (kind !== wanted && kind !== 'mixed')
-    return [bindingFindings.valueUnfit(declared.words, wanted, checked.type)];
+  if (kind !== 'mixed' && !wanted.some((each) => each === kind))
+    return [bindingFindings.valueUnfit(declared.words, wanted[0], checked.type)];
   const words = wordsOf(declared);
   if (words === undefined) return [];
   return resultsOf(checked).flatMap((result) =>
@@ -111,14 +111,49 @@ function wrongResults(checked: Checked, declared: Property): readonly Finding[] 
   );
 }
 
-function kindWanted({ kind }: Property): 'number' | 'boolean' | 'text' {
-  if (kind === 'number') return 'number';
-  return kind === 'condition' ? 'boolean' : 'text';
+type Wanted = 'number' | 'boolean' | 'text';
+
+/** What kinds of value a property takes, the usual one first. */
+function kindsWanted(declared: Property): readonly [Wanted, ...Wanted[]] {
+  if (declared.kind === 'condition') return ['boolean'];
+  if (numbersOf(declared) === undefined) return ['text'];
+  return wordsOf(declared) === undefined ? ['number'] : ['number', 'text'];
 }
 
+/** Words that a property knows; undefined: it takes none, or any. */
 function wordsOf(declared: Property): readonly string[] | undefined {
-  if (declared.kind === 'word') return declared.among;
-  return declared.kind === 'style' ? textStyleNames : undefined;
+  switch (declared.kind) {
+    case 'word':
+      return declared.among;
+    case 'style':
+      return textStyleNames;
+    case 'lines':
+      return ['all'];
+    case 'size':
+      return declared.among.includes('fit') ? ['fit'] : undefined;
+    default:
+      return undefined;
+  }
+}
+
+interface Numbers {
+  readonly min: number;
+  readonly max: number;
+  readonly isWhole: boolean;
+}
+
+/** Numbers that a property takes, in px where it is a length; undefined: it takes none. */
+function numbersOf(declared: Property): Numbers | undefined {
+  switch (declared.kind) {
+    case 'number':
+      return { min: declared.min, max: declared.max, isWhole: false };
+    case 'lines':
+      return { min: 1, max: declared.max, isWhole: true };
+    case 'size':
+      return { min: 0, max: maxPx, isWhole: false };
+    default:
+      return undefined;
+  }
 }
 
 interface Fitted {
@@ -130,27 +165,32 @@ interface Fitted {
 function fitted(given: Value, declared: Property): Fitted {
   const otherwise = plain(declared.default);
   if (given === undefined) return { value: otherwise, unfit: undefined };
-  if (declared.kind === 'number') return fittedNumber(given, declared, otherwise);
   if (declared.kind === 'condition')
     return typeof given === 'boolean'
       ? { value: given, unfit: undefined }
       : { value: otherwise, unfit: 'it is neither true nor false' };
-  const words = wordsOf(declared);
-  return typeof given === 'string' && (words === undefined || words.includes(given))
-    ? { value: given, unfit: undefined }
-    : { value: otherwise, unfit: `it is none of ${words?.join(', ') ?? 'its words'}` };
+  const [words, numbers] = [wordsOf(declared), numbersOf(declared)];
+  if (typeof given === 'string' && (words?.includes(given) ?? numbers === undefined))
+    return { value: given, unfit: undefined };
+  if (numbers === undefined)
+    return { value: otherwise, unfit: `it is none of ${words?.join(', ') ?? 'its words'}` };
+  return fittedNumber(given, numbers, otherwise);
 }
 
-function fittedNumber(
-  given: Value,
-  { min, max }: Extract<Property, { readonly kind: 'number' }>,
-  otherwise: EntryValue,
-): Fitted {
+function fittedNumber(given: Value, { min, max, isWhole }: Numbers, otherwise: EntryValue): Fitted {
   if (typeof given !== 'number' || Number.isNaN(given))
     return { value: otherwise, unfit: 'it is no number' };
-  const value = Math.max(min, Math.min(given, max));
-  return { value, unfit: value === given ? undefined : `it is not within ${min} and ${max}` };
+  const within = Math.max(min, Math.min(given, max));
+  const value = isWhole ? Math.floor(within) : within;
+  if (value === given) return { value, unfit: undefined };
+  return {
+    value,
+    unfit: value === within ? `it is not within ${min} and ${max}` : 'it is no whole number',
+  };
 }
 
-const plain = (constant: Property['default']): EntryValue =>
-  typeof constant === 'object' ? undefined : constant;
+/** A default as an entry brings it: a fixed size as its px. */
+function plain(constant: Property['default']): EntryValue {
+  if (typeof constant !== 'object') return constant;
+  return 'fixed' in constant ? constant.fixed : undefined;
+}

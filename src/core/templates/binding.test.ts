@@ -2,8 +2,11 @@ import { describe, expect, test } from 'vitest';
 import { NoText } from '../formats';
 import type { Field } from '../values';
 import { addressOf } from './address';
+import { bindSlot, type EntryValue } from './bind-value';
 import { bindText } from './bind-words';
 import type { Binding } from './bound';
+import { kinds } from './parts';
+import type { Property } from './property';
 
 const fields: readonly Field[] = [
   { name: 'price', type: 'number', required: false },
@@ -67,5 +70,42 @@ describe('an address', () => {
     '',
   ])('is never made of %j', (value) => {
     expect(addressOf(value)).toBeInstanceOf(NoText);
+  });
+});
+
+describe('what a size, a number of lines or a style follows', () => {
+  const { width, lines, style } = kinds.label.properties;
+  const scope = { fields, sources: new Map(), formats, locale: 'en' };
+  const drawn = (declared: Property, expr: string, item = {}) => {
+    const { findings, value, unfit } = bindSlot({ expr }, declared, scope);
+    return [findings.map(({ code }) => code), value(item), unfit(item)];
+  };
+
+  test.each<[Property, string, object, EntryValue]>([
+    [width, 'price', { price: 80 }, 80],
+    [width, 'price > 5 ? "fit" : price', { price: 9 }, 'fit'],
+    [width, 'price', {}, 'fit'],
+    [kinds.image.properties.height, 'price', {}, 40],
+    [lines, 'price', { price: 3 }, 3],
+    [lines, 'price > 5 ? "all" : 1', { price: 9 }, 'all'],
+    [style, 'price > 5 ? "title" : "small"', { price: 9 }, 'title'],
+  ])('%#: a value that it takes', (declared, expr, item, value) => {
+    expect(drawn(declared, expr, item)).toEqual([[], value, undefined]);
+  });
+
+  test.each<[Property, string, object, EntryValue, string]>([
+    [width, 'price', { price: -3 }, 0, 'it is not within 0 and 2000'],
+    [lines, 'price', { price: 2.5 }, 2, 'it is no whole number'],
+    [lines, 'price', { price: 0 }, 1, 'it is not within 1 and 100'],
+    [style, 'note', { note: 'huge' }, 'body', 'it is none of title, body, small, value'],
+  ])('%#: the nearest that it takes, or its default', (declared, expr, item, value, why) => {
+    expect(drawn(declared, expr, item)).toEqual([[], value, why]);
+  });
+
+  test('what it can never be is said where it is written', () => {
+    expect(drawn(width, 'price > 5')[0]).toEqual(['value-unfit']);
+    expect(drawn(width, 'price > 5 ? "wide" : 3')[0]).toEqual(['word-unknown']);
+    expect(drawn(kinds.image.properties.width, '"fit"')[0]).toEqual(['value-unfit']);
+    expect(drawn(lines, '"some"')[0]).toEqual(['word-unknown']);
   });
 });

@@ -199,7 +199,8 @@ export const lines = (words: string): Settable<LineCount> => ({
 });
 
 const maxLines = 100;
-const maxPx = 2_000;
+/** No length is greater. */
+export const maxPx = 2_000;
 const length = () => numberShape({ min: 0, max: maxPx });
 
 function sizeShape(among: readonly ('fit' | 'share' | 'fixed')[]): Shape<Size> {

@@ -1,3 +1,4 @@
+import { isBound } from './bound';
 import { draftStack, type Part, type StackPart } from './parts';
 import { partsOf, stackAround, withProperty } from './template';
 
@@ -92,7 +93,7 @@ export function replacePart(row: StackPart, id: string, change: (part: Part) => 
   });
 }
 
-const widthOf = (part: Part) => (part.part === 'image' ? 'fit' : part.width);
+const widthOf = (part: Part) => (part.part === 'image' || isBound(part.width) ? 'fit' : part.width);
 
 function withChildren(stack: StackPart, at: number, parts: readonly Part[]): StackPart {
   return {

@@ -4,7 +4,7 @@ import { infer } from '../../core/items';
 import { edits, makeProject, type Project } from '../../core/project';
 import { draftLabel, draftStack, type StackPart } from '../../core/templates';
 import { Engine } from '../engine';
-import type { RowMeasures } from './measured-rows';
+import type { RowMeasures } from './boxes/measured-rows';
 
 const items = ['Ash', 'Spruce and larch', 'Oak'].map((name, at) => ({ id: `o-${at}`, name }));
 

@@ -20,13 +20,13 @@ import type { CompiledTemplate } from '../../core/templates';
 import type { RowContext } from '../../core/values';
 import type { ItemStore } from '../items';
 import type { CompiledTemplates } from '../project';
+import type { RowBox, RowMeasures, RowValues } from './boxes/measured-rows';
+import { type PartFacts, type PartPlace, RowMeasuring } from './boxes/row-measuring';
 import type { EntryRange, Frame, ListBox } from './frame';
 import { ListSequence } from './list-sequence';
-import type { RowBox, RowMeasures, RowValues } from './measured-rows';
 import { missingPictures } from './missing-pictures';
 import { oddBindings } from './odd-bindings';
 import { Once } from './once';
-import { type PartFacts, type PartPlace, RowMeasuring } from './row-measuring';
 import { type Survey, surveyTemplates } from './survey';
 import { unfitValues } from './unfit-values';
 

@@ -4,9 +4,8 @@ import { box, type Drawn, drawHeight, drawsOfEvery, drawWidth, type PartView } f
 
 /** Words on so many lines. */
 export const label: PartView = {
-  element(part, fed) {
+  element(_part, fed) {
     const element = fed.has('link') ? link() : box('yc-label');
-    element.classList.toggle('yc-one-line', (part.values['lines'] ?? 1) === 1);
     element.dir = 'auto';
     element.append(document.createTextNode(''));
     return element;
@@ -34,8 +33,9 @@ export const label: PartView = {
     height: drawHeight,
     lines(element, value) {
       const isCounted = typeof value === 'number' && value > 1;
+      element.classList.toggle('yc-one-line', value !== 'all' && !isCounted);
       element.classList.toggle('yc-lines', isCounted);
-      if (isCounted) element.style.webkitLineClamp = String(value);
+      element.style.webkitLineClamp = isCounted ? String(value) : '';
     },
     overflow(element, value) {
       element.classList.toggle('yc-clip', value === 'clip');

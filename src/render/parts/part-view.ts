@@ -44,9 +44,7 @@ export const drawsOfEvery: PartView['draws'] = {
     element.style.minWidth = px(value);
   },
   maxWidth(element, value) {
-    // As large as its content, a part is never wider than its stack, whatever it may be at most.
-    if (typeof value === 'number')
-      element.style.maxWidth = `min(var(--yc-fit, 100000px), ${value}px)`;
+    element.style.setProperty('--yc-most', px(value));
   },
   minHeight(element, value) {
     element.style.minHeight = px(value);
@@ -56,35 +54,48 @@ export const drawsOfEvery: PartView['draws'] = {
   },
 };
 
+/** A size as it is drawn: by value, it is a number of px. */
+type DrawnSize = 'fit' | { readonly share: number } | { readonly fixed: number };
+
+function sizeOf(value: Drawn): DrawnSize | undefined {
+  if (typeof value === 'number') return { fixed: value };
+  return isSize(value) ? value : undefined;
+}
+
 const isSize = (value: Drawn): value is Size =>
   value === 'fit' || (typeof value === 'object' && ('share' in value || 'fixed' in value));
 
+const fixedPx = (size: DrawnSize): string =>
+  size !== 'fit' && 'fixed' in size ? `${size.fixed}px` : '';
+const shareOf = (size: DrawnSize): number | undefined =>
+  size !== 'fit' && 'share' in size ? size.share : undefined;
+
 /** The width of a part by the direction of its stack. */
 export const drawWidth: Draw = (element, value, { direction }) => {
-  if (!isSize(value)) return;
+  const size = sizeOf(value);
+  if (size === undefined) return;
   const { style } = element;
-  const isWithinStack = direction !== 'across' && value === 'fit';
-  // Said by every part: those inside would take over what a stack says.
-  style.setProperty('--yc-fit', isWithinStack ? '100%' : '100000px');
-  if (direction === 'across') {
-    if (value === 'fit') style.flex = '0 1 auto';
-    else if ('share' in value) style.flex = `${value.share} ${value.share} 0px`;
-    else style.flex = '0 0 auto';
-  } else if (value === 'fit') {
-    if (style.maxWidth === '') style.maxWidth = '100%';
-  } else if ('share' in value) {
-    if (direction === 'over') style.justifySelf = 'stretch';
-    else style.alignSelf = 'stretch';
-  }
-  if (value !== 'fit' && 'fixed' in value) style.width = `${value.fixed}px`;
+  const share = shareOf(size);
+  // As large as its content, a part is never wider than its stack, whatever it may be at most.
+  style.setProperty('--yc-fit', direction !== 'across' && size === 'fit' ? '100%' : '');
+  style.width = fixedPx(size);
+  if (direction === 'across') style.flex = flexOf(size, share);
+  else if (direction === 'over') style.justifySelf = share === undefined ? '' : 'stretch';
+  else style.alignSelf = share === undefined ? '' : 'stretch';
 };
+
+function flexOf(size: DrawnSize, share: number | undefined): string {
+  if (share !== undefined) return `${share} ${share} 0px`;
+  return size === 'fit' ? '0 1 auto' : '0 0 auto';
+}
 
 /** The height of a part by the direction of its stack; down, it does not shrink. */
 export const drawHeight: Draw = (element, value, { direction }) => {
-  if (!isSize(value)) return;
+  const size = sizeOf(value);
+  if (size === undefined) return;
   const { style } = element;
-  if (value !== 'fit' && 'fixed' in value) style.height = `${value.fixed}px`;
-  const isShare = value !== 'fit' && 'share' in value;
-  if (direction === 'down') style.flex = isShare ? `${value.share} ${value.share} 0px` : '0 0 auto';
-  else if (isShare) style.alignSelf = 'stretch';
+  const share = shareOf(size);
+  style.height = fixedPx(size);
+  if (direction === 'down') style.flex = share === undefined ? '0 0 auto' : `${share} ${share} 0px`;
+  else style.alignSelf = share === undefined ? '' : 'stretch';
 };

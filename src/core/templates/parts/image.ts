@@ -1,11 +1,11 @@
 import type { Binding } from '../bound';
-import { picture, radius, size, word } from '../property';
+import { bindable, picture, radius, size, word } from '../property';
 import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 
 const properties = {
   picture: picture('picture'),
-  width: size('width', { fixed: 40 }, ['fixed', 'share']),
-  height: size('height', { fixed: 40 }, ['fixed']),
+  width: bindable(size('width', { fixed: 40 }, ['fixed', 'share'])),
+  height: bindable(size('height', { fixed: 40 }, ['fixed'])),
   fit: word('fit', ['contain', 'cover']),
   radius: radius('corners'),
   ...ofEveryPart,

@@ -1,5 +1,5 @@
 import type { Binding } from '../bound';
-import { address, lines, optional, rare, size, style, text, word } from '../property';
+import { address, bindable, lines, optional, rare, size, style, text, word } from '../property';
 import type { TextStyleName } from '../styles';
 import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 import type { Size } from './size';
@@ -7,10 +7,10 @@ import type { Size } from './size';
 const properties = {
   text: text('text'),
   link: optional(address('link')),
-  style: style('style', 'body'),
-  lines: lines('lines'),
-  width: size('width', 'fit'),
-  height: rare(size('height', 'fit')),
+  style: bindable(style('style', 'body')),
+  lines: bindable(lines('lines')),
+  width: bindable(size('width', 'fit')),
+  height: rare(bindable(size('height', 'fit'))),
   align: word('align', ['start', 'centre', 'end']),
   overflow: rare(word('cut by', ['ellipsis', 'clip'])),
   ...ofEveryPart,

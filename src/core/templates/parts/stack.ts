@@ -1,4 +1,4 @@
-import { padding, px, rare, size, word } from '../property';
+import { bindable, padding, px, rare, size, word } from '../property';
 import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 import type { Size } from './size';
 
@@ -8,8 +8,8 @@ const properties = {
   padding: padding('padding'),
   align: word('align', ['start', 'centre', 'end', 'stretch']),
   distribute: rare(word('distributes', ['start', 'centre', 'end', 'between', 'around', 'evenly'])),
-  width: size('width', 'fit'),
-  height: rare(size('height', 'fit')),
+  width: bindable(size('width', 'fit')),
+  height: rare(bindable(size('height', 'fit'))),
   ...ofEveryPart,
 };
 

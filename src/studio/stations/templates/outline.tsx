@@ -3,7 +3,14 @@ import ImageIcon from 'lucide-react/icons/image';
 import Layers from 'lucide-react/icons/layers';
 import Rows2 from 'lucide-react/icons/rows-2';
 import Type from 'lucide-react/icons/type';
-import { type Constant, childrenOf, constantsOf, type Part } from '../../../core/templates';
+import {
+  type Constant,
+  childrenOf,
+  constantsOf,
+  isBound,
+  type Part,
+  propertyOf,
+} from '../../../core/templates';
 import { Heading } from '../../shared/controls/controls';
 import { goWithin } from '../../shared/session/route';
 import type { Selection } from './selection';
@@ -69,9 +76,12 @@ function about(part: Part): string {
   const { width, height, direction, gap } = constantsOf(part);
   if (direction !== undefined) return `${direction} · gap ${gap}`;
   return typeof height === 'object'
-    ? `${sizeWords(width)} × ${sizeWords(height)}`
-    : sizeWords(width);
+    ? `${widthWords(part, width)} × ${sizeWords(height)}`
+    : widthWords(part, width);
 }
+
+const widthWords = (part: Part, width: Constant | undefined): string =>
+  isBound(propertyOf(part, 'width')) ? 'by value' : sizeWords(width);
 
 function sizeWords(size: Constant | undefined): string {
   if (typeof size !== 'object') return 'fit';

@@ -11,7 +11,6 @@ import {
 } from '../../../../core/templates';
 import { ChoiceChips, NumberField, Row } from '../../../shared/controls/controls';
 import { make } from '../../../shared/session/editing';
-import { LabelLine } from '../room/label-line';
 import type { Selection } from '../selection';
 
 interface ConstantFieldProps {
@@ -25,7 +24,6 @@ export function ConstantField({ selection, name, property }: ConstantFieldProps)
   return (
     <Row words={property.words}>
       <ConstantInput {...{ selection, name, property }} />
-      {property.kind === 'lines' && <LabelLine selection={selection} />}
     </Row>
   );
 }

@@ -1,8 +1,9 @@
 import X from 'lucide-react/icons/x';
 import { edits } from '../../../../core/project';
-import { isBound, type Property, propertyOf } from '../../../../core/templates';
-import { Button, ChoiceChips, Row } from '../../../shared/controls/controls';
+import { type Constant, isBound, type Property, propertyOf } from '../../../../core/templates';
+import { Button, Row } from '../../../shared/controls/controls';
 import { make } from '../../../shared/session/editing';
+import { LabelLine } from '../room/label-line';
 import type { Selection } from '../selection';
 import { ConstantInput } from './constant-field';
 import { ExpressionInput } from './expression-input';
@@ -18,31 +19,46 @@ export function TypedField({ selection, name, property }: TypedFieldProps) {
   const { template, part } = selection;
   const place = { template: template.id, part: part.id, property: name };
   const value = propertyOf(part, name);
-  const choose = (next: 'fixed' | 'by value') => {
-    if (next === 'fixed') make(edits.set(place, property.default));
-    else make(edits.bind(place, { expr: JSON.stringify(property.default ?? null) }));
+  const isByValue = isBound(value);
+  const turn = () => {
+    if (isByValue) make(edits.set(place, property.default));
+    else make(edits.bind(place, { expr: exprOf(value, property.default) }));
   };
   return (
     <Row words={property.words}>
       <span className="flex flex-wrap items-center gap-1.5">
-        <ChoiceChips
-          label={`What ${property.words} comes from`}
-          options={['fixed', 'by value']}
-          chosen={isBound(value) ? 'by value' : 'fixed'}
-          onChoose={(next) => (next === 'by value') !== isBound(value) && choose(next)}
-        />
-        {!isBound(value) && <ConstantInput {...{ selection, name, property }} />}
-        {!property.isRequired && value !== undefined && (
+        {!isByValue && <ConstantInput {...{ selection, name, property }} />}
+        <button
+          type="button"
+          aria-label={`${property.words} by value`}
+          aria-pressed={isByValue}
+          title={isByValue ? 'The same for all items' : 'From a value of each item'}
+          className="grid size-6 place-items-center rounded-full border border-rule bg-paper text-sm text-ash hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
+          onClick={turn}
+        >
+          =
+        </button>
+        {property.isRare && value !== undefined && (
           <Button label={`No ${property.words}`} onPress={() => make(edits.set(place, undefined))}>
             <X size={14} aria-hidden="true" />
           </Button>
         )}
       </span>
-      {isBound(value) && (
+      {isByValue && (
         <div className="pt-1">
           <ExpressionInput {...{ selection, place, declared: property }} binding={value} />
         </div>
       )}
+      {property.kind === 'lines' && <LabelLine selection={selection} />}
     </Row>
   );
+}
+
+/** What is said now as an expression to begin with; a share is none, so it begins with the default. */
+function exprOf(said: Constant | undefined, otherwise: Constant | undefined): string {
+  for (const each of [said, otherwise]) {
+    if (typeof each === 'object' && 'fixed' in each) return String(each.fixed);
+    if (each !== undefined && typeof each !== 'object') return JSON.stringify(each);
+  }
+  return 'null';
 }

@@ -1,6 +1,6 @@
-import type { Turns } from '../../core/base';
-import { unitsOf } from '../../core/layout';
-import { type HeightBy, heightBy } from '../../core/lists';
+import type { Turns } from '../../../core/base';
+import { unitsOf } from '../../../core/layout';
+import { type HeightBy, heightBy } from '../../../core/lists';
 import type { MeasuredRows, RowMeasures, RowValues } from './measured-rows';
 
 interface Made {

@@ -1,5 +1,5 @@
-import type { Finding, Turns } from '../../core/base';
-import { haveOwnHeights, type PartPlan, type Space, spaceOf } from '../../core/lists';
+import type { Finding, Turns } from '../../../core/base';
+import { haveOwnHeights, type PartPlan, type Space, spaceOf } from '../../../core/lists';
 import { boxFindings, type CheckedAt } from './box-findings';
 import { type LabelFacts, labelFacts } from './label-facts';
 import { MeasuredHeights } from './measured-heights';

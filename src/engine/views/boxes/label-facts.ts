@@ -1,5 +1,5 @@
-import type { Turns } from '../../core/base';
-import { isCut, shownLines } from '../../core/layout';
+import type { Turns } from '../../../core/base';
+import { isCut, shownLines } from '../../../core/layout';
 import { type RowsOf, solvedRows } from './solved-rows';
 
 /** How a label fares in all rows of its template, in the width that the list has. */

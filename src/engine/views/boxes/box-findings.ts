@@ -1,6 +1,6 @@
-import { count, type Finding, grouped, type Turns } from '../../core/base';
-import { cellWidth } from '../../core/layout';
-import { type Arrangement, type BoxFault, columnsOf, eachFault } from '../../core/lists';
+import { count, type Finding, grouped, type Turns } from '../../../core/base';
+import { cellWidth } from '../../../core/layout';
+import { type Arrangement, type BoxFault, columnsOf, eachFault } from '../../../core/lists';
 import { MeasuredRows, type RowMeasures, type RowValues } from './measured-rows';
 
 /** The widths of the list, in CSS px, and the text sizes, in per cent, at which boxes are checked. */

@@ -1,6 +1,6 @@
-import type { Turns } from '../../core/base';
-import type { LayoutNode } from '../../core/layout';
-import type { RowBoxes } from '../../core/lists';
+import type { Turns } from '../../../core/base';
+import type { LayoutNode } from '../../../core/layout';
+import type { RowBoxes } from '../../../core/lists';
 import { type RowsOf, solvedRows } from './solved-rows';
 
 /** How high something is in one row, in CSS px, and the item of that row. */

@@ -1,9 +1,9 @@
 import { expect, test } from 'vitest';
-import { atOnce } from '../../core/base';
-import { type Item, infer } from '../../core/items';
-import { edits, makeProject, type Project } from '../../core/project';
-import { draftLabel, draftStack } from '../../core/templates';
-import { Engine } from '../engine';
+import { atOnce } from '../../../core/base';
+import { type Item, infer } from '../../../core/items';
+import { edits, makeProject, type Project } from '../../../core/project';
+import { draftLabel, draftStack } from '../../../core/templates';
+import { Engine } from '../../engine';
 import type { RowMeasures } from './measured-rows';
 
 const names = ['Lace', 'Slub '.repeat(60), 'Sock '.repeat(12), 'Madder', ''];

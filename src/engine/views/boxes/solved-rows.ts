@@ -1,4 +1,4 @@
-import type { RowBoxes } from '../../core/lists';
+import type { RowBoxes } from '../../../core/lists';
 import type { MeasuredRows, RowValues } from './measured-rows';
 
 /** The rows of one template, in one width. */

@@ -1,4 +1,4 @@
-import type { MeasuredText } from '../../core/layout';
+import type { MeasuredText } from '../../../core/layout';
 import {
   type Arranged,
   anyText,
@@ -6,10 +6,10 @@ import {
   RowBoxes,
   type RowPlace,
   type RowPlan,
-} from '../../core/lists';
-import type { EntryValue } from '../../core/templates';
-import { type TextFont, type TextPlace, TextPool } from '../../core/text';
-import { cutOff } from '../cut';
+} from '../../../core/lists';
+import type { EntryValue } from '../../../core/templates';
+import { type TextFont, type TextPlace, TextPool } from '../../../core/text';
+import { cutOff } from '../../cut';
 
 /** Who measures texts, as far as it is there: faces come when they are first wanted. */
 export interface RowMeasures {
