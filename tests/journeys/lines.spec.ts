@@ -152,3 +152,22 @@ test('a stack says how high it is in all rows, who takes its room, and what a fi
   await expect(page).toHaveURL(/part=words/);
   await expect(room).toContainText(/name 20 px: as its words/);
 });
+
+test('a property without a default begins with a value; a picture of some aspect is as high as its width says', async ({
+  page,
+}) => {
+  await page.goto('/p/thrumwick/templates?template=skein-brief&part=picture');
+  const add = async (property: string) => {
+    await page.getByRole('button', { name: 'Property' }).click();
+    await page.getByRole('menuitem', { name: property, exact: true }).click();
+  };
+  await add('aspect');
+  await page.getByRole('spinbutton', { name: 'Aspect' }).fill('0.5');
+  await expect.poll(() => heightOf(page, 'Cobweb Shetland')).toBe(80 + 20);
+  await expect.poll(() => rowsOff(page)).toEqual([]);
+  await add('least width');
+  await expect(page.getByRole('spinbutton', { name: 'Least width' })).toHaveValue('40');
+  await page.getByRole('spinbutton', { name: 'Least width' }).fill('60');
+  await expect.poll(() => heightOf(page, 'Cobweb Shetland')).toBe(120 + 20);
+  await expect.poll(() => rowsOff(page)).toEqual([]);
+});

@@ -58,6 +58,7 @@ export function rowMaker(seed: number): () => RowCase {
     id: imageId(),
     picture: 'none',
     width: pick([{ share: 1 }, { fixed: whole(16, 80) }, byValue]),
+    ...(random() < 0.3 && { aspect: pick([0.75, 1, 1.5, 16 / 9, 3.3]) }),
     height: pick([{ fixed: whole(10, 80) }, byValue]),
     ...limits(),
   });

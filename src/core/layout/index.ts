@@ -5,6 +5,7 @@
 export { naturalWidth } from './boxes/content-width';
 export {
   type Alignment,
+  type BlockNode,
   type Box,
   type Distribution,
   type Insets,

@@ -1,6 +1,7 @@
 import { ownValue } from '../base';
 import type {
   Alignment,
+  BlockNode,
   Distribution,
   Insets,
   LabelNode,
@@ -35,7 +36,9 @@ const ofEveryNode: Setters<LayoutNode> = {
     node.width = lengthOf(value, units);
   },
   height: (node, value, { units }) => {
-    node.height = lengthOf(value, units);
+    // The height of a picture of some aspect follows from its width.
+    if (node.kind === 'block' && node.aspect !== undefined) node.height = fit;
+    else node.height = lengthOf(value, units);
   },
   minWidth: ({ limits }, value, { units }) => {
     limits.minWidth = numberOf(value, 0, units);
@@ -81,9 +84,15 @@ const ofLabels: Setters<LabelNode> = {
   },
 };
 
+const ofBlocks: Setters<BlockNode> = {
+  aspect: (node, value) => {
+    node.aspect = typeof value === 'number' ? value : undefined;
+  },
+};
+
 /** Whether boxes hang on a property of a kind of part. */
 export function hangsBoxOn(kind: string, property: string): boolean {
-  const own = kind === 'stack' ? ofStacks : kind === 'image' ? {} : ofLabels;
+  const own = kind === 'stack' ? ofStacks : kind === 'image' ? ofBlocks : ofLabels;
   return Object.hasOwn(ofEveryNode, property) || Object.hasOwn(own, property);
 }
 
@@ -99,7 +108,8 @@ export function boxSetter(node: LayoutNode, property: string): BoxSetter | undef
     const set = ownValue(ofLabels, property);
     return set && ((value, scale) => set(node, value, scale));
   }
-  return undefined;
+  const set = ownValue(ofBlocks, property);
+  return set && ((value, scale) => set(node, value, scale));
 }
 
 export type LabelFont = Pick<TextStyle, 'sizePx' | 'weight'>;

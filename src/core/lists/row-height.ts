@@ -4,8 +4,8 @@ import type { PartPlan, RowPlan } from './frame';
 import { RowBoxes, type RowPlace } from './row-boxes';
 
 /**
- * What the height of a template's rows hangs on: nothing of the item, its values alone (parts that
- * leave, sizes that follow them), or how wide its texts are.
+ * What the height of a template's rows hangs on: nothing of the item, its values and
+ * the width alone (parts that leave, sizes that follow them), or how wide its texts are.
  */
 export type HeightBy = 'nothing' | 'values' | 'texts';
 
@@ -19,8 +19,11 @@ export function heightBy({ row, slots }: Pick<RowPlan, 'row' | 'slots'>): Height
     ({ part, property, kind, leaves }) =>
       (leaves && kind !== 'address') || hangsBoxOn(parts.get(part)?.part ?? '', property),
   );
-  return hangs ? 'values' : 'nothing';
+  return hangs || [...parts.values()].some(isAsWide) ? 'values' : 'nothing';
 }
+
+/** Pictures that are as high as their width says: in another width of the list, of another height. */
+const isAsWide = ({ values }: PartPlan): boolean => values['aspect'] !== undefined;
 
 /** Whether rows of some of these templates may differ in height from each other. */
 export const haveOwnHeights = (plans: readonly Pick<RowPlan, 'row' | 'slots'>[]): boolean =>

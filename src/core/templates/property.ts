@@ -50,6 +50,8 @@ export type Property<
     /** Every part of the kind has it; the others are their default until they are set. */
     readonly isRequired: IsRequired;
     readonly default: T | undefined;
+    /** What it begins with where it has no default: nothing of the kind until it is set. */
+    readonly first?: T;
     /** Few parts set it: it takes no room on the screen until then. */
     readonly isRare?: true;
     readonly shape: Shape<T>;
@@ -183,8 +185,22 @@ export const radius = (words: string): Settable<Radius> => ({
 });
 
 /** A length that nothing limits until it is set. */
-export const limit = (words: string): Property<number, false, false> =>
-  rare({ ...px(words, 0, maxPx), default: undefined });
+export const limit = (words: string, first: number): Property<number, false, false> =>
+  rare({ ...px(words, 0, maxPx), default: undefined, first });
+
+/** A width ÷ a height. */
+export const ratio = (words: string): Property<number, false, false> => ({
+  ...set,
+  kind: 'number',
+  words,
+  min: 0.1,
+  max: 10,
+  step: 0.1,
+  unit: '',
+  default: undefined,
+  first: 1,
+  shape: numberShape({ min: 0.01, max: 100 }),
+});
 
 export const lines = (words: string): Settable<LineCount> => ({
   ...set,

@@ -14,7 +14,16 @@ export const image: PartView = {
   draws: {
     ...drawsOfEvery,
     width: drawWidth,
-    height: drawHeight,
+    aspect(element, value) {
+      const hasAspect = typeof value === 'number';
+      element.classList.toggle('yc-aspect', hasAspect);
+      element.style.aspectRatio = hasAspect ? String(value) : '';
+    },
+    height(element, value, around) {
+      drawHeight(element, value, around);
+      // The height of a picture of some aspect follows from its width.
+      if (element.style.aspectRatio !== '') element.style.height = '';
+    },
     fit(element, value) {
       element.style.objectFit = value === 'cover' ? 'cover' : 'contain';
     },

@@ -37,6 +37,7 @@ export const stack: PartView = {
       element.style.gap = `${value}px`;
     },
     align(element, value) {
+      element.classList.toggle('yc-stretched', value === 'stretch');
       const way = (typeof value === 'string' && ownValue(alignments, value)) || 'flex-start';
       element.style.alignItems = way;
       element.style.justifyItems = way;

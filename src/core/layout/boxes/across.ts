@@ -2,11 +2,11 @@ import { naturalWidth } from './content-width';
 import { divide } from './divide';
 import {
   clampedHeight,
+  fillsHeight,
   type LayOutStack,
   type LayoutNode,
   paddingAcross,
   paddingDown,
-  type StackNode,
 } from './node';
 import { distributed, offset } from './place';
 
@@ -39,10 +39,6 @@ export const across: LayOutStack = (node, width, given, layOut) => {
     x += child.box.width + gap;
   }
 };
-
-/** Whether a part is as high as the stack: it asks for it, or all are stretched. */
-const fillsHeight = ({ height }: LayoutNode, { align }: StackNode): boolean =>
-  height.kind === 'share' || (align === 'stretch' && height.kind === 'fit');
 
 function claimWidth(child: LayoutNode): void {
   const { width, limits, claim } = child;

@@ -7,7 +7,8 @@ export function naturalWidth(node: LayoutNode): number {
     case 'label':
       return Math.max(node.text.width, padding);
     case 'block':
-      return padding;
+      // What it is high at least makes one of some aspect wide (CSS Sizing 4, section 5.1.1).
+      return Math.max(padding, Math.floor(node.limits.minHeight * (node.aspect ?? 0)));
     case 'stack':
       return Math.max(innerWidth(node) + padding, padding);
   }

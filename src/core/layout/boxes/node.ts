@@ -164,6 +164,13 @@ export const clampedWidth = (node: LayoutNode, width: number): number =>
 export const clampedHeight = (node: LayoutNode, height: number): number =>
   Math.max(clamp(height, node.limits.minHeight, node.limits.maxHeight), paddingDown(node));
 
+/** Whether a part is as high as its stack: it asks for it, or all are stretched; one of some aspect is not. */
+export const fillsHeight = (node: LayoutNode, { align }: StackNode): boolean =>
+  node.height.kind === 'share' ||
+  (align === 'stretch' &&
+    node.height.kind === 'fit' &&
+    !(node.kind === 'block' && node.aspect !== undefined));
+
 /** Lays a node out in a width; `given`: the height that it was given, undefined: it finds its own. */
 export type LayOut = (node: LayoutNode, width: number, given: number | undefined) => void;
 

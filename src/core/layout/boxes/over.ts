@@ -1,5 +1,5 @@
 import { widthIn } from './down';
-import { clampedHeight, type LayOutStack, paddingAcross, paddingDown } from './node';
+import { clampedHeight, fillsHeight, type LayOutStack, paddingAcross, paddingDown } from './node';
 import { offset } from './place';
 
 /** Parts over each other: each has the whole stack, the highest one says the height. */
@@ -16,7 +16,7 @@ export const over: LayOutStack = (node, width, given, layOut) => {
   const innerHeight = Math.max(0, box.height - paddingDown(node));
   const isStretched = align === 'stretch';
   for (const child of children) {
-    const isHigh = child.height.kind === 'share' || (isStretched && child.height.kind === 'fit');
+    const isHigh = fillsHeight(child, node);
     const isWide = child.width.kind === 'share' || isStretched;
     if (isHigh) layOut(child, child.box.width, clampedHeight(child, innerHeight));
     child.box.x = padding.start + (isWide ? 0 : offset(align, inner - child.box.width));

@@ -1,10 +1,11 @@
 import type { Binding } from '../bound';
-import { bindable, picture, radius, size, word } from '../property';
+import { bindable, picture, radius, rare, ratio, size, word } from '../property';
 import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 
 const properties = {
   picture: picture('picture'),
   width: bindable(size('width', { fixed: 40 }, ['fixed', 'share'])),
+  aspect: rare(ratio('aspect')),
   height: bindable(size('height', { fixed: 40 }, ['fixed'])),
   fit: word('fit', ['contain', 'cover']),
   radius: radius('corners'),

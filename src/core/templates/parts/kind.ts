@@ -32,10 +32,10 @@ export type Declared = Readonly<Record<string, Property>>;
 
 /** What every part may say. */
 export const ofEveryPart = {
-  minWidth: limit('least width'),
-  maxWidth: limit('greatest width'),
-  minHeight: limit('least height'),
-  maxHeight: limit('greatest height'),
+  minWidth: limit('least width', 40),
+  maxWidth: limit('greatest width', 200),
+  minHeight: limit('least height', 40),
+  maxHeight: limit('greatest height', 200),
   opacity: rare(bindable(fraction('opacity', 1))),
   unseen: rare(bindable(condition('unseen'))),
 };

@@ -61,7 +61,7 @@ export function Extremes({ selection }: { readonly selection: Selection }) {
             <span className={`block pb-1 text-sm ${extreme.isBad ? 'text-madder' : 'text-ash'}`}>
               {extreme.words}
             </span>
-            <span className="block overflow-hidden rounded-md border border-rule">
+            <span className="block overflow-hidden rounded-md ring-1 ring-rule">
               {entry !== undefined && entry.item === extreme.item && (
                 <RowPicture
                   plan={tried.plan}

@@ -89,7 +89,10 @@ function AddMenu({ selection: { template, part }, among }: AddMenuProps) {
         words: property.words,
         onChoose: () =>
           make(
-            edits.set({ template: template.id, part: part.id, property: name }, property.default),
+            edits.set(
+              { template: template.id, part: part.id, property: name },
+              property.default ?? property.first,
+            ),
           ),
       }))}
     />
