@@ -106,6 +106,7 @@ export async function compareBoxes(task: {
   const measures = new TextMeasures(place, {
     chain: () => chain,
     hasFaces: () => true,
+    draws: () => true,
     findBreaks,
   });
   const built = await build({

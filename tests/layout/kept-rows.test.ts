@@ -20,7 +20,7 @@ test('rows that are solved again from what was kept of them stand as if they wer
   const chain = chainFor('en', await allSlices());
   const findBreaks = chromiumBreaks(nodeBreaks);
   const place = { ratio: 1.5, textSize: 1.2, language: 'en' };
-  const port = { chain: () => chain, hasFaces: () => true, findBreaks };
+  const port = { chain: () => chain, hasFaces: () => true, draws: () => true, findBreaks };
   const measures = new TextMeasures(place, port);
   const others = new TextMeasures(place, port);
   const next = rowMaker(17);

@@ -15,7 +15,7 @@ const ofScripts = fc
 
 const chain = chainFor('en', await allSlices());
 const findBreaks = chromiumBreaks(nodeBreaks);
-const port = { chain: () => chain, hasFaces: () => true, findBreaks };
+const port = { chain: () => chain, hasFaces: () => true, draws: () => true, findBreaks };
 
 test.each([
   { name: 'Latin words with signs', texts: latin },

@@ -1,10 +1,10 @@
-import { isCut, type LayoutNode, type StackNode } from '../layout';
+import { isCut, type LabelNode, type LayoutNode, type StackNode } from '../layout';
 
 /**
- * What may be wrong with a part's box: its text is cut off, it gets no room, or what is in it
- * stands out of it.
+ * What may be wrong with a part's box: its text is cut off, it gets no room, what is in it stands
+ * out of it, or how high it is hangs on the last 1/64 px of its width.
  */
-export type BoxFault = 'cut' | 'squeezed' | 'over';
+export type BoxFault = 'cut' | 'squeezed' | 'over' | 'hangs';
 
 /** Units in a CSS px at a ratio of 1. */
 const onePx = 64;
@@ -15,7 +15,10 @@ export function eachFault(node: LayoutNode, tell: (part: string, fault: BoxFault
     case 'label':
       if (node.text.isEmpty) return;
       if (node.box.width < onePx) tell(node.part, 'squeezed');
-      else if (isCut(node)) tell(node.part, 'cut');
+      else {
+        if (isCut(node)) tell(node.part, 'cut');
+        if (hangs(node)) tell(node.part, 'hangs');
+      }
       return;
     case 'block':
       if (node.box.width < onePx) tell(node.part, 'squeezed');
@@ -24,6 +27,13 @@ export function eachFault(node: LayoutNode, tell: (part: string, fault: BoxFault
       if (isOver(node)) tell(node.part, 'over');
       for (const child of node.children) eachFault(child, tell);
   }
+}
+
+/** Whether a label has other lines in a width that is less or more by the last bit. */
+function hangs({ text, box, maxLines }: LabelNode): boolean {
+  if (maxLines === 1) return false;
+  const lines = (width: number) => Math.min(text.lineCount(width, maxLines), maxLines);
+  return lines(box.width - 1) !== lines(box.width + 1);
 }
 
 function isOver({ box, children, padding, gap, direction }: StackNode): boolean {

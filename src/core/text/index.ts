@@ -8,6 +8,7 @@ export { type FindBreaks, lineStarts } from './lines';
 export type { TextMeasure } from './measure';
 export { Paragraph } from './paragraph';
 export { isIn, type Ranges, type Stretch } from './runs/ranges';
+export { scriptOf } from './script-names';
 export type { Font } from './shape';
 export { SliceChain } from './slice-chain';
 export type { SummedText } from './sums/summed-text';

@@ -20,6 +20,8 @@ export interface TextPort {
   readonly chain: () => Font['chain'];
   /** Whether all is there that a text takes to be shaped. */
   readonly hasFaces: (text: string) => boolean;
+  /** Whether any face draws a character, but for the one that draws all as boxes. */
+  readonly draws: (char: number) => boolean;
   readonly findBreaks: FindBreaks;
 }
 
@@ -27,6 +29,11 @@ export interface TextPort {
 export interface TextPlace extends Pick<Font, 'language'> {
   readonly ratio: number;
 }
+
+/** Letters that are surely drawn. */
+const isOfFirstFace = /^[\u0020-\u007e\u00a0-\u024f\n]*$/;
+/** What is never drawn by itself. */
+const isUnseen = /[\p{Default_Ignorable_Code_Point}\p{White_Space}\p{Cc}]/u;
 
 /** How many texts are kept that are no sums of words: they are measured again in every width. */
 const maxKept = 20_000;
@@ -59,6 +66,14 @@ export class TextMeasures {
     if (at !== undefined) return this.summed(font).show(this.pool, at);
     const known = this.known.get(`${idOf(font)} ${words}`);
     return known ?? (this.port.hasFaces(words) ? this.whole(words, font) : undefined);
+  }
+
+  /** The characters of a text that nothing draws; none while faces that it takes are not there. */
+  undrawn(words: string): readonly string[] {
+    if (isOfFirstFace.test(words) || !this.port.hasFaces(words)) return [];
+    return [...words].filter(
+      (char) => !isUnseen.test(char) && !this.port.draws(char.codePointAt(0) ?? 0),
+    );
   }
 
   /** Puts a text into a pool as the sum of its words; undefined: it is none. */

@@ -89,6 +89,7 @@ export class Measures {
     return new TextMeasures(place, {
       chain: () => this.chainOf(language),
       hasFaces: (text) => this.hasFacesFor(text, language),
+      draws: (char) => this.draws(char),
       findBreaks: chromiumBreaks(this.findBreaks ?? (() => [])),
     });
   }
@@ -97,6 +98,12 @@ export class Measures {
     const chain = this.chains.get(language) ?? chainFor(language, this.slices);
     this.chains.set(language, chain);
     return chain;
+  }
+
+  private draws(char: number): boolean {
+    for (const [family, slices] of this.slices)
+      if (family !== box.family && slices.some(({ ranges }) => isIn(ranges, char))) return true;
+    return false;
   }
 
   private async begin(): Promise<void> {

@@ -72,7 +72,7 @@ function inWords({ template, part, fault, item, counts }: Fault, rowCount: numbe
     ...others.map(([setting, rows]) => `${grouped(rows)} at ${setting}`),
     ...(all.length > maxSettings ? [`and at ${all.length - maxSettings} more settings`] : []),
   ].join(', ');
-  const property = fault === 'cut' ? 'text' : 'width';
+  const property = fault === 'cut' || fault === 'hangs' ? 'text' : 'width';
   return {
     ...said[fault](`“${part}” of “${template}”`, rows),
     place: { in: 'part', template, part, property, from: 0, to: 0, item },
@@ -93,6 +93,12 @@ const said: Readonly<Record<BoxFault, (named: string, rows: string) => Said>> = 
     severity: 'warning',
     message: `${named} gets no room ${rows}.`,
     hint: 'Give it a least width, or let others share what is left.',
+  }),
+  hangs: (named, rows) => ({
+    code: 'text-hangs',
+    severity: 'note',
+    message: `The lines of ${named} hang on 1/64 px ${rows}.`,
+    hint: 'Where it is drawn by something else, a line more or less may come. Give it a pixel more room.',
   }),
   over: (named, rows) => ({
     code: 'box-over',

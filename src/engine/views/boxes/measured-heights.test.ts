@@ -25,7 +25,12 @@ function letters(): RowMeasures & { come(): void } {
     at: () => {
       if (edition === 0) return undefined;
       const of = (words: string) => measured(words.trim().length);
-      return { of, put: () => undefined, summed: () => ({ show: () => measured(0) }) };
+      return {
+        of,
+        put: () => undefined,
+        undrawn: () => [],
+        summed: () => ({ show: () => measured(0) }),
+      };
     },
   };
 }

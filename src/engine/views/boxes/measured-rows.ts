@@ -23,6 +23,8 @@ export interface RowMeasures {
 export interface RowTexts {
   /** Undefined: some face that it takes is not there. */
   of(words: string, font: TextFont): MeasuredText | undefined;
+  /** The characters of a text that no face draws. */
+  undrawn(words: string): readonly string[];
   /** Where a text stands in a pool; undefined: it is no sum of words. */
   put(words: string, pool: TextPool): number | undefined;
   /** Measures texts of a pool, one after the other. */

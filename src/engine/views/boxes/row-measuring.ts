@@ -5,6 +5,7 @@ import { type LabelFacts, labelFacts } from './label-facts';
 import { MeasuredHeights } from './measured-heights';
 import { MeasuredRows, type RowBox, type RowMeasures, type RowValues } from './measured-rows';
 import { type StackFacts, stackFacts } from './stack-facts';
+import { undrawnFindings } from './undrawn';
 
 /** What rows are measured with. */
 interface Measurable {
@@ -95,7 +96,10 @@ export class RowMeasuring {
   *findings(values: RowValues, at: CheckedAt): Turns<readonly Finding[]> {
     const { measures } = this.world;
     if (measures === undefined || at.widths.length === 0) return [];
-    return yield* boxFindings(values, measures, at);
+    return [
+      ...(yield* boxFindings(values, measures, at)),
+      ...(yield* undrawnFindings(values, measures, at.language)),
+    ];
   }
 
   /** The rows as they can be solved in any width. */

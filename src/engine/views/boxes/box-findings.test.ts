@@ -1,10 +1,10 @@
 import { expect, test } from 'vitest';
-import { atOnce } from '../../core/base';
-import { infer } from '../../core/items';
-import { edits, makeProject, type Project } from '../../core/project';
-import { draftLabel, draftStack, type StackPart } from '../../core/templates';
-import { Engine } from '../engine';
-import type { RowMeasures } from './boxes/measured-rows';
+import { atOnce } from '../../../core/base';
+import { infer } from '../../../core/items';
+import { edits, makeProject, type Project } from '../../../core/project';
+import { draftLabel, draftStack, type StackPart } from '../../../core/templates';
+import { Engine } from '../../engine';
+import type { RowMeasures } from './measured-rows';
 
 const items = ['Ash', 'Spruce and larch', 'Oak'].map((name, at) => ({ id: `o-${at}`, name }));
 
@@ -17,6 +17,7 @@ const letters: RowMeasures = {
       return { isEmpty: width === 0, width, lineCount: (room) => Math.ceil(width / room) };
     },
     put: () => undefined,
+    undrawn: (words) => [...words].filter((char) => char === '᚛'),
     summed: () => ({ show: () => ({ isEmpty: true, width: 0, lineCount: () => 0 }) }),
   }),
 };
@@ -72,4 +73,30 @@ test('a project that names no width has no boxes checked', () => {
     return edited.ok ? edited.value : project;
   };
   expect(found(row, without)).toEqual([]);
+});
+
+test('characters that no font draws are named, with the first item that has any', () => {
+  const row = draftStack('row', 'across', [draftLabel('name', { expr: '`${name} ᚛`' }, 'body')]);
+  const codes = found(row).filter(({ code }) => code === 'text-no-font');
+  expect(codes).toMatchObject([
+    {
+      place: { part: 'name', item: 0 },
+      message:
+        '“name” of “oar-plain” has characters that no font draws in 3 rows: ᚛ U+169B (Ogham).',
+    },
+  ]);
+});
+
+test('lines that another bit of width would change are told: a text that just fits', () => {
+  // “Spruce and larch” takes 112 px at 7 px a letter: in two lines of 56.
+  const label = { ...draftLabel('name', name, 'body', { fixed: 56 }), lines: 3 };
+  const row = draftStack('row', 'across', [label]);
+  const hanging = found(row).filter(({ code }) => code === 'text-hangs');
+  expect(hanging).toMatchObject([
+    {
+      place: { part: 'name', item: 1 },
+      message:
+        'The lines of “name” of “oar-plain” hang on 1/64 px in 1 of 3 rows at 100 px, 1 at 200 px.',
+    },
+  ]);
 });
