@@ -18,6 +18,8 @@ export interface PartBox {
   readonly height: number;
   readonly lines?: number;
   readonly isCut?: boolean;
+  /** By how many px its text is smaller than its style says, at 100 %. */
+  readonly smallerBy?: number;
 }
 
 /** Finds the boxes of entries in a list that is so wide, those of the row itself first. */
@@ -42,5 +44,6 @@ function* partBoxes({ row, place }: RowBoxes, direction: TextDirection): Generat
       part: node.part,
       ...{ x: css(x), y: css(y), width: css(node.box.width), height: css(node.box.height) },
       ...(node.kind === 'label' && { lines: shownLines(node), isCut: isCut(node) }),
+      ...(node.kind === 'label' && node.steps > 0 && { smallerBy: node.steps }),
     };
 }

@@ -16,6 +16,8 @@ interface Target {
 export interface RowView {
   readonly element: HTMLElement;
   readonly targets: readonly Target[];
+  /** Labels that may be smaller, in the order of an entry's steps. */
+  readonly shrinking: readonly HTMLElement[];
 }
 
 /** A row's elements for a plan, still without words. `data-part` names each part. */
@@ -23,8 +25,17 @@ export function createRow(plan: RowPlan): RowView {
   const byPart: ByPart = new Map();
   const element = partElement(plan.row, 'across', plan.slots, byPart);
   element.classList.add('yc-row');
-  return { element, targets: plan.slots.map((slot) => targetOf(slot, byPart, plan)) };
+  return {
+    element,
+    targets: plan.slots.map((slot) => targetOf(slot, byPart, plan)),
+    shrinking: shrinkingIn(plan.row).flatMap((part) => byPart.get(part)?.element ?? []),
+  };
 }
+
+const shrinkingIn = ({ id, values, children }: PartPlan): readonly string[] => [
+  ...(values['overflow'] === 'shrink' ? [id] : []),
+  ...children.flatMap(shrinkingIn),
+];
 
 /** What is drawn of each part, and how. */
 type ByPart = Map<
@@ -67,6 +78,14 @@ export function bindRow(row: RowView, entry: Entry, pictures: Pictures | 'later'
     }
     around.pictures = shown;
     draw(element, value, around);
+  }
+  for (let i = 0; i < row.shrinking.length; i += 1) {
+    const shrunk = entry.shrunk?.[i];
+    const label = row.shrinking[i];
+    const isShrunk = shrunk !== undefined && shrunk.byPx > 0;
+    label?.classList.toggle('yc-shrunk', isShrunk);
+    label?.style.setProperty('--yc-less', isShrunk ? `${shrunk.byPx}px` : '');
+    label?.style.setProperty('--yc-wants', isShrunk ? `${shrunk.wantsPx}px` : '');
   }
 }
 

@@ -171,3 +171,31 @@ test('a property without a default begins with a value; a picture of some aspect
   await expect.poll(() => heightOf(page, 'Cobweb Shetland')).toBe(120 + 20);
   await expect.poll(() => rowsOff(page)).toEqual([]);
 });
+
+test('a text that is too long shrinks until it fits, in the window and beside; how far is told', async ({
+  page,
+}) => {
+  await page.goto('/p/thrumwick/templates?template=skein-brief&part=name');
+  await page.getByRole('button', { name: 'Property' }).click();
+  await page.getByRole('menuitem', { name: 'if too long' }).click();
+  const tooLong = page.getByRole('group', { name: 'If too long' });
+  await tooLong.getByRole('button', { name: 'shrink' }).click();
+  const told = page.getByText('rows at 360 px');
+  await expect(told).toHaveText(
+    'cut in 1 of 30 rows at 360 px, whole from 604 px; smaller in 2, by 5 px at most; widest 696 px',
+  );
+  const sizes = () =>
+    page
+      .locator('section[aria-label="Rows"] .yc-row:not(.yc-spare) [data-part=name]')
+      .evaluateAll((names) => [...new Set(names.map((name) => getComputedStyle(name).fontSize))]);
+  await page.getByRole('button', { name: 'by 5 px at most' }).click();
+  await expect.poll(sizes).toContain('10px');
+  await page.getByRole('button', { name: '604 px' }).click();
+  await expect(told).toHaveCount(0);
+  await expect(page.getByText('rows at 604 px')).toHaveText(/^whole in all 30 rows/);
+  await expect.poll(() => rowsOff(page)).toEqual([]);
+
+  // No text is smaller any more, in rows that were used before, too.
+  await tooLong.getByRole('button', { name: 'ellipsis' }).click();
+  await expect.poll(sizes).toEqual(['15px']);
+});

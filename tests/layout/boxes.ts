@@ -1,7 +1,7 @@
 import { build } from 'esbuild';
 import type { TextDirection } from '../../src/core/base';
 import { placed } from '../../src/core/layout';
-import { RowBoxes } from '../../src/core/lists';
+import { type Entry, RowBoxes } from '../../src/core/lists';
 import { chromiumBreaks, paragraphsOf, TextMeasures } from '../../src/core/text';
 import { chainFor, familiesFor } from '../../src/engine/measuring';
 import { browserBreaks } from './browser-breaks';
@@ -16,14 +16,14 @@ import { bindRow, createRow } from '../../src/render';
 globalThis.boxesOf = (cases, face) => {
   document.body.className = 'yc-list';
   document.body.style.setProperty('--row-face', face);
-  return cases.map(({ plan, values, before, widthPx, textSize, direction }) => {
-    const bound = (row, values) => {
-      bindRow(row, { kind: 'row', key: '', plan: 0, values }, () => undefined);
+  return cases.map(({ plan, values, before, shrunk, widthPx, textSize, direction }) => {
+    const bound = (row, values, shrunk) => {
+      bindRow(row, { kind: 'row', key: '', plan: 0, values, shrunk }, () => undefined);
       return row;
     };
     const made = () => createRow({ ...plan, heightPx: 0 });
-    const row = bound(bound(made(), before), values);
-    const isAsFresh = stateOf(row.element) === stateOf(bound(made(), values).element);
+    const row = bound(bound(made(), before, shrunk.map(({ byPx }) => ({ byPx: byPx + 1, wantsPx: 90 }))), values, shrunk);
+    const isAsFresh = stateOf(row.element) === stateOf(bound(made(), values, shrunk).element);
     row.element.style.width = widthPx + 'px';
     row.element.style.setProperty('--row-text-size', textSize);
     row.element.dir = direction;
@@ -74,7 +74,10 @@ export interface WrongRow {
 }
 
 declare global {
-  function boxesOf(cases: readonly RowCase[], face: string): readonly DrawnRow[];
+  function boxesOf(
+    cases: readonly (RowCase & Pick<Entry, 'shrunk'>)[],
+    face: string,
+  ): readonly DrawnRow[];
 }
 
 /** Boxes of generated rows, ours against those of the real renderer in Chromium, to 1/64 px. */
@@ -125,12 +128,18 @@ export async function compareBoxes(task: {
   let boxCount = 0;
   for (let at = 0; at < cases.length; at += 200) {
     const some = cases.slice(at, at + 200);
-    const theirs = await page.evaluate(({ some, face }) => boxesOf(some, face), { some, face });
-    some.forEach((row, i) => {
+    const solved = some.map((row) => {
       const boxes = new RowBoxes(row.plan, { ratio, textSize: row.textSize });
       boxes.fill(row.values);
       boxes.measure((words, font) => measures.of(words, font));
       boxes.solve(row.widthPx);
+      return boxes;
+    });
+    const drawn = some.map((row, i) => ({ ...row, shrunk: solved[i]?.shrunk ?? [] }));
+    const theirs = await page.evaluate(({ drawn, face }) => boxesOf(drawn, face), { drawn, face });
+    solved.forEach((boxes, i) => {
+      const row = some[i];
+      if (row === undefined) return;
       for (const ours of partBoxes(boxes, row.direction)) {
         boxCount += 1;
         const own = theirs[i]?.boxes.find(({ part }) => part === ours.part);

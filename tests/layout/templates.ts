@@ -44,6 +44,7 @@ export function rowMaker(seed: number): () => RowCase {
     text: pick([byValue, byValue, { ...byValue, else: null }]),
     style: pick(['title', 'body', 'small', 'value', byValue] as const),
     lines: pick([1, 1, 2, 3, 'all', byValue] as const),
+    ...(random() < 0.2 && { overflow: 'shrink', smallest: pick([8, 10, 12]) }),
     width: pick([width(), width(), width(), byValue]),
     ...(random() < 0.1 && { height: { fixed: whole(16, 60) } }),
     ...(random() < 0.1 && { height: byValue }),

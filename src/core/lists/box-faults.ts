@@ -30,7 +30,7 @@ export function eachFault(node: LayoutNode, tell: (part: string, fault: BoxFault
 }
 
 /** Whether a label has other lines in a width that is less or more by the last bit. */
-function hangs({ text, box, maxLines }: LabelNode): boolean {
+function hangs({ shown: text, box, maxLines }: LabelNode): boolean {
   if (maxLines === 1) return false;
   const lines = (width: number) => Math.min(text.lineCount(width, maxLines), maxLines);
   return lines(box.width - 1) !== lines(box.width + 1);

@@ -57,6 +57,14 @@ const partPlanOf = (part: Part): PartPlan => ({
   children: childrenOf(part).map(partPlanOf),
 });
 
+/** A text that was made smaller until it fits. */
+export interface Shrunk {
+  /** By how many px, at 100 %; 0: it fits as it is. */
+  readonly byPx: number;
+  /** How wide it is on one line in the size that its style says, in CSS px: the room that it asks for. */
+  readonly wantsPx: number;
+}
+
 /** One thing in the arranged sequence, finished: nothing is left to compute. */
 export interface Entry {
   readonly kind: EntryKind;
@@ -67,6 +75,8 @@ export interface Entry {
   readonly plan: number;
   /** One for each of the plan's slots; undefined: missing. */
   readonly values: readonly EntryValue[];
+  /** How each label that may shrink has done so, in the order of the row; undefined: it is not known. */
+  readonly shrunk?: readonly Shrunk[] | undefined;
 }
 
 /** What has to be known of the whole list to place any part of it. */

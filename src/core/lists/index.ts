@@ -20,6 +20,7 @@ export {
   type RowPlan,
   rowPlanOf,
   type Sequence,
+  type Shrunk,
 } from './frame';
 export { type Arrangement, type Choice, columnsOf, type List } from './list';
 export { measuredWords, RowBoxes, type RowLabel, type RowPlace } from './row-boxes';

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { isCut } from '../layout';
 import { draftImage, draftLabel, draftStack, type StackPart } from '../templates';
 import { arrange, linesOf, plansByType } from './arrange';
 import { chooser } from './choose';
@@ -106,6 +107,42 @@ describe('the height of a row', () => {
     boxes.solve(100);
     expect(boxes.heightPx).toBe(60);
     expect(plainHeightPx(planOf(row), { ratio: 1, textSize: 2 })).toBe(40 + 2 + 32 + 21);
+  });
+
+  test('of a label that shrinks is that of the largest size in which its text fits', () => {
+    const label = { ...draftLabel('a', 'x', 'title'), overflow: 'shrink', smallest: 11 } as const;
+    const boxesOf = (own: object, widthPx: number) => {
+      const boxes = new RowBoxes(planOf(draftStack('row', 'across', [{ ...label, ...own }])), {
+        ratio: 1,
+        textSize: 2,
+      });
+      // Twenty letters, each half as wide as it is high.
+      const wide = (sizePx: number) => 20 * (sizePx / 2) * 64;
+      boxes.measure((_, { sizePx }) => ({
+        isEmpty: false,
+        width: wide(sizePx),
+        lineCount: (room) => Math.ceil(wide(sizePx) / room),
+      }));
+      boxes.solve(widthPx);
+      return boxes;
+    };
+    const isCutIn = (widthPx: number) => {
+      const own = boxesOf({}, widthPx).label('a');
+      return own && isCut(own);
+    };
+    const by = (own: object, widthPx: number) => boxesOf(own, widthPx).shrunk[0]?.byPx;
+    // The title has 15 px, at 200 % so 30: 300 px wide, and 20 px less with each step.
+    expect([300, 299, 280, 260, 240, 100].map((width) => by({}, width))).toEqual([
+      0, 1, 1, 2, 3, 4,
+    ]);
+    expect(boxesOf({}, 280).shrunk[0]?.wantsPx).toBeCloseTo(300, 1);
+    expect(isCutIn(220)).toBe(false);
+    expect(isCutIn(219)).toBe(true);
+    expect(boxesOf({}, 219).heightPx).toBe(40);
+    // Two lines: 150 px are enough for 30 px; in 140 one step less is.
+    expect([150, 140].map((width) => by({ lines: 2 }, width))).toEqual([0, 1]);
+    expect(by({ smallest: 20 }, 100)).toBe(0);
+    expect(by({ overflow: 'ellipsis' }, 100)).toBeUndefined();
   });
 
   test('takes no room for what has left, however many may, nor for what stands in it', () => {

@@ -13,7 +13,7 @@ import {
 } from '../layout';
 import type { EntryValue } from '../templates';
 import { boxSetter, fontOf, type LabelFont, type Scale, type Value } from './box-properties';
-import type { PartPlan, RowPlan } from './frame';
+import type { PartPlan, RowPlan, Shrunk } from './frame';
 
 /** Where rows are drawn, as far as sizes hang on it. */
 export interface RowPlace {
@@ -28,6 +28,8 @@ export interface RowLabel {
   readonly node: LabelNode;
   words: string;
   font: LabelFont;
+  /** The smallest size that its text may shrink to, in CSS px at 100 %; undefined: it may not. */
+  readonly smallestPx: number | undefined;
 }
 
 /** A stack with all its parts, also those that may leave. */
@@ -108,15 +110,37 @@ export class RowBoxes {
   /** Measures the texts of its labels; false: one can't be measured yet. */
   measure(text: (words: string, font: LabelFont) => MeasuredText | undefined): boolean {
     for (const label of this.labels) {
-      const measured = text(measuredWords(label), label.font);
+      const words = measuredWords(label);
+      const measured = text(words, label.font);
       if (measured === undefined) return false;
       label.node.text = measured;
+      // What has its faces in one size has them in all.
+      label.node.smaller = (steps) => text(words, this.fontAt(label, steps)) ?? measured;
     }
     return true;
   }
 
+  /** What a label's text is measured by that is so many steps smaller. */
+  fontAt({ font }: RowLabel, steps: number): LabelFont {
+    return { ...font, sizePx: font.sizePx - steps * this.place.textSize };
+  }
+
+  /** How each label that may shrink has done so, in the order of the row. */
+  get shrunk(): readonly Shrunk[] {
+    return this.labels.flatMap(({ node, smallestPx }) =>
+      smallestPx === undefined ? [] : [{ byPx: node.steps, wantsPx: this.toPx(node.text.width) }],
+    );
+  }
+
+  /** A length that becomes as many units again where it is drawn: they are cut off there. */
+  private toPx(units: number): number {
+    return (units + 0.5) / 64 / this.place.ratio;
+  }
+
   /** Solves in a width in CSS px. */
   solve(widthPx: number): void {
+    // Of what has left, nothing is found.
+    for (const { node } of this.labels) node.steps = 0;
     solve(this.row, this.scale.units(widthPx));
   }
 
@@ -161,7 +185,9 @@ export class RowBoxes {
     if (node.kind === 'label') {
       const words = String(ownValue(part.values, 'text') ?? '');
       const font = fontOf(ownValue(part.values, 'style'), this.place.textSize);
-      labels.set(node, { node, words, font });
+      const label = { node, words, font, smallestPx: smallestIn(part) };
+      this.takeSteps(label);
+      labels.set(node, label);
     }
     if (node.kind === 'stack') {
       const parts = part.children.map((child) => this.nodeOf(child, nodes, labels));
@@ -173,7 +199,14 @@ export class RowBoxes {
 
   private setWords(label: RowLabel, property: string, value: Value): void {
     if (property === 'text') label.words = String(value ?? '');
-    if (property === 'style') label.font = fontOf(value, this.place.textSize);
+    if (property !== 'style') return;
+    label.font = fontOf(value, this.place.textSize);
+    this.takeSteps(label);
+  }
+
+  private takeSteps({ node, font, smallestPx }: RowLabel): void {
+    const sizePx = font.sizePx / this.place.textSize;
+    node.maxSteps = smallestPx === undefined ? 0 : Math.max(0, Math.floor(sizePx - smallestPx));
   }
 }
 
@@ -190,6 +223,12 @@ function nodeIn(node: LayoutNode, part: string): LayoutNode | undefined {
 function newNode({ part, id }: PartPlan): LayoutNode {
   if (part === 'stack') return newStack(id);
   return part === 'image' ? newBlock(id) : newLabel(id);
+}
+
+/** The smallest size of a label that shrinks what is too long. */
+function smallestIn({ values }: PartPlan): number | undefined {
+  const { overflow, smallest } = values;
+  return overflow === 'shrink' && typeof smallest === 'number' ? smallest : undefined;
 }
 
 /** What is measured of a label: on one line, paragraphs follow each other. */

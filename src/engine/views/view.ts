@@ -141,6 +141,8 @@ export class View {
     const { items, plans } = this.sequence.arranged;
     const shown = this.items();
     const keys = this.keys();
+    const rowValues = this.rowValues(this.sequence.arranged);
+    const rowBox = this.rowBox(this.box);
     // Who scrolls on sees them next.
     this.measured.measure(range.from, range.to);
     const entries: Entry[] = [];
@@ -152,7 +154,8 @@ export class View {
       const values = template?.values(shown[item] ?? {}, this.contextAt(entry)) ?? [];
       const key = keys.at(item);
       if (template?.hasOnce) this.once.keep(template, key, values, this.locale());
-      entries.push({ kind: 'row', key, item, plan, values });
+      const shrunk = this.measured.shrunkIn(rowValues, entry, rowBox);
+      entries.push({ kind: 'row', key, item, plan, values, ...(shrunk && { shrunk }) });
     }
     return entries;
   }
@@ -188,11 +191,21 @@ export class View {
     if (compiled === undefined) return undefined;
     const shown = this.items();
     const keys = this.keys();
+    const plan = planOf(compiled);
+    const box = this.rowBox(this.box);
     const entries = items.map((item): Entry => {
       const values = compiled.values(shown[item] ?? {}, this.contextOf(item));
-      return { kind: 'row', key: keys.at(item), item, plan: 0, values };
+      const shrunk = this.measured.shrunkOf(plan, values, box);
+      return {
+        kind: 'row',
+        key: keys.at(item),
+        item,
+        plan: 0,
+        values,
+        ...(shrunk && { shrunk }),
+      };
     });
-    return { plan: planOf(compiled), entries };
+    return { plan, entries };
   }
 
   /** Counts over all items. */

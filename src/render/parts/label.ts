@@ -26,7 +26,7 @@ export const label: PartView = {
       if (style === undefined) return;
       element.classList.toggle('yc-ink', style.colour === 'ink');
       element.classList.toggle('yc-ash', style.colour === 'ash');
-      element.style.fontSize = `calc(${style.sizePx}px * var(--row-text-size, 1))`;
+      element.style.fontSize = `calc((${style.sizePx}px - var(--yc-less, 0px)) * var(--row-text-size, 1))`;
       element.style.lineHeight = `calc(${style.linePx}px * var(--row-text-size, 1))`;
       element.style.fontWeight = String(style.weight);
     },

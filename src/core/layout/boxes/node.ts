@@ -92,7 +92,14 @@ export interface LabelNode extends Sized {
   lineHeight: number;
   /** Infinity: as many as the text takes. */
   maxLines: number;
-  /** What solving finds: the lines that it would take, counted up to one more than it may. */
+  /** In how many steps the text may become smaller where it does not fit, each a CSS px. */
+  maxSteps: number;
+  /** The text so many steps smaller. */
+  smaller: (steps: number) => MeasuredText;
+  /** What solving finds: by how many steps the text is smaller, and how it is measured then. */
+  steps: number;
+  shown: MeasuredText;
+  /** The lines that it would take, counted up to one more than it may. */
   wantedLines: number;
 }
 
@@ -142,6 +149,10 @@ export const newLabel = (part: string): LabelNode => ({
   text: nothing,
   lineHeight: 0,
   maxLines: 1,
+  maxSteps: 0,
+  smaller: () => nothing,
+  steps: 0,
+  shown: nothing,
   wantedLines: 0,
 });
 
@@ -199,5 +210,5 @@ export const shownLines = ({ wantedLines, maxLines }: LabelNode): number =>
   Math.min(wantedLines, maxLines);
 
 /** Whether a label's text takes more room than it has. */
-export const isCut = ({ text, box, wantedLines, maxLines }: LabelNode): boolean =>
-  maxLines === 1 ? text.width > box.width + 1 : wantedLines > maxLines;
+export const isCut = ({ shown, box, wantedLines, maxLines }: LabelNode): boolean =>
+  maxLines === 1 ? shown.width > box.width + 1 : wantedLines > maxLines;

@@ -1,6 +1,13 @@
 import { across } from './across';
 import { down } from './down';
-import { clampedHeight, type LabelNode, type LayOut, type LayoutNode, shownLines } from './node';
+import {
+  clampedHeight,
+  isCut,
+  type LabelNode,
+  type LayOut,
+  type LayoutNode,
+  shownLines,
+} from './node';
 import { over } from './over';
 
 /** Finds where all parts of a row stand that is so wide: their boxes are filled. */
@@ -13,8 +20,8 @@ const layOut: LayOut = (node, width, given) => {
     given ?? (node.height.kind === 'fixed' ? clampedHeight(node, node.height.units) : undefined);
   switch (node.kind) {
     case 'label':
-      node.wantedLines = linesWanted(node, width);
       node.box.width = width;
+      fitText(node);
       node.box.height = height ?? clampedHeight(node, shownLines(node) * node.lineHeight);
       return;
     case 'block': {
@@ -28,8 +35,20 @@ const layOut: LayOut = (node, width, given) => {
   }
 };
 
-const linesWanted = ({ text, maxLines }: LabelNode, width: number): number => {
+/** Shows the text in the largest size in which it fits, down to the smallest that it may have. */
+function fitText(node: LabelNode): void {
+  node.steps = 0;
+  node.shown = node.text;
+  node.wantedLines = linesWanted(node);
+  while (node.steps < node.maxSteps && isCut(node)) {
+    node.steps += 1;
+    node.shown = node.smaller(node.steps);
+    node.wantedLines = linesWanted(node);
+  }
+}
+
+const linesWanted = ({ shown, box, maxLines }: LabelNode): number => {
   // One line keeps its room: rows of a template whose labels are all so are of one height.
   if (maxLines === 1) return 1;
-  return text.isEmpty ? 0 : text.lineCount(width, maxLines);
+  return shown.isEmpty ? 0 : shown.lineCount(box.width, maxLines);
 };

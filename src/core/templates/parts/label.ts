@@ -1,5 +1,5 @@
 import type { Binding } from '../bound';
-import { address, bindable, lines, optional, rare, size, style, text, word } from '../property';
+import { address, bindable, lines, optional, px, rare, size, style, text, word } from '../property';
 import type { TextStyleName } from '../styles';
 import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 import type { Size } from './size';
@@ -12,7 +12,8 @@ const properties = {
   width: bindable(size('width', 'fit')),
   height: rare(bindable(size('height', 'fit'))),
   align: word('align', ['start', 'centre', 'end']),
-  overflow: rare(word('cut by', ['ellipsis', 'clip'])),
+  overflow: rare(word('if too long', ['ellipsis', 'clip', 'shrink'])),
+  smallest: rare(px('smallest size', 10, 100)),
   ...ofEveryPart,
 };
 

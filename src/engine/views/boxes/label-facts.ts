@@ -9,6 +9,10 @@ export interface LabelFacts {
   readonly cutCount: number;
   /** Item of the first row in which it is cut; -1: none. */
   readonly firstCut: number;
+  /** In how many rows its text is smaller than its style says, by how many px at most, and where. */
+  readonly smallerCount: number;
+  readonly smallerBy: number;
+  readonly smallest: number;
   /** The width of a row, in whole CSS px, from which on it is cut in none; undefined: at no width. */
   readonly wholeFromPx: number | undefined;
   /** The lines that it takes in the row where it takes most. */
@@ -30,6 +34,7 @@ export function* labelFacts(of: RowsOf, part: string): Turns<LabelFacts | undefi
   const { rows, widthPx, unitsAPx } = of;
   const facts: { -readonly [P in keyof LabelFacts]: LabelFacts[P] } = {
     ...{ kind: 'label', rowCount: 0, cutCount: 0, firstCut: -1, wholeFromPx: Math.ceil(widthPx) },
+    ...{ smallerCount: 0, smallerBy: 0, smallest: -1 },
     ...{ maxLines: 0, longest: -1, widestPx: 0, widest: -1, widthPx },
   };
   for (const row of solvedRows(of)) {
@@ -44,6 +49,9 @@ export function* labelFacts(of: RowsOf, part: string): Turns<LabelFacts | undefi
     if (label === undefined) continue;
     const lines = shownLines(label);
     if (lines > facts.maxLines) Object.assign(facts, { maxLines: lines, longest: item });
+    if (label.steps > 0) facts.smallerCount += 1;
+    if (label.steps > facts.smallerBy)
+      Object.assign(facts, { smallerBy: label.steps, smallest: item });
     const ownPx = label.text.width / unitsAPx;
     if (ownPx > facts.widestPx) Object.assign(facts, { widestPx: ownPx, widest: item });
     if (!isCut(label)) continue;

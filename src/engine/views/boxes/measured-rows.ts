@@ -4,6 +4,7 @@ import {
   anyText,
   measuredWords,
   RowBoxes,
+  type RowLabel,
   type RowPlace,
   type RowPlan,
 } from '../../../core/lists';
@@ -55,7 +56,16 @@ const lettersATurn = 10_000;
 /** A template's boxes with the measures of its labels, in their order. */
 interface Measured {
   readonly boxes: RowBoxes;
-  readonly summed: readonly ReturnType<RowTexts['summed']>[];
+  readonly labels: readonly KeptLabel[];
+}
+
+/** A label whose text stands in the pool. */
+interface KeptLabel {
+  readonly label: RowLabel;
+  /** Where its text stands. */
+  at: number;
+  /** Its text in a size that is smaller by some steps. */
+  readonly inSteps: (steps: number) => MeasuredText;
 }
 
 /**
@@ -126,19 +136,34 @@ export class MeasuredRows {
     if (this.measured[plan] === undefined && boxes !== undefined)
       this.measured[plan] = {
         boxes,
-        summed: boxes.labels.map(({ font }) => measures.summed(font)),
+        labels: boxes.labels.map((label) => this.keptLabel(label, boxes, measures)),
       };
     return this.measured[plan];
   }
 
-  private showKept(entry: number, { boxes, summed }: Measured): boolean {
+  private keptLabel(label: RowLabel, boxes: RowBoxes, measures: RowTexts): KeptLabel {
+    const summed: ReturnType<RowTexts['summed']>[] = [];
+    const kept: KeptLabel = {
+      label,
+      at: 0,
+      inSteps: (steps) => {
+        summed[steps] ??= measures.summed(boxes.fontAt(label, steps));
+        return summed[steps].show(this.pool, kept.at);
+      },
+    };
+    return kept;
+  }
+
+  private showKept(entry: number, { boxes, labels }: Measured): boolean {
     if (this.isKept[entry] !== 1) return false;
     const first = entry * this.labelCount;
     boxes.leaveAs(this.left[entry] ?? 0);
-    for (let at = 0; at < summed.length; at += 1) {
-      const label = boxes.labels[at];
-      const text = summed[at]?.show(this.pool, this.texts[first + at] ?? 0);
-      if (label !== undefined && text !== undefined) label.node.text = text;
+    for (let at = 0; at < labels.length; at += 1) {
+      const kept = labels[at];
+      if (kept === undefined) continue;
+      kept.at = this.texts[first + at] ?? 0;
+      kept.label.node.text = kept.inSteps(0);
+      kept.label.node.smaller = kept.inSteps;
     }
     return true;
   }

@@ -1,5 +1,13 @@
 import type { Finding, Turns } from '../../../core/base';
-import { haveOwnHeights, type PartPlan, type Space, spaceOf } from '../../../core/lists';
+import {
+  haveOwnHeights,
+  type PartPlan,
+  type RowPlan,
+  type Shrunk,
+  type Space,
+  spaceOf,
+} from '../../../core/lists';
+import type { EntryValue } from '../../../core/templates';
 import { boxFindings, type CheckedAt } from './box-findings';
 import { type LabelFacts, labelFacts } from './label-facts';
 import { MeasuredHeights } from './measured-heights';
@@ -79,6 +87,31 @@ export class RowMeasuring {
     return kind === 'label' ? yield* labelFacts(of, part) : undefined;
   }
 
+  /** How labels of an entry's row have shrunk; undefined: none may, or it is not yet known. */
+  shrunkIn(
+    values: RowValues,
+    entry: number,
+    box: RowBox | undefined,
+  ): readonly Shrunk[] | undefined {
+    const { measures } = this.world;
+    const plan = values.plans[values.arranged.plans[entry] ?? 0];
+    if (measures === undefined || box === undefined || plan === undefined || !mayShrink(plan.row))
+      return undefined;
+    return this.rowsOf(values, measures, box).solve(entry, box.widthPx)?.shrunk;
+  }
+
+  /** The same of a row that stands in no list. */
+  shrunkOf(plan: RowPlan, values: readonly EntryValue[], box: RowBox | undefined) {
+    const { measures } = this.world;
+    if (measures === undefined || box === undefined || !mayShrink(plan.row)) return undefined;
+    const one = {
+      arranged: { items: Int32Array.of(0), plans: Uint16Array.of(0), kinds: new Uint8Array(1) },
+      plans: [plan],
+      valuesAt: () => values,
+    };
+    return new MeasuredRows(one, measures, box).solve(0, box.widthPx)?.shrunk;
+  }
+
   /** Who takes the room of a stack in an entry's row; undefined: there is none, or not yet. */
   spaceIn(
     values: RowValues,
@@ -113,6 +146,9 @@ export class RowMeasuring {
     return this.rows;
   }
 }
+
+const mayShrink = ({ values, children }: PartPlan): boolean =>
+  values['overflow'] === 'shrink' || children.some(mayShrink);
 
 function partIn(plan: PartPlan, id: string): PartPlan | undefined {
   if (plan.id === id) return plan;

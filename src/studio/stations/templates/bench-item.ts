@@ -13,7 +13,8 @@ export function useBenchItem(template: Template): number {
 
 /** Items drawn with a template, whatever the list chooses for them; anew with every edit. */
 export function useTried(template: Template, items: readonly number[]): Tried | undefined {
-  return useAnswer({ id: template.id, items }, (asked) =>
+  const measuredCount = useSession((session) => session.measuredCount);
+  return useAnswer({ id: template.id, items, measuredCount }, (asked) =>
     engine().tryTemplate(asked.id, asked.items),
   );
 }

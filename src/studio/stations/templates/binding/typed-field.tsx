@@ -26,14 +26,18 @@ export function TypedField({ selection, name, property }: TypedFieldProps) {
   };
   return (
     <Row words={property.words}>
-      <span className="flex flex-wrap items-center gap-1.5">
-        {!isByValue && <ConstantInput {...{ selection, name, property }} />}
+      <span className="flex items-start gap-1.5">
+        {!isByValue && (
+          <span className="min-w-0 flex-1">
+            <ConstantInput {...{ selection, name, property }} />
+          </span>
+        )}
         <button
           type="button"
           aria-label={`${property.words} by value`}
           aria-pressed={isByValue}
           title={isByValue ? 'The same for all items' : 'From a value of each item'}
-          className="grid size-6 place-items-center rounded-full border border-rule bg-paper text-sm text-ash hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
+          className="ms-auto grid size-6 shrink-0 place-items-center rounded-full border border-rule bg-paper text-sm text-ash hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
           onClick={turn}
         >
           =

@@ -11,6 +11,7 @@ export function LabelLine({ selection }: { readonly selection: Selection }) {
   const facts = useFacts(selection);
   if (facts?.kind !== 'label' || facts.rowCount === 0) return null;
   const { cutCount, rowCount, firstCut, maxLines, longest, widestPx, widest, widthPx } = facts;
+  const { smallerCount, smallerBy, smallest } = facts;
   return (
     <p className="text-sm text-ash" role="status">
       {cutCount === 0 ? (
@@ -22,6 +23,12 @@ export function LabelLine({ selection }: { readonly selection: Selection }) {
       )}
       {` at ${Math.round(widthPx)} px`}
       {cutCount > 0 && <WholeFrom facts={facts} />}
+      {smallerCount > 0 && (
+        <>
+          {`; smaller in ${grouped(smallerCount)}, `}
+          <To item={smallest}>by {smallerBy} px at most</To>
+        </>
+      )}
       {maxLines > 1 && (
         <>
           {'; '}
