@@ -14,6 +14,7 @@ import { gzipSync } from 'node:zlib';
 import * as harfbuzz from 'harfbuzzjs';
 import wawoff2 from 'wawoff2';
 import { boxFace, boxRanges } from './fonts/box-face.mjs';
+import { cutEmoji } from './fonts/emoji.mjs';
 import { families } from './fonts/families.mjs';
 import { measuredPart } from './fonts/sfnt.mjs';
 import { root } from './setup.mjs';
@@ -22,6 +23,8 @@ const out = join(root, 'public/measures');
 const faces = join(root, 'public/faces');
 /** Families of so many slices that their rules come once they are wanted. */
 const large = 50;
+/** Families whose files are kept in the browser only once they were wanted. */
+const isHeavy = ({ family, slices }) => slices.length > large || family === 'Row Emoji';
 
 /** Pairs of character and glyph, ascending. */
 function glyphsOf(bytes) {
@@ -74,12 +77,12 @@ function merged(ranges) {
 }
 
 /** The faces of families, with rules in the order of their packages: the last one is tried first. */
-function writeFaces(name, all, folder = '') {
+function writeFaces(name, all) {
   const rules = all.flatMap(({ family, slices }) =>
     slices.map(({ file, unicodeRange }) => {
       const content = readFileSync(file);
       const hash = createHash('sha256').update(content).digest('hex').slice(0, 12);
-      const name = `${folder}${hash}.woff2`;
+      const name = `${isHeavy({ family, slices }) ? 'more/' : ''}${hash}.woff2`;
       writeFileSync(join(faces, name), content);
       return faceRule(family, name, unicodeRange);
     }),
@@ -93,6 +96,7 @@ const faceRule = (family, file, unicodeRange) =>
   }}`;
 
 export async function makeFaces() {
+  await cutEmoji();
   for (const folder of [out, faces, join(faces, 'more')]) {
     rmSync(folder, { recursive: true, force: true });
     mkdirSync(folder, { recursive: true });
@@ -101,7 +105,7 @@ export async function makeFaces() {
     all.filter(({ slices }) => slices.length > large === (at === 1)),
   );
   writeFaces('rows.css', few);
-  writeFaces('more.css', many, 'more/');
+  writeFaces('more.css', many);
   const index = [];
   for (const each of families()) {
     const pack = await packOf(each);

@@ -62,6 +62,7 @@ function sourceStamp() {
     'scripts/build.mjs',
     'scripts/fonts.mjs',
     'scripts/fonts/box-face.mjs',
+    'scripts/fonts/emoji.mjs',
     'scripts/fonts/families.mjs',
     'scripts/fonts/sfnt.mjs',
   ].sort()) {

@@ -2,11 +2,12 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from '../setup.mjs';
+import { emojiSlices } from './emoji.mjs';
 
 /** By package, what the family is called in style sheets and packs. */
 const packages = {
   'noto-sans': 'Row',
-  'noto-emoji': 'Row Emoji',
+  'noto-color-emoji': 'Row Emoji',
   'noto-sans-arabic': 'Row Arabic',
   'noto-sans-hebrew': 'Row Hebrew',
   'noto-sans-devanagari': 'Row Devanagari',
@@ -31,7 +32,10 @@ const leftOut = new Set(['noto-sans-devanagari']);
 export const families = () =>
   Object.entries(packages)
     .filter(([name]) => !leftOut.has(name))
-    .map(([name, family]) => ({ family, slices: slicesOf(name) }));
+    .map(([name, family]) => ({
+      family,
+      slices: name === 'noto-color-emoji' ? emojiSlices() : slicesOf(name),
+    }));
 
 /** The faces of a package as its style sheet has them, first rule first. */
 function slicesOf(name) {
