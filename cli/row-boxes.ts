@@ -30,8 +30,11 @@ export function boxesFinder({ widthPx, direction, ...place }: ListPlace) {
     const columns = columnsOf(list.arrangement);
     const boxes = new RowBoxes(plan, place);
     boxes.fill(entry.values);
-    while (!boxes.measure((words, font) => measures.at(place)?.of(cutOff(words), font)))
-      await measures.more();
+    const measured = () =>
+      boxes.measure((words, font, language = place.language) =>
+        measures.at({ ...place, language })?.of(cutOff(words), font),
+      );
+    while (!measured()) await measures.more();
     boxes.solve(cellWidth(widthPx, { columns, edge, gap }));
     return [...partBoxes(boxes, direction)];
   };

@@ -170,6 +170,14 @@ test('a property without a default begins with a value; a picture of some aspect
   await page.getByRole('spinbutton', { name: 'Least width' }).fill('60');
   await expect.poll(() => heightOf(page, 'Cobweb Shetland')).toBe(120 + 20);
   await expect.poll(() => rowsOff(page)).toEqual([]);
+
+  // Words in a language of their own have its forms of Han characters.
+  await page.getByLabel('Parts', { exact: true }).getByRole('button', { name: /^name/ }).click();
+  await add('language');
+  await page.getByRole('textbox', { name: 'Language' }).fill('zh-Hant');
+  const name = page.locator('section[aria-label="Rows"] .yc-row [data-part=name][lang]').first();
+  await expect(name).toHaveAttribute('lang', 'zh-Hant');
+  await expect(name).toHaveCSS('font-family', /Khmer", "Row Chinese traditional"/);
 });
 
 test('a text that is too long shrinks until it fits, in the window and beside; how far is told', async ({

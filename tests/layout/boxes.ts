@@ -80,6 +80,11 @@ declare global {
   ): readonly DrawnRow[];
 }
 
+const faceOf = (language: string): string =>
+  familiesFor(language)
+    .map((family) => `'${family}'`)
+    .join();
+
 /** Boxes of generated rows, ours against those of the real renderer in Chromium, to 1/64 px. */
 export async function compareBoxes(task: {
   readonly seed: number;
@@ -96,22 +101,20 @@ export async function compareBoxes(task: {
   const next = rowMaker(seed);
   const cases = Array.from({ length: count }, next);
   const language = 'en';
-  const face = familiesFor(language)
-    .map((family) => `'${family}'`)
-    .join();
+  const face = faceOf(language);
   const slices = await allSlices();
-  const chain = chainFor(language, slices);
   const { page, close } = await openPage(ratio);
   const texts = cases.flatMap(({ values }) => values.map(String));
   const breaks = await browserBreaks(page, texts.flatMap(paragraphsOf));
-  const place = { ratio, language };
   const findBreaks = chromiumBreaks(breaks);
-  const measures = new TextMeasures(place, {
-    chain: () => chain,
-    hasFaces: () => true,
-    draws: () => true,
-    findBreaks,
-  });
+  const known = new Map<string, TextMeasures>();
+  const measuresIn = (language: string): TextMeasures => {
+    const chain = chainFor(language, slices);
+    const port = { chain: () => chain, hasFaces: () => true, draws: () => true, findBreaks };
+    const measures = known.get(language) ?? new TextMeasures({ ratio, language }, port);
+    known.set(language, measures);
+    return measures;
+  };
   const built = await build({
     stdin: { contents: drawing, resolveDir: 'tests/layout', loader: 'ts' },
     bundle: true,
@@ -122,6 +125,9 @@ export async function compareBoxes(task: {
   for (const { path, text } of built.outputFiles)
     if (path.endsWith('.css')) await page.addStyleTag({ content: text });
     else await page.addScriptTag({ content: text });
+  const languages = ['en', 'tr', 'ja', 'ko', 'zh', 'zh-Hans', 'zh-Hant', 'zh-TW'];
+  const ofLanguages = languages.map((own) => `.yc-label[lang=${own}]{--row-face:${faceOf(own)}}`);
+  await page.addStyleTag({ content: ofLanguages.join('') });
   await loadFaces(page, texts, face);
   const wrong: WrongRow[] = [];
   const unlikeFresh: RowCase[] = [];
@@ -131,7 +137,7 @@ export async function compareBoxes(task: {
     const solved = some.map((row) => {
       const boxes = new RowBoxes(row.plan, { ratio, textSize: row.textSize });
       boxes.fill(row.values);
-      boxes.measure((words, font) => measures.of(words, font));
+      boxes.measure((words, font, own = language) => measuresIn(own).of(words, font));
       boxes.solve(row.widthPx);
       return boxes;
     });

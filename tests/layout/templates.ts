@@ -44,6 +44,7 @@ export function rowMaker(seed: number): () => RowCase {
     text: pick([byValue, byValue, { ...byValue, else: null }]),
     style: pick(['title', 'body', 'small', 'value', byValue] as const),
     lines: pick([1, 1, 2, 3, 'all', byValue] as const),
+    ...(random() < 0.2 && { language: pick(['en', 'ja', 'ko', 'zh-Hans', 'zh-Hant', byValue]) }),
     ...(random() < 0.2 && { overflow: 'shrink', smallest: pick([8, 10, 12]) }),
     width: pick([width(), width(), width(), byValue]),
     ...(random() < 0.1 && { height: { fixed: whole(16, 60) } }),
@@ -94,6 +95,7 @@ export function rowMaker(seed: number): () => RowCase {
   /** A value as templates give it to what is fed. */
   const value = ({ part, kind, property, leaves }: PlanSlot): EntryValue => {
     if (kind === 'style') return pick(['title', 'body', 'small', 'value']);
+    if (kind === 'language') return pick(['tr', 'ja', 'ko', 'zh', 'zh-TW', undefined]);
     if (kind === 'lines') return pick([1, 2, 3, 'all']);
     if (kind === 'size')
       return images.has(part) || property === 'height' || random() < 0.6 ? whole(16, 140) : 'fit';

@@ -28,9 +28,18 @@ export interface RowLabel {
   readonly node: LabelNode;
   words: string;
   font: LabelFont;
+  /** The language that its text is in; undefined: that of the list. */
+  language: string | undefined;
   /** The smallest size that its text may shrink to, in CSS px at 100 %; undefined: it may not. */
   readonly smallestPx: number | undefined;
 }
+
+/** Measures a text in a language, or in that of the list. */
+type MeasureText = (
+  words: string,
+  font: LabelFont,
+  language: string | undefined,
+) => MeasuredText | undefined;
 
 /** A stack with all its parts, also those that may leave. */
 interface Family {
@@ -71,13 +80,14 @@ export class RowBoxes {
     const labels = new Map<LayoutNode, RowLabel>();
     this.row = this.nodeOf(plan.row, nodes, labels);
     this.labels = [...labels.values()];
-    let hangsOnTexts = true;
+    // Words are kept in one language.
+    let hangsOnTexts = this.labels.every(({ language }) => language === undefined);
     this.setters = plan.slots.map(({ part, property }) => {
       const node = nodes.get(part);
       if (node === undefined) return () => {};
       const label = labels.get(node);
       const set = boxSetter(node, property);
-      if (set !== undefined) hangsOnTexts = false;
+      if (set !== undefined || property === 'language') hangsOnTexts = false;
       return (value) => {
         set?.(value, this.scale);
         if (label !== undefined) this.setWords(label, property, value);
@@ -108,14 +118,15 @@ export class RowBoxes {
   }
 
   /** Measures the texts of its labels; false: one can't be measured yet. */
-  measure(text: (words: string, font: LabelFont) => MeasuredText | undefined): boolean {
+  measure(text: MeasureText): boolean {
     for (const label of this.labels) {
       const words = measuredWords(label);
-      const measured = text(words, label.font);
+      const { language } = label;
+      const measured = text(words, label.font, language);
       if (measured === undefined) return false;
       label.node.text = measured;
       // What has its faces in one size has them in all.
-      label.node.smaller = (steps) => text(words, this.fontAt(label, steps)) ?? measured;
+      label.node.smaller = (steps) => text(words, this.fontAt(label, steps), language) ?? measured;
     }
     return true;
   }
@@ -185,7 +196,8 @@ export class RowBoxes {
     if (node.kind === 'label') {
       const words = String(ownValue(part.values, 'text') ?? '');
       const font = fontOf(ownValue(part.values, 'style'), this.place.textSize);
-      const label = { node, words, font, smallestPx: smallestIn(part) };
+      const language = languageOf(ownValue(part.values, 'language'));
+      const label = { node, words, font, language, smallestPx: smallestIn(part) };
       this.takeSteps(label);
       labels.set(node, label);
     }
@@ -199,6 +211,7 @@ export class RowBoxes {
 
   private setWords(label: RowLabel, property: string, value: Value): void {
     if (property === 'text') label.words = String(value ?? '');
+    if (property === 'language') label.language = languageOf(value);
     if (property !== 'style') return;
     label.font = fontOf(value, this.place.textSize);
     this.takeSteps(label);
@@ -224,6 +237,9 @@ function newNode({ part, id }: PartPlan): LayoutNode {
   if (part === 'stack') return newStack(id);
   return part === 'image' ? newBlock(id) : newLabel(id);
 }
+
+const languageOf = (value: Value): string | undefined =>
+  typeof value === 'string' && value !== '' ? value : undefined;
 
 /** The smallest size of a label that shrinks what is too long. */
 function smallestIn({ values }: PartPlan): number | undefined {

@@ -1,5 +1,5 @@
 import type { Finding, JsonRecord } from '../base';
-import { NoText } from '../formats';
+import { isLocale, NoText } from '../formats';
 import {
   type Checked,
   kindOf,
@@ -169,6 +169,10 @@ function fitted(given: Value, declared: Property): Fitted {
     return typeof given === 'boolean'
       ? { value: given, unfit: undefined }
       : { value: otherwise, unfit: 'it is neither true nor false' };
+  if (declared.kind === 'language')
+    return typeof given === 'string' && isLocale(given)
+      ? { value: given, unfit: undefined }
+      : { value: otherwise, unfit: 'it names no language, such as en or de-AT' };
   const [words, numbers] = [wordsOf(declared), numbersOf(declared)];
   if (typeof given === 'string' && (words?.includes(given) ?? numbers === undefined))
     return { value: given, unfit: undefined };

@@ -74,7 +74,7 @@ describe('an address', () => {
 });
 
 describe('what a size, a number of lines or a style follows', () => {
-  const { width, lines, style } = kinds.label.properties;
+  const { width, lines, style, language } = kinds.label.properties;
   const scope = { fields, sources: new Map(), formats, locale: 'en' };
   const drawn = (declared: Property, expr: string, item = {}) => {
     const { findings, value, unfit } = bindSlot({ expr }, declared, scope);
@@ -88,6 +88,8 @@ describe('what a size, a number of lines or a style follows', () => {
     [kinds.image.properties.height, 'price', {}, 40],
     [lines, 'price', { price: 3 }, 3],
     [lines, 'price > 5 ? "all" : 1', { price: 9 }, 'all'],
+    [language, 'note', { note: 'zh-Hant' }, 'zh-Hant'],
+    [language, 'note', {}, undefined],
     [style, 'price > 5 ? "title" : "small"', { price: 9 }, 'title'],
   ])('%#: a value that it takes', (declared, expr, item, value) => {
     expect(drawn(declared, expr, item)).toEqual([[], value, undefined]);
@@ -97,6 +99,13 @@ describe('what a size, a number of lines or a style follows', () => {
     [width, 'price', { price: -3 }, 0, 'it is not within 0 and 2000'],
     [lines, 'price', { price: 2.5 }, 2, 'it is no whole number'],
     [lines, 'price', { price: 0 }, 1, 'it is not within 1 and 100'],
+    [
+      language,
+      'note',
+      { note: 'Klingon!' },
+      undefined,
+      'it names no language, such as en or de-AT',
+    ],
     [style, 'note', { note: 'huge' }, 'body', 'it is none of title, body, small, value'],
   ])('%#: the nearest that it takes, or its default', (declared, expr, item, value, why) => {
     expect(drawn(declared, expr, item)).toEqual([[], value, why]);

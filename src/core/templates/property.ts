@@ -21,7 +21,16 @@ interface Words {
 
 /** What the values of a property are, and within which bounds. */
 export type PropertyKind =
-  | { readonly kind: 'text' | 'address' | 'picture' | 'condition' | 'style' | 'padding' }
+  | {
+      readonly kind:
+        | 'text'
+        | 'address'
+        | 'picture'
+        | 'condition'
+        | 'style'
+        | 'padding'
+        | 'language';
+    }
   /** Within its bounds; `step`: what an arrow key adds. */
   | {
       readonly kind: 'number';
@@ -187,6 +196,16 @@ export const radius = (words: string): Settable<Radius> => ({
 /** A length that nothing limits until it is set. */
 export const limit = (words: string, first: number): Property<number, false, false> =>
   rare({ ...px(words, 0, maxPx), default: undefined, first });
+
+/** A language that words are in, as a BCP 47 tag; undefined: that of the list. */
+export const language = (words: string): Property<string, false, false> => ({
+  ...set,
+  kind: 'language',
+  words,
+  default: undefined,
+  first: 'en',
+  shape: textShape(35),
+});
 
 /** A width ÷ a height. */
 export const ratio = (words: string): Property<number, false, false> => ({

@@ -30,6 +30,10 @@ export const label: PartView = {
       element.style.lineHeight = `calc(${style.linePx}px * var(--row-text-size, 1))`;
       element.style.fontWeight = String(style.weight);
     },
+    language(element, value) {
+      if (typeof value === 'string') element.lang = value;
+      else element.removeAttribute('lang');
+    },
     height: drawHeight,
     lines(element, value) {
       const isCounted = typeof value === 'number' && value > 1;

@@ -1,5 +1,17 @@
 import type { Binding } from '../bound';
-import { address, bindable, lines, optional, px, rare, size, style, text, word } from '../property';
+import {
+  address,
+  bindable,
+  language,
+  lines,
+  optional,
+  px,
+  rare,
+  size,
+  style,
+  text,
+  word,
+} from '../property';
 import type { TextStyleName } from '../styles';
 import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 import type { Size } from './size';
@@ -14,6 +26,7 @@ const properties = {
   align: word('align', ['start', 'centre', 'end']),
   overflow: rare(word('if too long', ['ellipsis', 'clip', 'shrink'])),
   smallest: rare(px('smallest size', 10, 100)),
+  language: rare(bindable(language('language'))),
   ...ofEveryPart,
 };
 

@@ -173,7 +173,10 @@ export class MeasuredRows {
     boxes.fill(this.rows.valuesAt(entry));
     for (const { words } of boxes.labels) this.letterCount += words.length;
     if (boxes.hangsOnTexts && this.keep(entry, own, measures)) return this.showKept(entry, own);
-    return boxes.measure((words, font) => measures.of(cutOff(words), font));
+    return boxes.measure((words, font, language) => {
+      const own = language === undefined ? measures : this.from.at({ ...this.place, language });
+      return own?.of(cutOff(words), font);
+    });
   }
 
   /** Keeps what the boxes are filled with, if all texts are sums of words. */

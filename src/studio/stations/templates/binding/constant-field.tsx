@@ -1,3 +1,5 @@
+import { useState } from 'react';
+import { isLocale } from '../../../../core/formats';
 import { edits } from '../../../../core/project';
 import {
   type Constant,
@@ -61,11 +63,33 @@ export function ConstantInput({ selection, name, property }: ConstantFieldProps)
       return <RadiusField {...{ label, value, set }} max={property.max} />;
     case 'lines':
       return <LinesField {...{ label, value, set }} max={property.max} />;
+    case 'language':
+      return <LanguageField {...{ label, value, set }} />;
     case 'text':
     case 'address':
     case 'picture':
       return null;
   }
+}
+
+/** A tag is taken once it names a language. */
+function LanguageField({ label, value, set }: InputProps) {
+  const [typed, setTyped] = useState({ of: value, text: '' });
+  const text = typed.of === value && typed.text !== '' ? typed.text : String(value ?? '');
+  return (
+    <input
+      aria-label={label}
+      className="h-7 w-24 rounded-md border border-rule bg-paper px-2 aria-invalid:border-madder"
+      value={text}
+      aria-invalid={!isLocale(text)}
+      spellCheck={false}
+      onChange={({ target }) => {
+        const isOne = isLocale(target.value);
+        setTyped({ of: isOne ? target.value : value, text: target.value });
+        if (isOne) set(target.value);
+      }}
+    />
+  );
 }
 
 interface InputProps {
