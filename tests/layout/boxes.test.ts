@@ -16,7 +16,7 @@ test.each([
     const { rows, boxes, wrong, unlikeFresh } = await compareBoxes({ ...task, count });
     if (process.env['ROWS'] !== undefined)
       console.log(
-        `ratio ${task.ratio}, seed ${task.seed}: ${wrong.length} of ${rows} rows wrong (${boxes} boxes)`,
+        `ratio ${task.ratio}, seed ${task.seed}: ${wrong.length} of ${rows} rows wrong (${boxes} boxes), ${wrong.filter(({ isOff }) => isOff).length} of another height, ${wrong.filter(({ isOff, isTold }) => isOff && !isTold).length} of them without a finding`,
       );
     expect(wrong).toEqual([]);
     expect(unlikeFresh).toEqual([]);

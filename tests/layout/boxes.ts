@@ -1,7 +1,7 @@
 import { build } from 'esbuild';
 import type { TextDirection } from '../../src/core/base';
 import { placed } from '../../src/core/layout';
-import { type Entry, RowBoxes } from '../../src/core/lists';
+import { type Entry, eachFault, RowBoxes } from '../../src/core/lists';
 import { chromiumBreaks, paragraphsOf, TextMeasures } from '../../src/core/text';
 import { chainFor, familiesFor } from '../../src/engine/measuring';
 import { browserBreaks } from './browser-breaks';
@@ -71,6 +71,9 @@ export interface WrongRow {
   readonly part: string;
   readonly theirs: PartBox | undefined;
   readonly ours: PartBox;
+  /** Whether the row is higher or lower than ours, and whether a finding says that it may be. */
+  readonly isOff: boolean;
+  readonly isTold: boolean;
 }
 
 declare global {
@@ -150,7 +153,9 @@ export async function compareBoxes(task: {
         boxCount += 1;
         const own = theirs[i]?.boxes.find(({ part }) => part === ours.part);
         if (own !== undefined && isSame(own, ours)) continue;
-        wrong.push({ row, part: ours.part, theirs: own, ours });
+        const height = theirs[i]?.boxes[0]?.height ?? 0;
+        const isOff = Math.abs(height - boxes.heightPx) >= 1 / 128;
+        wrong.push({ row, part: ours.part, theirs: own, ours, isOff, isTold: hangs(boxes) });
         break;
       }
       if (theirs[i]?.isAsFresh !== true) unlikeFresh.push(row);
@@ -158,6 +163,14 @@ export async function compareBoxes(task: {
   }
   await close();
   return { rows: cases.length, boxes: boxCount, wrong, unlikeFresh };
+}
+
+function hangs({ row }: RowBoxes): boolean {
+  let isHanging = false;
+  eachFault(row, (_, fault) => {
+    isHanging ||= fault === 'hangs';
+  });
+  return isHanging;
 }
 
 const sides = ['x', 'y', 'width', 'height'] as const;

@@ -125,6 +125,7 @@ export class RowBoxes {
       const measured = text(words, label.font, language);
       if (measured === undefined) return false;
       label.node.text = measured;
+      if (label.smallestPx === undefined) continue;
       // What has its faces in one size has them in all.
       label.node.smaller = (steps) => text(words, this.fontAt(label, steps), language) ?? measured;
     }

@@ -119,16 +119,25 @@ export const condition = (words: string): Settable<boolean> => ({
 
 /** A length of the layout, in px. */
 export const px = (words: string, value: number, max = 200): Settable<number> => ({
-  ...set,
-  kind: 'number',
+  ...inPx,
   words,
   min: 0,
   max,
-  step: 1,
-  unit: 'px',
   default: value,
   shape: numberShape({ min: 0, max: maxPx }),
 });
+
+/** A size of letters, in px: what is smaller can't be read. */
+export const textSize = (words: string, value: number): Settable<number> => ({
+  ...inPx,
+  words,
+  min: 4,
+  max: 100,
+  default: value,
+  shape: numberShape({ min: 4, max: 100 }),
+});
+
+const inPx = { ...set, kind: 'number', step: 1, unit: 'px' } as const;
 
 export const fraction = (words: string, value: number): Settable<number> => ({
   ...set,

@@ -5,11 +5,11 @@ import {
   language,
   lines,
   optional,
-  px,
   rare,
   size,
   style,
   text,
+  textSize,
   word,
 } from '../property';
 import type { TextStyleName } from '../styles';
@@ -25,7 +25,7 @@ const properties = {
   height: rare(bindable(size('height', 'fit'))),
   align: word('align', ['start', 'centre', 'end']),
   overflow: rare(word('if too long', ['ellipsis', 'clip', 'shrink'])),
-  smallest: rare(px('smallest size', 10, 100)),
+  smallest: rare(textSize('smallest size', 10)),
   language: rare(bindable(language('language'))),
   ...ofEveryPart,
 };
