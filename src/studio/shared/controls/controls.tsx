@@ -78,16 +78,19 @@ interface MenuButtonProps {
   readonly words: string;
   readonly label?: string;
   readonly entries: readonly MenuEntry[];
+  /** Where there is not enough room for all, its words are cut. */
+  readonly givesWay?: boolean;
 }
 
-export function MenuButton({ words, label, entries }: MenuButtonProps) {
+export function MenuButton({ words, label, entries, givesWay = false }: MenuButtonProps) {
   const trigger = {
-    className: buttonLook,
+    className: givesWay ? `${buttonLook} min-w-14 shrink` : `${buttonLook} shrink-0`,
+    title: givesWay ? words : undefined,
     'aria-label': label === undefined ? undefined : `${label}: ${words}`,
     children: (
       <>
-        {words}
-        <ChevronDown size={12} aria-hidden="true" />
+        <span className="truncate">{words}</span>
+        <ChevronDown size={12} className="shrink-0" aria-hidden="true" />
       </>
     ),
   };

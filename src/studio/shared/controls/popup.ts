@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 /** What the button of a popup is, before the popup's code is there and after. */
 export interface Trigger {
   readonly className: string;
+  readonly title?: string | undefined;
   readonly 'aria-label'?: string | undefined;
   readonly children: ReactNode;
 }

@@ -42,7 +42,7 @@ export function BesidePane() {
       aria-label="Window beside"
       className="flex h-full flex-col border-s border-rule bg-chosen/50"
     >
-      <div className="flex min-h-10 flex-wrap items-center gap-1 border-b border-rule bg-wool px-2 py-1.5">
+      <div className="flex min-h-10 items-center gap-1 border-b border-rule bg-wool px-2 py-1.5">
         <DeviceMenus
           of=" beside"
           settings={settings}
@@ -60,6 +60,7 @@ export function BesidePane() {
         />
         {project.lists.length > 1 && (
           <MenuButton
+            givesWay
             label="List beside"
             words={shownList?.name ?? ''}
             entries={project.lists.map((each) => ({
@@ -121,6 +122,7 @@ function SetMenu({ source }: { readonly source: Source | undefined }) {
   const shown = named.find(({ id }) => id === set) ?? named[0];
   return (
     <MenuButton
+      givesWay
       label="Set beside"
       words={shown?.id === undefined ? 'same set' : shown.name}
       entries={named.map(({ id, name }) => ({

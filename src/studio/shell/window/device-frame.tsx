@@ -32,6 +32,7 @@ export function DeviceMenus({ of = '', settings, ofLocale, onChange }: SettingsP
   return (
     <>
       <MenuButton
+        givesWay
         label={`Device${of}`}
         words={isNamed(device) ? device.name : `${device.widthPx} px wide`}
         entries={devices.map((each) => ({

@@ -37,7 +37,7 @@ export function WindowPane() {
   });
   return (
     <div className="flex h-full flex-col bg-chosen/50">
-      <div className="flex min-h-10 flex-wrap items-center gap-1 border-b border-rule bg-wool px-2 py-1.5">
+      <div className="flex min-h-10 items-center gap-1 border-b border-rule bg-wool px-2 py-1.5">
         <DeviceMenus settings={settings} ofLocale={directionOf(locale)} onChange={setWindow} />
         <LocaleMenu />
         <button
