@@ -23,8 +23,8 @@ const out = join(root, 'public/measures');
 const faces = join(root, 'public/faces');
 /** Families of so many slices that their rules come once they are wanted. */
 const large = 50;
-/** Families whose files are kept in the browser only once they were wanted. */
-const isHeavy = ({ family, slices }) => slices.length > large || family === 'Row Emoji';
+/** Larger files, and those of such families, are kept in the browser only once they were wanted. */
+const maxKeptBytes = 300_000;
 
 /** Pairs of character and glyph, ascending. */
 function glyphsOf(bytes) {
@@ -81,8 +81,9 @@ function writeFaces(name, all) {
   const rules = all.flatMap(({ family, slices }) =>
     slices.map(({ file, unicodeRange }) => {
       const content = readFileSync(file);
+      const isHeavy = slices.length > large || content.length > maxKeptBytes;
       const hash = createHash('sha256').update(content).digest('hex').slice(0, 12);
-      const name = `${isHeavy({ family, slices }) ? 'more/' : ''}${hash}.woff2`;
+      const name = `${isHeavy ? 'more/' : ''}${hash}.woff2`;
       writeFileSync(join(faces, name), content);
       return faceRule(family, name, unicodeRange);
     }),

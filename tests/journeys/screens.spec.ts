@@ -72,7 +72,7 @@ test('parts take their looks: style, width, shape, stack', async ({ page }) => {
   await expect(label).toHaveAttribute('style', /width: 80px/);
   await page.getByRole('button', { name: 'picture 40' }).click();
   await page.getByRole('button', { name: 'square', exact: true }).click();
-  await page.getByLabel('Height').fill('60');
+  await page.getByLabel('Height in px').fill('60');
   await expect(page.locator('.yc-bench [data-part=picture]')).toHaveAttribute(
     'style',
     /height: 60px/,
