@@ -7,7 +7,7 @@ import type { KeptItems, KeptState } from './items';
 export interface Writing {
   readonly record: Omit<KeptProject, 'preview' | 'removedAt' | 'keptAt'> & {
     readonly writer: string;
-    /** Undefined: the one that is kept already. */
+    /** Where it is undefined, the one that is kept stays. */
     readonly preview: Preview | undefined;
   };
   /** All items of the project, by source and set (`itemsIdOf`). */

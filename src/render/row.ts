@@ -1,5 +1,11 @@
 import { ownValue } from '../core/base';
-import type { Entry, PartPlan, PlanSlot, RowPlan } from '../core/lists';
+import {
+  type Entry,
+  type PartPlan,
+  type PlanSlot,
+  type RowPlan,
+  shrinkingParts,
+} from '../core/lists';
 import { type Direction, type Draw, type Pictures, partViews, viewOfWords } from './parts';
 
 /** Where a value of an entry is drawn. */
@@ -28,14 +34,9 @@ export function createRow(plan: RowPlan): RowView {
   return {
     element,
     targets: plan.slots.map((slot) => targetOf(slot, byPart, plan)),
-    shrinking: shrinkingIn(plan.row).flatMap((part) => byPart.get(part)?.element ?? []),
+    shrinking: [...shrinkingParts(plan.row)].flatMap(({ id }) => byPart.get(id)?.element ?? []),
   };
 }
-
-const shrinkingIn = ({ id, values, children }: PartPlan): readonly string[] => [
-  ...(values['overflow'] === 'shrink' ? [id] : []),
-  ...children.flatMap(shrinkingIn),
-];
 
 /** What is drawn of each part, and how. */
 type ByPart = Map<

@@ -18,7 +18,7 @@ export interface Example {
 export interface Pin {
   readonly from: number;
   readonly to: number;
-  /** Undefined: fixed words. */
+  /** It is undefined for fixed words. */
   readonly expr: string | undefined;
 }
 
@@ -29,7 +29,7 @@ export type Spans = ReadonlyMap<number, readonly number[]>;
 export interface Read {
   readonly example: Example;
   readonly words: Folded;
-  /** As places of the folded text. */
+  /** The pins as places of the folded text. */
   readonly pins: readonly Pin[];
   readonly holes: ReadonlyMap<string, { readonly hole: Hole; readonly spans: Spans }>;
   /** Where words begin that stand in texts of the item. */

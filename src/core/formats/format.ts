@@ -8,7 +8,7 @@ interface Digits {
   /** At least so many digits behind the decimal sign, and at most. */
   readonly minDigits?: number;
   readonly maxDigits?: number;
-  /** False: no signs between thousands. */
+  /** False leaves out the signs between thousands. */
   readonly grouping?: boolean;
   readonly sign?: 'auto' | 'always' | 'exceptZero' | 'never';
 }

@@ -87,7 +87,7 @@ export interface Sequence {
   readonly heightsId: number;
   readonly arrangement: Arrangement;
   readonly entryCount: number;
-  /** Undefined: the asker has them. */
+  /** They are undefined where the asker has them. */
   readonly lines: Pick<LineTable, 'firsts' | 'columns'> | undefined;
   readonly heights: LineTable['heights'] | undefined;
 }

@@ -25,4 +25,5 @@ export {
 export { type Arrangement, type Choice, columnsOf, type List } from './list';
 export { measuredWords, RowBoxes, type RowLabel, type RowPlace } from './row-boxes';
 export { anyText, type HeightBy, haveOwnHeights, heightBy, plainHeightPx } from './row-height';
+export { shrinkingParts } from './shrinking';
 export { type PartSpace, type Space, type SpaceReason, spaceOf } from './space';

@@ -14,6 +14,7 @@ import {
 import type { EntryValue } from '../templates';
 import { boxSetter, fontOf, type LabelFont, type Scale, type Value } from './box-properties';
 import type { PartPlan, RowPlan, Shrunk } from './frame';
+import { smallestOf } from './shrinking';
 
 /** Where rows are drawn, as far as sizes hang on it. */
 export interface RowPlace {
@@ -198,7 +199,7 @@ export class RowBoxes {
       const words = String(ownValue(part.values, 'text') ?? '');
       const font = fontOf(ownValue(part.values, 'style'), this.place.textSize);
       const language = languageOf(ownValue(part.values, 'language'));
-      const label = { node, words, font, language, smallestPx: smallestIn(part) };
+      const label = { node, words, font, language, smallestPx: smallestOf(part) };
       this.takeSteps(label);
       labels.set(node, label);
     }
@@ -241,12 +242,6 @@ function newNode({ part, id }: PartPlan): LayoutNode {
 
 const languageOf = (value: Value): string | undefined =>
   typeof value === 'string' && value !== '' ? value : undefined;
-
-/** The smallest size of a label that shrinks what is too long. */
-function smallestIn({ values }: PartPlan): number | undefined {
-  const { overflow, smallest } = values;
-  return overflow === 'shrink' && typeof smallest === 'number' ? smallest : undefined;
-}
 
 /** What is measured of a label: on one line, paragraphs follow each other. */
 export const measuredWords = ({ node, words }: RowLabel): string =>

@@ -10,7 +10,7 @@ import { drawnSize } from './widths';
 import { paragraphsOf } from './words';
 
 export interface TextFont extends Pick<Font, 'weight'> {
-  /** In CSS px. */
+  /** The size of letters, in CSS px. */
   readonly sizePx: number;
 }
 

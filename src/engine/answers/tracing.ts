@@ -35,7 +35,7 @@ export type FormattedValue = { readonly text: string } | { readonly why: string 
 export interface FormatTrial {
   readonly template: string;
   readonly expr: string;
-  /** Undefined: as the value is. */
+  /** Where one is undefined, the value is written as it is. */
   readonly formats: readonly (Format | undefined)[];
   readonly locales: readonly string[];
   readonly items: readonly number[];

@@ -8,7 +8,7 @@ export type ItemChange =
       readonly kind: 'value';
       readonly position: number;
       readonly path: readonly string[];
-      /** Undefined: the value is taken away. */
+      /** Where it is undefined, the value is taken away. */
       readonly value: Json | undefined;
     }
   | { readonly kind: 'add'; readonly at: number; readonly items: readonly Item[] }

@@ -38,7 +38,7 @@ const screen = (load: () => Promise<ScreenModule>) => ({ Screen: onDemand(load),
 
 const pane = (id: string, words: string): Pane => ({ id, words });
 
-/** In the order of the work. */
+/** The stations in the order of the work. */
 export const stations: readonly Station[] = [
   {
     name: 'data',

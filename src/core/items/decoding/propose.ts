@@ -102,7 +102,7 @@ export function settledDecoding(name: string, values: readonly Json[]): Decoding
   return others.every(isTheSame) ? first.decoding : undefined;
 }
 
-/** Undefined: one of them can't be decoded. */
+/** The values decoded; undefined where one of them can't be. */
 function decodedAll(decoding: Decoding, values: readonly Json[]): Json[] | undefined {
   const made = decoder(decoding);
   const decoded: Json[] = [];

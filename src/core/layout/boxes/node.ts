@@ -13,7 +13,7 @@ export type Length =
 
 export interface Limits {
   minWidth: number;
-  /** Infinity: none. */
+  /** Infinity stands for no limit. */
   maxWidth: number;
   minHeight: number;
   maxHeight: number;
@@ -90,7 +90,7 @@ export interface LabelNode extends Sized {
   readonly kind: 'label';
   text: MeasuredText;
   lineHeight: number;
-  /** Infinity: as many as the text takes. */
+  /** Infinity stands for as many as the text takes. */
   maxLines: number;
   /** In how many steps the text may become smaller where it does not fit, each a CSS px. */
   maxSteps: number;

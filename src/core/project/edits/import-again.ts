@@ -8,7 +8,7 @@ import type { Edit } from './edit';
 import { mergedFields } from './merge-fields';
 
 export interface Imported {
-  /** Undefined: the items are as they were. */
+  /** Where it is undefined, the items are as they were. */
   readonly revision: number | undefined;
   readonly from: Origin;
   readonly found: readonly TypeFound[];

@@ -5,6 +5,7 @@ import {
   type RowPlan,
   type Shrunk,
   type Space,
+  shrinkingParts,
   spaceOf,
 } from '../../../core/lists';
 import type { EntryValue } from '../../../core/templates';
@@ -147,8 +148,7 @@ export class RowMeasuring {
   }
 }
 
-const mayShrink = ({ values, children }: PartPlan): boolean =>
-  values['overflow'] === 'shrink' || children.some(mayShrink);
+const mayShrink = (row: PartPlan): boolean => shrinkingParts(row).next().done !== true;
 
 function partIn(plan: PartPlan, id: string): PartPlan | undefined {
   if (plan.id === id) return plan;

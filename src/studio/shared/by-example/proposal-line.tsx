@@ -10,7 +10,7 @@ type Proposal = ExampleAnswer['proposals'][number];
 
 /** What a person takes: an expression in a format, with formats that are new. */
 export interface Taken {
-  /** Undefined: fixed words. */
+  /** It is undefined for fixed words. */
   readonly expr: string | undefined;
   readonly words: string;
   readonly format?: string;

@@ -57,7 +57,7 @@ export interface WindowSettings {
   readonly scheme: Scheme;
   readonly textSize: number;
   readonly direction: Direction;
-  /** Undefined: the project's first. */
+  /** Where it is undefined, the project's first locale holds. */
   readonly locale: string | undefined;
 }
 
@@ -70,7 +70,7 @@ export const besideId = 'beside';
 
 export interface BesideSettings extends WindowSettings {
   readonly isOpen: boolean;
-  /** Undefined: the project's first. */
+  /** Where it is undefined, the project's first list is shown. */
   readonly list: string | undefined;
   /** Undefined: the set that the first window shows. */
   readonly set: string | undefined;
