@@ -215,13 +215,24 @@ describe('resolve', () => {
       type: 'skein',
       template: 'skein-brief',
       parts: [
-        { part: 'picture', text: 'skein-wool' },
-        { part: 'name', text: 'Merino lace, undyed' },
-        { part: 'maker-and-weight', text: 'Hollow Fell · 100 g' },
-        { part: 'price', text: '€14.50' },
-        { part: 'in-stock', text: '12 left' },
+        { part: 'picture', property: 'picture', text: 'skein-wool' },
+        { part: 'name', property: 'text', text: 'Merino lace, undyed' },
+        { part: 'maker-and-weight', property: 'text', text: 'Hollow Fell · 100 g' },
+        { part: 'price', property: 'text', text: '€14.50' },
+        { part: 'in-stock', property: 'text', text: '12 left' },
       ],
     });
+  });
+
+  test('tells what a part looks like from its words', async () => {
+    const demo = JSON.parse(readFileSync('public/demo/thrumwick.yarncard.json', 'utf8'));
+    demo.templates[0].row.children[1].children[0].width = { expr: 'stock * 2' };
+    const path = file('wide.yarncard.json', JSON.stringify(demo));
+    expect((await yarncard(['resolve', path])).lines[1]).toBe(
+      'sk-0417\t[skein-wool]\tMerino lace, undyed\tHollow Fell · 100 g\t€14.50\t12 left',
+    );
+    const [first = ''] = (await yarncard(['resolve', path, '--json'])).lines;
+    expect(JSON.parse(first).parts).toContainEqual({ part: 'name', property: 'width', text: '24' });
   });
 
   test('with a width, every part has its box, and a row is as high as its text', async () => {

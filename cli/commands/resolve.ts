@@ -1,6 +1,7 @@
 import { directionOf } from '../../src/core/base';
 import type { Entry, List } from '../../src/core/lists';
 import { type Project, withId } from '../../src/core/project';
+import { isContent } from '../../src/core/templates';
 import { type Engine, type Frame, trace } from '../../src/engine';
 import { endWith, flush, json, line, needs, report, WrongUse } from '../output';
 import { openProject, showLocale } from '../project';
@@ -99,8 +100,8 @@ function asJson(engine: Engine, list: List, view: Frame, entry: Entry) {
     template: plan?.template ?? null,
     parts: (plan?.slots ?? []).map(({ part, property }, index) => {
       const value = entry.values[index];
-      if (value !== undefined) return { part, text: String(value) };
-      return { part, missing: why(part, property) ?? 'missing' };
+      if (value !== undefined) return { part, property, text: String(value) };
+      return { part, property, missing: why(part, property) ?? 'missing' };
     }),
   };
 }
@@ -108,7 +109,9 @@ function asJson(engine: Engine, list: List, view: Frame, entry: Entry) {
 /** A row as a line: its words, a part without any as `–`. Pictures are named in brackets. */
 function asText(view: Frame, entry: Entry): string {
   const slots = view.plans[entry.plan]?.slots ?? [];
-  const words = slots.map(({ property }, index) => {
+  const words = slots.flatMap(({ property, kind }, index) => {
+    // How a part looks is none of its words.
+    if (!isContent({ kind })) return [];
     const value = entry.values[index];
     if (value === undefined) return '–';
     return property === 'picture' ? `[${value}]` : String(value);
