@@ -29,9 +29,18 @@ export function eachFault(node: LayoutNode, tell: (part: string, fault: BoxFault
   }
 }
 
-/** Whether a label has other lines in a width that is less or more by the last bit. */
-function hangs({ shown: text, box, maxLines }: LabelNode): boolean {
+/** In less than two ems words are broken within letters that belong together, where browsers differ. */
+const leastEms = 2;
+/** Line heights are given, ems are not: letters are seldom larger than this part of their line. */
+const emsALine = 0.75;
+
+/**
+ * Whether a label has other lines in a width that is less or more by the last bit, or is too narrow
+ * for anyone to be sure of them.
+ */
+function hangs({ shown: text, box, maxLines, wantedLines, lineHeight }: LabelNode): boolean {
   if (maxLines === 1) return false;
+  if (wantedLines > 1 && box.width < leastEms * emsALine * lineHeight) return true;
   const lines = (width: number) => Math.min(text.lineCount(width, maxLines), maxLines);
   return lines(box.width - 1) !== lines(box.width + 1);
 }

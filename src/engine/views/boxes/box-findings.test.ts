@@ -96,7 +96,14 @@ test('lines that another bit of width would change are told: a text that just fi
     {
       place: { part: 'name', item: 1 },
       message:
-        'The lines of “name” of “oar-plain” hang on 1/64 px in 1 of 3 rows at 100 px, 1 at 200 px.',
+        'The lines of “name” of “oar-plain” hang on 1/64 px in 1 of 3 rows at 100 px, 1 at 200 px, 1 at 100 px × 200 %, 1 at 200 px × 200 %.',
     },
   ]);
+});
+
+test('lines in less than two ems are told of: words are broken within letters there', () => {
+  const narrow = { ...draftLabel('name', name, 'body', { fixed: 27 }), lines: 9 };
+  const row = draftStack('row', 'across', [narrow]);
+  const hanging = found(row).filter(({ code }) => code === 'text-hangs');
+  expect(hanging).toMatchObject([{ place: { part: 'name', item: 1 } }]);
 });

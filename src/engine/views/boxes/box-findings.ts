@@ -98,7 +98,7 @@ const said: Readonly<Record<BoxFault, (named: string, rows: string) => Said>> = 
     code: 'text-hangs',
     severity: 'note',
     message: `The lines of ${named} hang on 1/64 px ${rows}.`,
-    hint: 'Where it is drawn by something else, a line more or less may come. Give it a pixel more room.',
+    hint: 'Where it is drawn by something else, a line more or less may come. Give it a pixel more room; at least twice the size of its letters.',
   }),
   over: (named, rows) => ({
     code: 'box-over',
