@@ -1,7 +1,7 @@
 import type { TextDirection } from '../src/core/base';
 import { cellWidth, isCut, placed, shownLines } from '../src/core/layout';
 import { columnsOf, type Entry, type List, RowBoxes, type RowPlan } from '../src/core/lists';
-import { cutOff, Measures, type RowBox } from '../src/engine';
+import { cutRuns, Measures, type RowBox } from '../src/engine';
 import { measureFiles } from './measure-files';
 
 /** Where a list stands. */
@@ -31,8 +31,8 @@ export function boxesFinder({ widthPx, direction, ...place }: ListPlace) {
     const boxes = new RowBoxes(plan, place);
     boxes.fill(entry.values);
     const measured = () =>
-      boxes.measure((words, font, language = place.language) =>
-        measures.at({ ...place, language })?.of(cutOff(words), font),
+      boxes.measure((runs, language = place.language) =>
+        measures.at({ ...place, language })?.of(cutRuns(runs)),
       );
     while (!measured()) await measures.more();
     boxes.solve(cellWidth(widthPx, { columns, edge, gap }));

@@ -25,7 +25,7 @@ const stamp = {
   part: 'stamp',
   about: 'Words as if stamped on',
   shows: 'words',
-  holdsParts: false,
+  holds: undefined,
   properties: {
     words: text('words'),
     slant: rare(bindable(fraction('slant', 0.5))),

@@ -1,4 +1,4 @@
-import type { Entry } from '../core/lists';
+import type { Entry, FontedWords } from '../core/lists';
 
 /** What a page can lay out at once; a text of megabytes would hold it up for seconds. */
 export const longestCrossing = 20_000;
@@ -7,6 +7,10 @@ const isTooLong = (text: string): boolean => text.length > longestCrossing;
 /** As much of a text as crosses to the page, and is drawn there. */
 export const cutOff = (text: string): string =>
   isTooLong(text) ? `${text.slice(0, longestCrossing)}…` : text;
+
+/** The same of the runs of a text. */
+export const cutRuns = (runs: readonly FontedWords[]): readonly FontedWords[] =>
+  runs.map(({ words, font }) => ({ words: cutOff(words), font }));
 
 /** A row with words that can cross; a key that cannot is told by its item's position. */
 export const entryCrossing = (entry: Entry): Entry => ({

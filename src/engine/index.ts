@@ -20,7 +20,7 @@ export {
   type Trace,
   trace,
 } from './answers';
-export { cutOff, longestCrossing } from './cut';
+export { cutRuns, longestCrossing } from './cut';
 export { Engine } from './engine';
 export { type ArrivalSummary, EngineImport, type FollowNews, type ImportSummary } from './imports';
 export { type BlockColumn, type ItemChange, rawPathOf, valueTyped } from './items';

@@ -6,14 +6,21 @@ import {
   type RowPlan,
   shrinkingParts,
 } from '../core/lists';
-import { type Direction, type Draw, type Pictures, partViews, viewOfWords } from './parts';
+import {
+  type Around,
+  type Direction,
+  type Draw,
+  type Pictures,
+  partViews,
+  viewOfWords,
+} from './parts';
 
 /** Where a value of an entry is drawn. */
 interface Target {
   readonly element: HTMLElement;
   readonly draw: Draw;
   /** What the drawing hangs on: kept, since rows are bound at every frame of scrolling. */
-  readonly around: { readonly direction: Direction; pictures: Pictures | undefined };
+  readonly around: Around & { pictures: Pictures | undefined };
   /** The element that leaves where there is no value. */
   readonly leaves: HTMLElement | undefined;
 }
@@ -29,7 +36,7 @@ export interface RowView {
 /** A row's elements for a plan, still without words. `data-part` names each part. */
 export function createRow(plan: RowPlan): RowView {
   const byPart: ByPart = new Map();
-  const element = partElement(plan.row, 'across', plan.slots, byPart);
+  const element = partElement(plan.row, plan, { byPart, direction: 'across', into: undefined });
   element.classList.add('yc-row');
   return {
     element,
@@ -58,7 +65,7 @@ function targetOf(
   if (drawn === undefined || draw === undefined)
     throw new Error(`The plan of ${plan.template} has no ${property} of a part ${part}.`);
   const { element, direction } = drawn;
-  const around = { direction, pictures: undefined };
+  const around = { direction, styles: plan.styles, pictures: undefined };
   return { element, draw, around, leaves: leaves && kind !== 'address' ? element : undefined };
 }
 
@@ -93,22 +100,32 @@ export function bindRow(row: RowView, entry: Entry, pictures: Pictures | 'later'
 const directionOf = (value: PartPlan['values'][string]): Direction =>
   value === 'down' || value === 'over' ? value : 'across';
 
+/** Where a part's element is put, and what is known of it. */
+interface Making {
+  readonly byPart: ByPart;
+  /** Of the stack around it. */
+  readonly direction: Direction;
+  readonly into: HTMLElement | undefined;
+}
+
 function partElement(
   part: PartPlan,
-  direction: Direction,
-  slots: readonly PlanSlot[],
-  byPart: ByPart,
+  plan: RowPlan,
+  { byPart, direction, into }: Making,
 ): HTMLElement {
+  const { slots, styles } = plan;
   const fed = new Set(slots.flatMap((slot) => (slot.part === part.id ? [slot.property] : [])));
   const view = ownValue(partViews, part.part) ?? viewOfWords;
   const element = view.element(part, fed);
   element.dataset['part'] = part.id;
+  into?.append(element);
   for (const [property, value] of Object.entries(part.values))
-    if (!fed.has(property)) ownValue(view.draws, property)?.(element, value, { direction });
+    if (!fed.has(property)) ownValue(view.draws, property)?.(element, value, { direction, styles });
   const draw = (property: string, kind: PlanSlot['kind']) =>
     ownValue(view.draws, property) ?? (kind === 'text' ? viewOfWords.draws['text'] : undefined);
   byPart.set(part.id, { element, direction, draw });
   const inner = directionOf(part.values['direction']);
-  for (const child of part.children) element.append(partElement(child, inner, slots, byPart));
+  for (const child of part.children)
+    partElement(child, plan, { byPart, direction: inner, into: element });
   return element;
 }

@@ -2,7 +2,7 @@ import { build } from 'esbuild';
 import type { TextDirection } from '../../src/core/base';
 import { placed } from '../../src/core/layout';
 import { type Entry, eachFault, RowBoxes } from '../../src/core/lists';
-import { chromiumBreaks, paragraphsOf, TextMeasures } from '../../src/core/text';
+import { chromiumBreaks, paragraphsOfRuns, TextMeasures } from '../../src/core/text';
 import { chainFor, familiesFor } from '../../src/engine/measuring';
 import { browserBreaks } from './browser-breaks';
 import { allSlices } from './measuring';
@@ -41,7 +41,8 @@ globalThis.boxesOf = (cases, face) => {
 const stateOf = (element) =>
   [element, ...element.querySelectorAll('*')]
     .map((each) => {
-      const attributes = [...each.attributes].map(({ name, value }) =>
+      const said = [...each.attributes].filter(({ value }) => value !== '');
+      const attributes = said.map(({ name, value }) =>
         name === 'style' || name === 'class'
           ? [name, ...value.split(/[ ;]+/).filter(Boolean).sort()].join(' ')
           : [name, value].join(' '),
@@ -108,7 +109,7 @@ export async function compareBoxes(task: {
   const slices = await allSlices();
   const { page, close } = await openPage(ratio);
   const texts = cases.flatMap(({ values }) => values.map(String));
-  const breaks = await browserBreaks(page, texts.flatMap(paragraphsOf));
+  const breaks = await browserBreaks(page, cases.flatMap(paragraphsIn));
   const findBreaks = chromiumBreaks(breaks);
   const known = new Map<string, TextMeasures>();
   const measuresIn = (language: string): TextMeasures => {
@@ -140,7 +141,7 @@ export async function compareBoxes(task: {
     const solved = some.map((row) => {
       const boxes = new RowBoxes(row.plan, { ratio, textSize: row.textSize });
       boxes.fill(row.values);
-      boxes.measure((words, font, own = language) => measuresIn(own).of(words, font));
+      boxes.measure((runs, own = language) => measuresIn(own).of(runs));
       boxes.solve(row.widthPx);
       return boxes;
     });
@@ -163,6 +164,15 @@ export async function compareBoxes(task: {
   }
   await close();
   return { rows: cases.length, boxes: boxCount, wrong, unlikeFresh };
+}
+
+/** What is broken into lines in a row. */
+function paragraphsIn({ plan, values }: RowCase): readonly string[] {
+  const boxes = new RowBoxes(plan, { ratio: 1, textSize: 1 });
+  boxes.fill(values);
+  return boxes.labels.flatMap((label) =>
+    paragraphsOfRuns(label.runsAt(0).map(({ words }) => words)).map(({ text }) => text),
+  );
 }
 
 function hangs({ row }: RowBoxes): boolean {

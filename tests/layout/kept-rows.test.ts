@@ -53,7 +53,7 @@ test('rows that are solved again from what was kept of them stand as if they wer
     for (let entry = 0; entry < count; entry += 1) {
       const fresh = new RowBoxes(plans[entry % cases.length] as RowPlan, place);
       fresh.fill(valuesOf(entry));
-      fresh.measure((words, font) => others.of(words, font));
+      fresh.measure((runs) => others.of(runs));
       fresh.solve(widthPx);
       const again = rows.solve(entry, widthPx);
       expect(again && boxesOf(again)).toEqual(boxesOf(fresh));

@@ -20,3 +20,14 @@ test('the breaks of the command line give the same lines but in Khmer', async ()
   expect(wrong.filter(({ script }) => script !== 'khmer' && script !== 'mixed')).toEqual([]);
   expect(count).toBe(300);
 });
+
+test.each([
+  { ratio: 1, seed: 5 },
+  { ratio: 1.25, seed: 6 },
+])('lines of several runs are as many as Chromium draws at ratio $ratio', async (task) => {
+  const { count, wrong } = await compareLines({
+    ...{ ...task, breaks: 'browser', perScript: 3, widths, maxRuns: 4 },
+  });
+  expect(wrong).toEqual([]);
+  expect(count).toBe(300);
+});

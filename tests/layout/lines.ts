@@ -1,5 +1,6 @@
 // Line counts of generated paragraphs, ours against Chromium's: `tsx tests/layout/lines.ts`.
-import { chromiumBreaks, lineStarts, Paragraph } from '../../src/core/text';
+import { seededRandom } from '../../src/core/base';
+import { chromiumBreaks, drawnRuns, lineStarts, Paragraph } from '../../src/core/text';
 import { chainFor, familiesFor, nodeBreaks } from '../../src/engine/measuring';
 import { browserBreaks } from './browser-breaks';
 import { scripts, textMaker } from './corpus';
@@ -9,10 +10,14 @@ import { loadFaces, openPage, rowCss } from './page';
 const sizes = [11, 13, 14, 16, 17, 20, 24];
 const weights = [400, 500, 600, 700];
 
+interface RunOf {
+  readonly words: string;
+  readonly font: { readonly sizePx: number; readonly weight: number };
+}
+
 export interface Wrong {
   readonly script: string;
-  readonly text: string;
-  readonly font: string;
+  readonly runs: readonly RunOf[];
   readonly widthPx: number;
   readonly theirs: number;
   readonly ours: number;
@@ -27,17 +32,23 @@ export async function compareLines(task: {
   readonly only?: readonly string[];
   /** Whose line breaks: the browser's own, or those of the command line. */
   readonly breaks?: 'browser' | 'node';
+  /** How many runs of one font each a paragraph has at most. */
+  readonly maxRuns?: number;
 }): Promise<{ readonly count: number; readonly wrong: readonly Wrong[] }> {
   const { seed, perScript, ratio, widths } = task;
   const make = textMaker(seed);
+  const random = seededRandom(seed + 1);
   const paragraphs = (task.only ?? scripts).flatMap((script) =>
-    Array.from({ length: perScript }, (_, at) => ({
-      script,
-      text: make(script, 3 + ((at * 5) % 14)).normalize(),
-      sizePx: sizes[(at * 3) % sizes.length] ?? 16,
-      weight: weights[at % weights.length] ?? 400,
-    })),
+    Array.from({ length: perScript }, (_, at) => {
+      const text = make(script, 3 + ((at * 5) % 14)).normalize();
+      const fonts = (run: number) => ({
+        sizePx: sizes[((at + run) * 3) % sizes.length] ?? 16,
+        weight: weights[(at + run) % weights.length] ?? 400,
+      });
+      return { script, runs: runsOf(text, fonts, random, task.maxRuns ?? 1) };
+    }),
   );
+  const texts = paragraphs.flatMap(({ runs }) => textOf(runs));
   const language = 'en';
   const families = familiesFor(language)
     .map((family) => `'${family}'`)
@@ -46,31 +57,32 @@ export async function compareLines(task: {
   const chain = chainFor(language, slices);
   const { page, close } = await openPage(ratio);
   const findBreaks = chromiumBreaks(
-    task.breaks === 'node'
-      ? nodeBreaks
-      : await browserBreaks(
-          page,
-          paragraphs.map(({ text }) => text),
-        ),
+    task.breaks === 'node' ? nodeBreaks : await browserBreaks(page, texts),
   );
-  await loadFaces(
-    page,
-    paragraphs.map(({ text }) => text),
-    families,
-  );
+  await loadFaces(page, texts, families);
   const wrong: Wrong[] = [];
   let count = 0;
   for (let at = 0; at < paragraphs.length; at += 100) {
     const some = paragraphs.slice(at, at + 100);
     const theirs = await page.evaluate(
       ({ some, widths, families, rowCss, language }) =>
-        some.map(({ text, sizePx, weight }) =>
+        some.map(({ runs }) =>
           widths.map((width) => {
             const box = document.createElement('div');
             box.dir = 'auto';
             box.lang = language;
-            box.style.cssText = `width:${width}px;font:${weight} ${sizePx}px/30px ${families};${rowCss};overflow-wrap:anywhere`;
-            box.textContent = text;
+            const font = ({ font: { weight, sizePx } }: RunOf, linePx: number) =>
+              `font:${weight} ${sizePx}px/${linePx}px ${families}`;
+            const [first, ...others] = runs;
+            if (first === undefined) return 0;
+            box.style.cssText = `width:${width}px;${font(first, 30)};${rowCss};overflow-wrap:anywhere`;
+            box.append(first.words);
+            for (const run of others) {
+              const span = document.createElement('span');
+              span.style.cssText = font(run, 0);
+              span.append(run.words);
+              box.append(span);
+            }
             document.body.append(box);
             const height = box.getBoundingClientRect().height;
             box.remove();
@@ -79,26 +91,42 @@ export async function compareLines(task: {
         ),
       { some, widths: [...widths], families, rowCss, language },
     );
-    some.forEach(({ script, text, sizePx, weight }, i) => {
-      const font = { chain, weight, language };
-      const paragraph = new Paragraph(text, font, Math.fround(sizePx * ratio));
+    some.forEach(({ script, runs }, i) => {
+      let end = 0;
+      const spans = runs.map(({ words, font }) => {
+        end += words.length;
+        const sizePx = Math.fround(font.sizePx * ratio);
+        return { end, font: { chain, language, weight: font.weight, sizePx } };
+      });
+      const paragraph = new Paragraph(textOf(runs), spans);
       widths.forEach((widthPx, j) => {
         const available = Math.floor(Math.fround(widthPx * ratio) * 64) / 64;
         const ours = lineStarts(paragraph, findBreaks, available, Infinity).length;
         const counted = theirs[i]?.[j] ?? Number.NaN;
         count += 1;
         if (Math.abs(counted - ours) > 0.01)
-          wrong.push({
-            script,
-            text,
-            font: `${weight} ${sizePx}px`,
-            widthPx,
-            theirs: counted,
-            ours,
-          });
+          wrong.push({ script, runs, widthPx, theirs: counted, ours });
       });
     });
   }
   await close();
   return { count, wrong };
+}
+
+const textOf = (runs: readonly RunOf[]): string => runs.map(({ words }) => words).join('');
+
+/** A text in runs of some fonts, two of which may be the same. */
+function runsOf(
+  text: string,
+  fontOf: (run: number) => RunOf['font'],
+  random: () => number,
+  max: number,
+): readonly RunOf[] {
+  const count = 1 + Math.floor(random() * max);
+  const ends = Array.from({ length: count - 1 }, () => Math.floor(random() * text.length));
+  const cuts = [0, ...ends.sort((one, other) => one - other), text.length];
+  const words = cuts.slice(1).map((end, at) => text.slice(cuts[at], end));
+  return drawnRuns(words)
+    .map((words, at) => ({ words, font: fontOf(random() < 0.3 ? 0 : at) }))
+    .filter(({ words }) => words !== '');
 }

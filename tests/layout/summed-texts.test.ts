@@ -30,9 +30,11 @@ test.each([
   });
   fc.assert(
     fc.property(looks, ({ text, sizePx, weight, ratio, widthPx }) => {
-      const own = new TextMeasures({ ratio, language: 'en' }, port).of(text, { sizePx, weight });
-      const font = { chain, weight, language: 'en' };
-      const whole = new Paragraph(text, font, Math.fround(sizePx * ratio));
+      const own = new TextMeasures({ ratio, language: 'en' }, port).of([
+        { words: text, font: { sizePx, weight } },
+      ]);
+      const font = { chain, weight, language: 'en', sizePx: Math.fround(sizePx * ratio) };
+      const whole = new Paragraph(text, [{ end: text.length, font }]);
       expect(own?.width).toBe(Math.round(whole.width(0, text.length) * 64));
       const units = Math.floor(widthPx * ratio * 64);
       const starts = lineStarts(whole, findBreaks, units / 64, Number.POSITIVE_INFINITY);

@@ -1,6 +1,13 @@
 import { seededRandom, type TextDirection } from '../../src/core/base';
 import { type PlanSlot, type RowPlan, rowPlanOf } from '../../src/core/lists';
-import type { EntryValue, Part, StackPart, Template } from '../../src/core/templates';
+import {
+  type EntryValue,
+  neutralStyles,
+  type RunPart,
+  type StackPart,
+  type StandingPart,
+  type Template,
+} from '../../src/core/templates';
 import { scripts, textMaker } from './corpus';
 
 /** A template with values for its slots. */
@@ -38,7 +45,7 @@ export function rowMaker(seed: number): () => RowCase {
       { fixed: whole(20, 140) },
     ]);
 
-  const label = (): Part => ({
+  const label = (): StandingPart => ({
     part: 'label',
     id: `p${parts}`,
     text: pick([byValue, byValue, { ...byValue, else: null }]),
@@ -49,13 +56,27 @@ export function rowMaker(seed: number): () => RowCase {
     width: pick([width(), width(), width(), byValue]),
     ...(random() < 0.1 && { height: { fixed: whole(16, 60) } }),
     ...(random() < 0.1 && { height: byValue }),
+    ...(random() < 0.15 && { weight: pick([300, 700, byValue]) }),
     ...limits(),
+    ...(random() < 0.3 && { runs: Array.from({ length: whole(1, 3) }, run) }),
   });
+  const run = (): RunPart => {
+    parts += 1;
+    return {
+      part: 'run',
+      id: `p${parts}`,
+      text: pick([byValue, byValue, ' – ', { ...byValue, else: null }]),
+      ...(random() < 0.6 && { style: pick(['title', 'small', 'value', byValue]) }),
+      ...(random() < 0.3 && { weight: pick([400, 550, 700, byValue]) }),
+      ...(random() < 0.2 && { italic: pick([true, byValue]) }),
+      ...(random() < 0.2 && { strike: true }),
+    };
+  };
   const imageId = () => {
     images.add(`p${parts}`);
     return `p${parts}`;
   };
-  const image = (): Part => ({
+  const image = (): StandingPart => ({
     part: 'image',
     id: imageId(),
     picture: 'none',
@@ -85,7 +106,7 @@ export function rowMaker(seed: number): () => RowCase {
       children,
     };
   };
-  const part = (depth: number): Part => {
+  const part = (depth: number): StandingPart => {
     parts += 1;
     const isLeaf = depth > 4 || random() < 0.15 + 0.18 * depth;
     if (!isLeaf) return stack(depth);
@@ -94,6 +115,8 @@ export function rowMaker(seed: number): () => RowCase {
 
   /** A value as templates give it to what is fed. */
   const value = ({ part, kind, property, leaves }: PlanSlot): EntryValue => {
+    if (property === 'weight') return pick([250, 400, 620, undefined]);
+    if (kind === 'condition') return pick([true, false]);
     if (kind === 'style') return pick(['title', 'body', 'small', 'value']);
     if (kind === 'language') return pick(['tr', 'ja', 'ko', 'zh', 'zh-TW', undefined]);
     if (kind === 'lines') return pick([1, 2, 3, 'all']);
@@ -108,7 +131,7 @@ export function rowMaker(seed: number): () => RowCase {
     parts = 0;
     images.clear();
     const template: Template = { id: 't', name: 't', type: 'x', row: stack(1) };
-    const plan = rowPlanOf(template);
+    const plan = rowPlanOf(template, neutralStyles);
     return {
       plan,
       values: plan.slots.map(value),

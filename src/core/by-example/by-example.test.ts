@@ -82,7 +82,13 @@ function asked(wanted: Readonly<Record<number, string>>, more: Partial<Asked> = 
 /** What a proposal gives as the binding that it becomes. */
 function given({ expr, format, words, newFormats }: Proposal, locale = 'en-GB') {
   const binding = expr === undefined ? words : { expr, ...(format !== undefined && { format }) };
-  const bound = bindText(binding, { fields, sources: new Map(), formats: newFormats, locale });
+  const bound = bindText(binding, {
+    fields,
+    sources: new Map(),
+    formats: newFormats,
+    styles: [],
+    locale,
+  });
   expect(bound.findings).toEqual([]);
   return skeins.map((item) => bound.text(item, context));
 }

@@ -9,13 +9,7 @@ import type {
   Length,
   StackNode,
 } from '../layout';
-import {
-  type Constant,
-  type EntryValue,
-  type Size,
-  type TextStyle,
-  textStyles,
-} from '../templates';
+import type { Constant, EntryValue, Size } from '../templates';
 
 export type Value = Constant | EntryValue;
 
@@ -79,9 +73,6 @@ const ofLabels: Setters<LabelNode> = {
     node.maxLines =
       value === 'all' ? Number.POSITIVE_INFINITY : typeof value === 'number' ? value : 1;
   },
-  style: (node, value, { lineUnits, textSize }) => {
-    node.lineHeight = lineUnits(styleOf(value).linePx * textSize);
-  },
 };
 
 const ofBlocks: Setters<BlockNode> = {
@@ -93,7 +84,10 @@ const ofBlocks: Setters<BlockNode> = {
 /** Whether boxes hang on a property of a kind of part. */
 export function hangsBoxOn(kind: string, property: string): boolean {
   const own = kind === 'stack' ? ofStacks : kind === 'image' ? ofBlocks : ofLabels;
-  return Object.hasOwn(ofEveryNode, property) || Object.hasOwn(own, property);
+  // Lines are as high as their style says.
+  return (
+    Object.hasOwn(ofEveryNode, property) || Object.hasOwn(own, property) || property === 'style'
+  );
 }
 
 /** What sets a property of a node; undefined: no box hangs on it. */
@@ -111,17 +105,6 @@ export function boxSetter(node: LayoutNode, property: string): BoxSetter | undef
   const set = ownValue(ofBlocks, property);
   return set && ((value, scale) => set(node, value, scale));
 }
-
-export type LabelFont = Pick<TextStyle, 'sizePx' | 'weight'>;
-
-/** What the text of a style is measured by. */
-export const fontOf = (value: Value, textSize: number): LabelFont => {
-  const { sizePx, weight } = styleOf(value);
-  return { sizePx: sizePx * textSize, weight };
-};
-
-const styleOf = (value: Value): TextStyle =>
-  Object.entries(textStyles).find(([name]) => name === value)?.[1] ?? textStyles.body;
 
 const fit: Length = { kind: 'fit' };
 

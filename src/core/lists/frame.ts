@@ -9,6 +9,7 @@ import {
   type Slot,
   slotsOf,
   type Template,
+  type TextStyle,
 } from '../templates';
 import type { EntryKind } from './arrange';
 import type { Arrangement } from './list';
@@ -22,6 +23,8 @@ export interface RowPlan {
   readonly template: string;
   readonly row: PartPlan;
   readonly slots: readonly PlanSlot[];
+  /** What its texts may be set in. */
+  readonly styles: readonly TextStyle[];
   readonly heightPx: number;
 }
 
@@ -39,8 +42,12 @@ export interface PlanSlot extends Pick<Slot, 'part' | 'property'> {
   readonly leaves: boolean;
 }
 
-export const rowPlanOf = ({ id, row }: Template): Omit<RowPlan, 'heightPx'> => ({
+export const rowPlanOf = (
+  { id, row }: Template,
+  styles: readonly TextStyle[],
+): Omit<RowPlan, 'heightPx'> => ({
   template: id,
+  styles,
   row: partPlanOf(row),
   slots: slotsOf(row).map(({ part, property, declared, binding }) => ({
     part,

@@ -23,7 +23,8 @@ export {
   type Shrunk,
 } from './frame';
 export { type Arrangement, type Choice, columnsOf, type List } from './list';
-export { measuredWords, RowBoxes, type RowLabel, type RowPlace } from './row-boxes';
+export { RowBoxes, type RowPlace } from './row-boxes';
 export { anyText, type HeightBy, haveOwnHeights, heightBy, plainHeightPx } from './row-height';
+export type { FontedWords, LabelFont, RowLabel } from './row-label';
 export { shrinkingParts } from './shrinking';
 export { type PartSpace, type Space, type SpaceReason, spaceOf } from './space';

@@ -1,13 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { isCut } from '../layout';
-import { draftImage, draftLabel, draftStack, type StackPart } from '../templates';
+import { draftImage, draftLabel, draftStack, neutralStyles, type StackPart } from '../templates';
 import { arrange, linesOf, plansByType } from './arrange';
 import { chooser } from './choose';
 import { rowPlanOf } from './frame';
 import type { List } from './list';
 import { RowBoxes } from './row-boxes';
 import { heightBy, plainHeightPx } from './row-height';
+import type { FontedWords } from './row-label';
 
 const list: List = {
   id: 'shop',
@@ -80,7 +81,8 @@ describe('the height of a row', () => {
     ...draftStack('row', 'across', [draftImage('i', 'x'), words]),
     padding: { start: 16, end: 16, top: 10, bottom: 11 },
   };
-  const planOf = (own: StackPart) => rowPlanOf({ id: 't', name: 't', type: 'x', row: own });
+  const planOf = (own: StackPart) =>
+    rowPlanOf({ id: 't', name: 't', type: 'x', row: own }, neutralStyles);
 
   test('adds up downwards, and the highest counts across', () => {
     expect(plainHeightPx(planOf(words))).toBe(20 + 2 + 16);
@@ -118,11 +120,17 @@ describe('the height of a row', () => {
       });
       // Twenty letters, each half as wide as it is high.
       const wide = (sizePx: number) => 20 * (sizePx / 2) * 64;
-      boxes.measure((_, { sizePx }) => ({
-        isEmpty: false,
-        width: wide(sizePx),
-        lineCount: (room) => Math.ceil(wide(sizePx) / room),
-      }));
+      boxes.measure(
+        ([
+          {
+            font: { sizePx },
+          } = { font: { sizePx: 0 } },
+        ]) => ({
+          isEmpty: false,
+          width: wide(sizePx),
+          lineCount: (room) => Math.ceil(wide(sizePx) / room),
+        }),
+      );
       boxes.solve(widthPx);
       return boxes;
     };
@@ -143,6 +151,36 @@ describe('the height of a row', () => {
     expect([150, 140].map((width) => by({ lines: 2 }, width))).toEqual([0, 1]);
     expect(by({ smallest: 20 }, 100)).toBe(0);
     expect(by({ overflow: 'ellipsis' }, 100)).toBeUndefined();
+  });
+
+  test('of a label with runs is that of lines as high as its highest run, in their fonts', () => {
+    const label = {
+      ...draftLabel('a', 'Lace', 'small'),
+      weight: 700,
+      lines: 'all',
+      runs: [
+        { part: 'run', id: 'b', text: { expr: 'x' }, style: { expr: 'y' } },
+        { part: 'run', id: 'c', text: 'of\nwool', weight: 300 },
+      ],
+    } as const;
+    const plan = planOf(draftStack('row', 'across', [label]));
+    expect(heightBy(plan)).toBe('texts');
+    const boxes = new RowBoxes(plan, { ratio: 1, textSize: 2 });
+    const measuredAs = (style: string | undefined) => {
+      boxes.fill(['Lace', 'and', style, 'of\nwool']);
+      let asked: readonly FontedWords[] = [];
+      boxes.measure((runs) => {
+        asked = runs;
+        return { isEmpty: false, width: 640, lineCount: () => 3 };
+      });
+      boxes.solve(100);
+      return [
+        boxes.heightPx,
+        ...asked.map(({ words, font }) => `${font.weight} ${font.sizePx} ${words}`),
+      ];
+    };
+    expect(measuredAs('value')).toEqual([120, '700 24 Lace', '600 28 and', '300 24 of\nwool']);
+    expect(measuredAs(undefined)).toEqual([96, '700 24 Lace', '700 24 and', '300 24 of\nwool']);
   });
 
   test('takes no room for what has left, however many may, nor for what stands in it', () => {

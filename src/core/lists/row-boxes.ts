@@ -3,7 +3,6 @@ import {
   type LabelNode,
   type LayoutNode,
   lineUnitsAt,
-  type MeasuredText,
   newBlock,
   newLabel,
   newStack,
@@ -11,10 +10,10 @@ import {
   solve,
   unitsAt,
 } from '../layout';
-import type { EntryValue } from '../templates';
-import { boxSetter, fontOf, type LabelFont, type Scale, type Value } from './box-properties';
+import type { EntryValue, TextStyle } from '../templates';
+import { boxSetter, type Scale } from './box-properties';
 import type { PartPlan, RowPlan, Shrunk } from './frame';
-import { smallestOf } from './shrinking';
+import { type MeasureText, RowLabel } from './row-label';
 
 /** Where rows are drawn, as far as sizes hang on it. */
 export interface RowPlace {
@@ -23,24 +22,6 @@ export interface RowPlace {
   /** How many times as large as styles say text is. */
   readonly textSize: number;
 }
-
-/** A label of a row with what its text is measured by. */
-export interface RowLabel {
-  readonly node: LabelNode;
-  words: string;
-  font: LabelFont;
-  /** The language that its text is in; undefined: that of the list. */
-  language: string | undefined;
-  /** The smallest size that its text may shrink to, in CSS px at 100 %; undefined: it may not. */
-  readonly smallestPx: number | undefined;
-}
-
-/** Measures a text in a language, or in that of the list. */
-type MeasureText = (
-  words: string,
-  font: LabelFont,
-  language: string | undefined,
-) => MeasuredText | undefined;
 
 /** A stack with all its parts, also those that may leave. */
 interface Family {
@@ -65,7 +46,7 @@ export class RowBoxes {
   /** Whether all that boxes hang on are texts and which parts leave. */
   readonly hangsOnTexts: boolean;
   private readonly families: Family[] = [];
-  private readonly setters: readonly ((value: Value) => void)[];
+  private readonly setters: readonly ((value: EntryValue) => void)[];
   private readonly leavers: readonly Leaver[];
   /** Whether each leaver takes no room: 1. */
   private readonly gone: Uint8Array;
@@ -78,20 +59,20 @@ export class RowBoxes {
     const { ratio, textSize } = place;
     this.scale = { units: unitsAt(ratio), lineUnits: lineUnitsAt(ratio), textSize };
     const nodes = new Map<string, LayoutNode>();
-    const labels = new Map<LayoutNode, RowLabel>();
-    this.row = this.nodeOf(plan.row, nodes, labels);
-    this.labels = [...labels.values()];
-    // Words are kept in one language.
-    let hangsOnTexts = this.labels.every(({ language }) => language === undefined);
+    const labels: RowLabel[] = [];
+    this.row = this.nodeOf(plan.row, plan.styles, nodes, labels);
+    this.labels = labels;
+    const ofRuns = new Map(labels.flatMap((label) => label.runs.map(({ part }) => [part, label])));
+    // Words are kept in one language, and as one run.
+    let hangsOnTexts = labels.every(({ isOfList, runs }) => isOfList && runs.length === 1);
     this.setters = plan.slots.map(({ part, property }) => {
       const node = nodes.get(part);
-      if (node === undefined) return () => {};
-      const label = labels.get(node);
-      const set = boxSetter(node, property);
-      if (set !== undefined || property === 'language') hangsOnTexts = false;
+      const set = node && boxSetter(node, property);
+      const setText = ofRuns.get(part)?.setter(part, property);
+      if (set !== undefined || (setText !== undefined && property !== 'text')) hangsOnTexts = false;
       return (value) => {
         set?.(value, this.scale);
-        if (label !== undefined) this.setWords(label, property, value);
+        setText?.(value);
       };
     });
     this.leavers = plan.slots.flatMap(({ part, kind, leaves }, slot) => {
@@ -120,22 +101,7 @@ export class RowBoxes {
 
   /** Measures the texts of its labels; false: one can't be measured yet. */
   measure(text: MeasureText): boolean {
-    for (const label of this.labels) {
-      const words = measuredWords(label);
-      const { language } = label;
-      const measured = text(words, label.font, language);
-      if (measured === undefined) return false;
-      label.node.text = measured;
-      if (label.smallestPx === undefined) continue;
-      // What has its faces in one size has them in all.
-      label.node.smaller = (steps) => text(words, this.fontAt(label, steps), language) ?? measured;
-    }
-    return true;
-  }
-
-  /** What a label's text is measured by that is so many steps smaller. */
-  fontAt({ font }: RowLabel, steps: number): LabelFont {
-    return { ...font, sizePx: font.sizePx - steps * this.place.textSize };
+    return this.labels.every((label) => label.measure(text));
   }
 
   /** How each label that may shrink has done so, in the order of the row. */
@@ -188,40 +154,21 @@ export class RowBoxes {
 
   private nodeOf(
     part: PartPlan,
+    styles: readonly TextStyle[],
     nodes: Map<string, LayoutNode>,
-    labels: Map<LayoutNode, RowLabel>,
+    labels: RowLabel[],
   ): LayoutNode {
     const node = newNode(part);
     nodes.set(part.id, node);
     for (const property of Object.keys(part.values))
       boxSetter(node, property)?.(ownValue(part.values, property), this.scale);
-    if (node.kind === 'label') {
-      const words = String(ownValue(part.values, 'text') ?? '');
-      const font = fontOf(ownValue(part.values, 'style'), this.place.textSize);
-      const language = languageOf(ownValue(part.values, 'language'));
-      const label = { node, words, font, language, smallestPx: smallestOf(part) };
-      this.takeSteps(label);
-      labels.set(node, label);
-    }
+    if (node.kind === 'label') labels.push(new RowLabel(node, part, this.scale, styles));
     if (node.kind === 'stack') {
-      const parts = part.children.map((child) => this.nodeOf(child, nodes, labels));
+      const parts = part.children.map((child) => this.nodeOf(child, styles, nodes, labels));
       node.children = parts;
       this.families.push({ stack: node, parts });
     }
     return node;
-  }
-
-  private setWords(label: RowLabel, property: string, value: Value): void {
-    if (property === 'text') label.words = String(value ?? '');
-    if (property === 'language') label.language = languageOf(value);
-    if (property !== 'style') return;
-    label.font = fontOf(value, this.place.textSize);
-    this.takeSteps(label);
-  }
-
-  private takeSteps({ node, font, smallestPx }: RowLabel): void {
-    const sizePx = font.sizePx / this.place.textSize;
-    node.maxSteps = smallestPx === undefined ? 0 : Math.max(0, Math.floor(sizePx - smallestPx));
   }
 }
 
@@ -239,10 +186,3 @@ function newNode({ part, id }: PartPlan): LayoutNode {
   if (part === 'stack') return newStack(id);
   return part === 'image' ? newBlock(id) : newLabel(id);
 }
-
-const languageOf = (value: Value): string | undefined =>
-  typeof value === 'string' && value !== '' ? value : undefined;
-
-/** What is measured of a label: on one line, paragraphs follow each other. */
-export const measuredWords = ({ node, words }: RowLabel): string =>
-  node.maxLines === 1 ? words.replaceAll('\n', ' ') : words;

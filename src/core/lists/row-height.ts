@@ -17,7 +17,8 @@ export function heightBy({ row, slots }: Pick<RowPlan, 'row' | 'slots'>): Height
     return 'texts';
   const hangs = fed.some(
     ({ part, property, kind, leaves }) =>
-      (leaves && kind !== 'address') || hangsBoxOn(parts.get(part)?.part ?? '', property),
+      (leaves && kind !== 'address' && parts.get(part)?.part !== 'run') ||
+      hangsBoxOn(parts.get(part)?.part ?? '', property),
   );
   return hangs || [...parts.values()].some(isAsWide) ? 'values' : 'nothing';
 }

@@ -39,6 +39,7 @@ export {
   type Project,
   rawDiscriminator,
   type Source,
+  stylesOf,
   typeFinder,
   typesOf,
   withId,

@@ -10,7 +10,7 @@ import { readProject } from './file/read';
 import { fileNameOf, writeProject } from './file/write';
 import { makeEdit, redo, startHistory, undo } from './history';
 import { draftTemplate, makeProject } from './make';
-import { brokenReferences } from './problems';
+import { brokenReferences, problemsIn } from './problems';
 import type { ItemType, Project } from './project';
 
 const projectOf = (items: readonly Item[], file = 'stock.json'): Project =>
@@ -113,12 +113,50 @@ describe('the project file', () => {
   });
 
   test('what is misshapen is named with its place', async () => {
-    const text = written(projectOf(shop), shop).replace('"style": "title"', '"style": "shouting"');
+    const text = written(projectOf(shop), shop).replace(
+      '"direction": "across"',
+      '"direction": "aslant"',
+    );
     const result = await readProject(text, 'x.yarncard.json');
     expect(result.ok ? '' : result.error.place).toEqual({
       in: 'project',
-      path: 'templates[0].row.children[0].style',
+      path: 'templates[0].row.direction',
     });
+  });
+
+  test('a label has runs, and nothing else in it', async () => {
+    const run = { part: 'run', id: 'was', text: 'before', strike: true };
+    const withRuns = (...runs: readonly object[]) =>
+      JSON.stringify(projectOf(shop)).replace(
+        '"part":"label",',
+        `"part":"label","runs":${JSON.stringify(runs)},`,
+      );
+    expect((await readProject(withRuns(run), 'x')).ok).toBe(true);
+    const nested = await readProject(withRuns({ ...run, runs: [run] }), 'x');
+    expect(nested.ok && nested.value.project.templates[0]?.row).toMatchObject({
+      children: [{ runs: [run] }],
+    });
+    for (const wrong of [
+      { part: 'image', id: 'i', picture: 'x' },
+      { ...run, strike: 'yes' },
+    ]) {
+      const result = await readProject(withRuns(wrong), 'x');
+      expect(result.ok ? '' : result.error.place).toMatchObject({
+        path: expect.stringContaining('templates[0].row.children[0].runs[0]'),
+      });
+    }
+  });
+
+  test('a style that nobody has is told of, and its text is drawn in the first', async () => {
+    const text = written(projectOf(shop), shop).replace('"style": "title"', '"style": "titel"');
+    const { project } = await read(text);
+    const [template] = project.templates;
+    expect(template && problemsIn(project, template)).toMatchObject([
+      {
+        ...{ code: 'look-unknown', severity: 'warning', hint: 'Did you mean title?' },
+        place: { in: 'part', part: 'title', property: 'style' },
+      },
+    ]);
   });
 
   test('parts nested without end are refused', async () => {

@@ -2,7 +2,7 @@ import type { NamedFormat } from '../formats';
 import type { Follow, Format, Key, Paging } from '../items';
 import type { List } from '../lists';
 import type { Picture } from '../pictures';
-import type { Template } from '../templates';
+import { neutralStyles, type Template, type TextStyle } from '../templates';
 import type { Field } from '../values';
 
 /** The version of the file's form that this core reads and writes. */
@@ -65,6 +65,8 @@ export interface Project {
   readonly lists: readonly List[];
   readonly pictures: readonly Picture[];
   readonly formats?: readonly NamedFormat[];
+  /** What texts may be set in, the first where nothing else is said; none: a neutral set. */
+  readonly textStyles?: readonly TextStyle[];
   /** The locales that it is made for (BCP 47), the first of them shown first; none: English. */
   readonly locales?: readonly string[];
   /** How wide lists are at which boxes are checked, in CSS px; none: they are not. */
@@ -72,6 +74,9 @@ export interface Project {
   /** How large text is there, in per cent of what styles say; none: as they say. */
   readonly textSizes?: readonly number[];
 }
+
+export const stylesOf = (project: Project): readonly TextStyle[] =>
+  project.textStyles ?? neutralStyles;
 
 export const localeOf = (project: Project): string => project.locales?.[0] ?? 'en';
 

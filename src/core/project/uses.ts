@@ -117,7 +117,7 @@ export function renamedInTemplates(
     const rename = (expr: string): string =>
       renameStep(isOwn ? renameStep(expr, path, name) : expr, lookedUp, name);
     const row = mapBindings(template.row, (binding) => mapExpressions(binding, rename));
-    return row.part === 'stack' ? { ...template, row } : template;
+    return { ...template, row };
   });
 }
 

@@ -22,7 +22,7 @@ import {
 import { type Bound, isBound } from './bound';
 import { bindingFindings } from './findings';
 import { isContent, maxPx, type Property } from './property';
-import { textStyleNames } from './styles';
+import type { TextStyle } from './styles';
 
 /** What a property of a row is for one item, ready to be drawn; undefined: there is nothing. */
 export type EntryValue = string | number | boolean | undefined;
@@ -57,16 +57,17 @@ export function bindSlot(
 
 function typed(binding: string | Bound, declared: Property, scope: BindingScope): BoundValue {
   const checked = checkTyped(binding, declared, scope, environmentToRun(scope));
+  const words = wordsOf(declared, scope.styles);
   const [evaluate, instead] = [checked.expression?.evaluate, checked.standIn?.evaluate];
   const given = (item: JsonRecord, context?: RowContext): Value =>
     evaluate?.(item, context) ?? instead?.(item, context);
   return {
     ...checked,
     value(item, context) {
-      const { value } = fitted(given(item, context), declared);
+      const { value } = fitted(given(item, context), declared, words);
       return value;
     },
-    unfit: (item, context) => fitted(given(item, context), declared).unfit,
+    unfit: (item, context) => fitted(given(item, context), declared, words).unfit,
     write: (value) => plainText(value) ?? new NoText('it has no text'),
   };
 }
@@ -74,7 +75,7 @@ function typed(binding: string | Bound, declared: Property, scope: BindingScope)
 function checkTyped(
   binding: string | Bound,
   declared: Property,
-  { fields }: BindingScope,
+  { fields, styles }: BindingScope,
   environment: Parameters<typeof makeExpression>[3],
 ): CheckedBinding {
   if (!isBound(binding)) return noExpression;
@@ -82,7 +83,9 @@ function checkTyped(
   const expression = read(binding.expr);
   const standIn = standInOf(binding, read);
   const wrong = [expression, standIn].map((each) =>
-    each?.checked === undefined ? [] : wrongResults(each.checked, declared),
+    each?.checked === undefined
+      ? []
+      : wrongResults(each.checked, declared, wordsOf(declared, styles)),
   );
   return {
     ...noExpression,
@@ -97,12 +100,15 @@ function checkTyped(
 }
 
 /** Results that the property can't take: of another kind, or words that it does not know. */
-function wrongResults(checked: Checked, declared: Property): readonly Finding[] {
+function wrongResults(
+  checked: Checked,
+  declared: Property,
+  words: readonly string[] | undefined,
+): readonly Finding[] {
   const wanted = kindsWanted(declared);
   const kind = kindOf(checked.type);
   if (kind !== 'mixed' && !wanted.some((each) => each === kind))
     return [bindingFindings.valueUnfit(declared.words, wanted[0], checked.type)];
-  const words = wordsOf(declared);
   if (words === undefined) return [];
   return resultsOf(checked).flatMap((result) =>
     result.kind === 'literal' && typeof result.value === 'string' && !words.includes(result.value)
@@ -117,16 +123,16 @@ type Wanted = 'number' | 'boolean' | 'text';
 function kindsWanted(declared: Property): readonly [Wanted, ...Wanted[]] {
   if (declared.kind === 'condition') return ['boolean'];
   if (numbersOf(declared) === undefined) return ['text'];
-  return wordsOf(declared) === undefined ? ['number'] : ['number', 'text'];
+  return wordsOf(declared, []) === undefined ? ['number'] : ['number', 'text'];
 }
 
 /** Words that a property knows; undefined: it takes none, or any. */
-function wordsOf(declared: Property): readonly string[] | undefined {
+function wordsOf(declared: Property, styles: readonly TextStyle[]): readonly string[] | undefined {
   switch (declared.kind) {
     case 'word':
       return declared.among;
     case 'style':
-      return textStyleNames;
+      return styles.map(({ name }) => name);
     case 'lines':
       return ['all'];
     case 'size':
@@ -162,7 +168,7 @@ interface Fitted {
 }
 
 /** A value within what the property takes; what is missing is the default, and nothing is wrong. */
-function fitted(given: Value, declared: Property): Fitted {
+function fitted(given: Value, declared: Property, words: readonly string[] | undefined): Fitted {
   const otherwise = plain(declared.default);
   if (given === undefined) return { value: otherwise, unfit: undefined };
   if (declared.kind === 'condition')
@@ -173,7 +179,7 @@ function fitted(given: Value, declared: Property): Fitted {
     return typeof given === 'string' && isLocale(given)
       ? { value: given, unfit: undefined }
       : { value: otherwise, unfit: 'it names no language, such as en or de-AT' };
-  const [words, numbers] = [wordsOf(declared), numbersOf(declared)];
+  const numbers = numbersOf(declared);
   if (typeof given === 'string' && (words?.includes(given) ?? numbers === undefined))
     return { value: given, unfit: undefined };
   if (numbers === undefined)

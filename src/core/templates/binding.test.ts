@@ -7,6 +7,7 @@ import { bindText } from './bind-words';
 import type { Binding } from './bound';
 import { kinds } from './parts';
 import type { Property } from './property';
+import { neutralStyles } from './styles';
 
 const fields: readonly Field[] = [
   { name: 'price', type: 'number', required: false },
@@ -15,7 +16,7 @@ const fields: readonly Field[] = [
 ];
 const formats = [{ id: 'money', name: 'Money', as: 'money', currency: 'EUR' }] as const;
 const bound = (binding: Binding) =>
-  bindText(binding, { fields, sources: new Map(), formats, locale: 'en' });
+  bindText(binding, { fields, sources: new Map(), formats, styles: [], locale: 'en' });
 const text = (binding: Binding, item: Record<string, string | number>) => bound(binding).text(item);
 
 describe('what stands in for a missing value', () => {
@@ -75,7 +76,7 @@ describe('an address', () => {
 
 describe('what a size, a number of lines or a style follows', () => {
   const { width, lines, style, language } = kinds.label.properties;
-  const scope = { fields, sources: new Map(), formats, locale: 'en' };
+  const scope = { fields, sources: new Map(), formats, styles: neutralStyles, locale: 'en' };
   const drawn = (declared: Property, expr: string, item = {}) => {
     const { findings, value, unfit } = bindSlot({ expr }, declared, scope);
     return [findings.map(({ code }) => code), value(item), unfit(item)];

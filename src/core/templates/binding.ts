@@ -10,12 +10,14 @@ import {
 } from '../values';
 import { type Bound, isBound } from './bound';
 import { bindingFindings } from './findings';
+import type { TextStyle } from './styles';
 
 /** What bindings are held against, and how their values are written. */
 export interface BindingScope {
   readonly fields: readonly Field[];
   readonly sources: Environment['sources'];
   readonly formats: readonly NamedFormat[];
+  readonly styles: readonly TextStyle[];
   readonly locale: string;
 }
 
@@ -33,7 +35,7 @@ export interface CheckedBinding {
 export const environmentToCheck = ({
   sources,
   formats,
-}: Omit<BindingScope, 'fields' | 'locale'>): Environment => ({
+}: Pick<BindingScope, 'sources' | 'formats'>): Environment => ({
   sources,
   formats: new Map(formats.map((each) => [each.id, knownFormat(each, undefined)])),
 });

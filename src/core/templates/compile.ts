@@ -5,7 +5,9 @@ import { type BoundValue, bindSlot, checkSlot, type EntryValue } from './bind-va
 import type { BindingScope } from './binding';
 import { expressionsOf, isBound } from './bound';
 import { bindingFindings } from './findings';
-import { type Slot, slotsOf, type Template } from './template';
+import { kindOf } from './parts';
+import type { TextStyle } from './styles';
+import { partsOf, propertyOf, type Slot, slotsOf, type Template } from './template';
 
 export type BoundSlot = Slot & BoundValue;
 
@@ -13,6 +15,8 @@ export interface CompiledTemplate {
   readonly template: Template;
   readonly slots: readonly BoundSlot[];
   readonly findings: readonly Finding[];
+  /** What its texts may be set in. */
+  readonly styles: readonly TextStyle[];
   /** Whether anything is shown as it was first. */
   readonly hasOnce: boolean;
   /** Whether anything says how far it is from now. */
@@ -23,9 +27,12 @@ export interface CompiledTemplate {
 
 /** What is wrong with a template, without making it ready. */
 export function checkTemplate(template: Template, scope: BindingScope): readonly Finding[] {
-  return slotsOf(template.row).flatMap((slot) =>
-    placed(template, slot, checkSlot(slot.binding, slot.declared, scope)),
-  );
+  return [
+    ...unknownStyles(template, scope),
+    ...slotsOf(template.row).flatMap((slot) =>
+      placed(template, slot, checkSlot(slot.binding, slot.declared, scope)),
+    ),
+  ];
 }
 
 /** A template made ready for items with these fields; what is wrong with it comes as findings. */
@@ -34,14 +41,18 @@ export function compileTemplate(template: Template, scope: BindingScope): Compil
     ...slot,
     ...bindSlot(slot.binding, slot.declared, scope),
   }));
-  const findings = slots.flatMap((slot) => [
-    ...placed(template, slot, slot.findings),
-    ...placed(template, slot, messageFindings(slot, scope)),
-  ]);
+  const findings = [
+    ...unknownStyles(template, scope),
+    ...slots.flatMap((slot) => [
+      ...placed(template, slot, slot.findings),
+      ...placed(template, slot, messageFindings(slot, scope)),
+    ]),
+  ];
   return {
     template,
     slots,
     findings,
+    styles: scope.styles,
     hasOnce: slots.some(({ binding }) => isBound(binding) && binding.once === true),
     followsTime: slots.some((slot) => followsTime(slot, scope)),
     values(item, context) {
@@ -51,6 +62,25 @@ export function compileTemplate(template: Template, scope: BindingScope): Compil
     },
   };
 }
+
+/** Styles that parts name and the project has not: their texts are drawn in another one. */
+const unknownStyles = (template: Template, { styles }: BindingScope): readonly Finding[] =>
+  [...partsOf(template.row)].flatMap((part) =>
+    Object.entries(kindOf(part).properties).flatMap(([property, { kind, words }]) => {
+      const name = propertyOf(part, property);
+      return kind !== 'style' ||
+        typeof name !== 'string' ||
+        styles.some((style) => style.name === name)
+        ? []
+        : placed(template, { part: part.id, property }, [
+            bindingFindings.styleUnknown(
+              words,
+              name,
+              styles.map((style) => style.name),
+            ),
+          ]);
+    }),
+  );
 
 function followsTime(slot: BoundSlot, scope: BindingScope): boolean {
   return (
@@ -75,10 +105,14 @@ const messageFindings = (slot: BoundSlot, scope: BindingScope): readonly Finding
     return made.ok ? [] : [bindingFindings.message(format, made.error)];
   });
 
-const placed = (template: Template, slot: Slot, findings: readonly Finding[]): Finding[] =>
+const placed = (
+  template: Template,
+  slot: Pick<Slot, 'part' | 'property'>,
+  findings: readonly Finding[],
+): Finding[] =>
   findings.map((finding) => ({ ...finding, place: placeOf(template, slot, finding) }));
 
-function placeOf(template: Template, slot: Slot, finding: Finding) {
+function placeOf(template: Template, slot: Pick<Slot, 'part' | 'property'>, finding: Finding) {
   const { place } = finding;
   const span = place.in === 'expression' ? { from: place.from, to: place.to } : { from: 0, to: 0 };
   return {

@@ -56,6 +56,20 @@ export const bindingFindings = {
     hint: `It is one of ${words.join(', ')}.`,
   }),
 
+  styleUnknown: (property: string, name: string, names: readonly string[]): Finding => {
+    const near = nearest(name, names);
+    return {
+      code: 'look-unknown',
+      severity: 'warning',
+      place: { in: 'expression', from: 0, to: 0 },
+      message: clipped(`The ${property} “${name}” is not among those of the project.`),
+      hint:
+        near === undefined
+          ? `It is drawn as ${names[0] ?? 'plain text'}. Choose another one, or make one of that name.`
+          : `Did you mean ${near}?`,
+    };
+  },
+
   option: ({ name }: NamedFormat, option: string, { message, hint }: Finding) =>
     error('format-option', `The ${option} of the format “${name}”: ${message}`, hint),
 

@@ -33,17 +33,21 @@ export {
   type Part,
   type PartKind,
   type Radius,
+  type RunPart,
   type Size,
   type StackPart,
+  type StandingPart,
 } from './parts';
 export { type Constant, isContent, type Property } from './property';
-export { insertPart, partIds, removePart, replacePart, type Side } from './rewrite';
-export { templateShape } from './shape';
-export { type TextStyle, type TextStyleName, textStyleNames, textStyles } from './styles';
+export { addRun, insertPart, partIds, removePart, replacePart, type Side } from './rewrite';
+export { templateShape, textStyleShape } from './shape';
+export { neutralStyles, styleNamed, type TextStyle } from './styles';
 export {
   childrenOf,
   constantsOf,
+  labelAround,
   mapBindings,
+  mapParts,
   partsOf,
   partWithId,
   propertyOf,

@@ -9,7 +9,6 @@ import {
 } from '../shape';
 import { type Binding, type Bound, boundShape } from './bound';
 import type { LineCount, Padding, Radius, Size } from './parts/size';
-import { type TextStyleName, textStyleNames } from './styles';
 
 /** What a property takes where nothing feeds it. */
 export type Constant = string | number | boolean | Size | Padding | Radius | LineCount;
@@ -59,7 +58,7 @@ export type Property<
     /** Every part of the kind has it; the others are their default until they are set. */
     readonly isRequired: IsRequired;
     readonly default: T | undefined;
-    /** What it begins with where it has no default: nothing of the kind until it is set. */
+    /** What it begins with where that is not its default. */
     readonly first?: T;
     /** Few parts set it: it takes no room on the screen until then. */
     readonly isRare?: true;
@@ -117,6 +116,9 @@ export const condition = (words: string): Settable<boolean> => ({
   shape: oneOf([true, false]),
 });
 
+/** One that who adds it wants. */
+export const trait = (words: string): Settable<boolean> => ({ ...condition(words), first: true });
+
 /** A length of the layout, in px. */
 export const px = (words: string, value: number, max = 200): Settable<number> => ({
   ...inPx,
@@ -164,12 +166,31 @@ export const word = <const W extends string>(
   shape: oneOf(among),
 });
 
-export const style = (words: string, value: TextStyleName): Settable<TextStyleName> => ({
+/** The name of a text style; undefined: that of what it stands in. */
+export const style = (
+  words: string,
+  value: string | undefined,
+): Property<string, false, false> => ({
   ...set,
   kind: 'style',
   words,
   default: value,
-  shape: oneOf(textStyleNames),
+  first: 'body',
+  shape: textShape(60),
+});
+
+/** How bold letters are; undefined: as their style says. */
+export const weight = (words: string): Property<number, false, false> => ({
+  ...set,
+  kind: 'number',
+  words,
+  min: 100,
+  max: 900,
+  step: 50,
+  unit: '',
+  default: undefined,
+  first: 600,
+  shape: numberShape({ min: 100, max: 900 }),
 });
 
 export const size = (

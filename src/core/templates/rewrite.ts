@@ -1,6 +1,14 @@
 import { isBound } from './bound';
-import { draftStack, type Part, type StackPart } from './parts';
-import { partsOf, stackAround, withProperty } from './template';
+import {
+  draftStack,
+  isStanding,
+  type LabelPart,
+  type Part,
+  type RunPart,
+  type StackPart,
+  type StandingPart,
+} from './parts';
+import { labelAround, partsOf, stackAround, withProperty } from './template';
 
 /** Where a part goes, seen from another one. */
 export type Side = 'before' | 'after' | 'above' | 'below';
@@ -10,7 +18,7 @@ export const partIds = (row: StackPart): string[] => [...partsOf(row)].map((part
 
 /** A part that is put in, and what a stack around it and its neighbour is called, if it needs one. */
 export interface Insertion {
-  readonly part: Part;
+  readonly part: StandingPart;
   readonly stackId: string;
 }
 
@@ -27,11 +35,13 @@ export function insertPart(
   const direction = side === 'before' || side === 'after' ? 'across' : 'down';
   const isFirst = side === 'before' || side === 'above';
   if (anchor === row.id) {
-    const around = (inner: readonly Part[]) => (isFirst ? [part, ...inner] : [...inner, part]);
+    const around = (inner: readonly StandingPart[]) =>
+      isFirst ? [part, ...inner] : [...inner, part];
     return insertAtEdge(row, direction, around, stackId);
   }
+  const beside = labelAround(row, anchor)?.id ?? anchor;
   return mapStacks(row, (stack) => {
-    const at = stack.children.findIndex((child) => child.id === anchor);
+    const at = stack.children.findIndex((child) => child.id === beside);
     const anchored = stack.children[at];
     if (anchored === undefined) return stack;
     const pair = isFirst ? [part, anchored] : [anchored, part];
@@ -45,7 +55,7 @@ export function insertPart(
 function insertAtEdge(
   row: StackPart,
   direction: 'across' | 'down',
-  around: (inner: readonly Part[]) => readonly Part[],
+  around: (inner: readonly StandingPart[]) => readonly StandingPart[],
   stackId: string,
 ): StackPart {
   if ((row.direction ?? 'across') === direction || row.children.length === 0) {
@@ -62,8 +72,15 @@ function insertAtEdge(
   };
 }
 
+/** Puts a run at the end of a label. */
+export const addRun = (row: StackPart, label: string, run: RunPart): StackPart =>
+  mapLabel(row, label, (runs) => [...runs, run]);
+
 /** Takes a part out; a stack that is left with one part gives way to it. The row stays. */
 export function removePart(row: StackPart, id: string): StackPart {
+  const label = labelAround(row, id);
+  if (label !== undefined)
+    return mapLabel(row, label.id, (runs) => runs.filter((run) => run.id !== id));
   const parent = stackAround(row, id);
   if (parent === undefined) return row;
   const left = parent.children.filter((child) => child.id !== id);
@@ -86,16 +103,42 @@ export function replacePart(row: StackPart, id: string, change: (part: Part) => 
     const changed = change(row);
     return changed.part === 'stack' ? changed : row;
   }
+  const label = labelAround(row, id);
+  if (label !== undefined)
+    return mapLabel(row, label.id, (runs) =>
+      runs.map((run) => {
+        const changed = run.id === id ? change(run) : run;
+        return changed.part === 'run' ? changed : run;
+      }),
+    );
   return mapStacks(row, (stack) => {
     const at = stack.children.findIndex((child) => child.id === id);
     const part = stack.children[at];
-    return part === undefined ? stack : withChildren(stack, at, [change(part)]);
+    const changed = part && change(part);
+    return changed === undefined || !isStanding(changed)
+      ? stack
+      : withChildren(stack, at, [changed]);
   });
 }
 
-const widthOf = (part: Part) => (part.part === 'image' || isBound(part.width) ? 'fit' : part.width);
+const widthOf = (part: StandingPart) =>
+  part.part === 'image' || isBound(part.width) ? 'fit' : part.width;
 
-function withChildren(stack: StackPart, at: number, parts: readonly Part[]): StackPart {
+function mapLabel(
+  row: StackPart,
+  id: string,
+  change: (runs: readonly RunPart[]) => readonly RunPart[],
+): StackPart {
+  return replacePart(row, id, (part) => {
+    if (part.part !== 'label') return part;
+    const { runs: before = [], ...label } = part;
+    const runs = change(before);
+    const made: LabelPart = runs.length === 0 ? label : { ...label, runs };
+    return made;
+  });
+}
+
+function withChildren(stack: StackPart, at: number, parts: readonly StandingPart[]): StackPart {
   return {
     ...stack,
     children: [...stack.children.slice(0, at), ...parts, ...stack.children.slice(at + 1)],

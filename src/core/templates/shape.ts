@@ -1,21 +1,53 @@
-import { byMember, id, list, named, optional, record, recordOf, type Shape, text } from '../shape';
-import { allKinds, kinds, type Part, type PartKind, type StackPart } from './parts';
+import {
+  byMember,
+  id,
+  list,
+  named,
+  number,
+  oneOf,
+  optional,
+  record,
+  recordOf,
+  type Shape,
+  text,
+} from '../shape';
+import {
+  allKinds,
+  kinds,
+  type PartKind,
+  type RunPart,
+  type StackPart,
+  type StandingPart,
+} from './parts';
 import { storedShape } from './property';
+import type { TextStyle } from './styles';
 import type { Template } from './template';
 
 const deepest = 40;
 
 /** A part in the file: what its kind declares, and the parts that it holds. */
-const partShape: Shape<Part> = named(
+const partShape: Shape<StandingPart> = named(
   'part',
-  () => byMember<Part>('part', casesOf(allKinds())),
+  () => byMember<StandingPart>('part', casesOf(allKinds().filter(({ part }) => part !== 'run'))),
   deepest,
 );
+
+const runShape: Shape<RunPart> = named(
+  'run',
+  () => byMember<RunPart>('part', casesOf([kinds.run])),
+  1,
+);
+
+/** What of other parts a kind has in it, by the key in the file. */
+const held = {
+  children: () => list(partShape, { max: 200 }),
+  runs: () => optional(list(runShape, { max: 20 })),
+};
 
 const casesOf = (all: readonly PartKind[]): Readonly<Record<string, Shape<never>>> =>
   Object.fromEntries(all.map((kind) => [kind.part, kindShape(kind)]));
 
-const kindShape = ({ properties, holdsParts }: PartKind): Shape<never> =>
+const kindShape = ({ properties, holds }: PartKind): Shape<never> =>
   recordOf({
     part: text(60),
     id: id(),
@@ -25,7 +57,7 @@ const kindShape = ({ properties, holdsParts }: PartKind): Shape<never> =>
         return [name, property.isRequired ? shape : optional(shape)];
       }),
     ),
-    ...(holdsParts && { children: list(partShape, { max: 200 }) }),
+    ...(holds !== undefined && { [holds]: held[holds]() }),
   });
 
 /** The outermost part is a stack. */
@@ -34,6 +66,14 @@ const rowShape: Shape<StackPart> = named(
   () => byMember<StackPart>('part', casesOf([kinds.stack])),
   1,
 );
+
+export const textStyleShape: Shape<TextStyle> = record<TextStyle>({
+  name: text(60, { minChars: 1 }),
+  size: number({ min: 4, max: 200 }),
+  lineHeight: number({ min: 4, max: 400 }),
+  weight: number({ min: 100, max: 900 }),
+  colour: oneOf(['ink', 'ash']),
+});
 
 export const templateShape: Shape<Template> = record<Template>({
   id: id(),

@@ -1,18 +1,23 @@
-/** A named way to set text: sizes and line heights in px at 100 % text size. */
+/** A named way to set text: lengths in px at 100 % text size. */
 export interface TextStyle {
-  readonly sizePx: number;
-  readonly linePx: number;
+  readonly name: string;
+  readonly size: number;
+  readonly lineHeight: number;
+  /** From 100 to 900. */
   readonly weight: number;
   readonly colour: 'ink' | 'ash';
 }
 
-export type TextStyleName = 'title' | 'body' | 'small' | 'value';
+/** Styles of a project that has said none of its own. */
+export const neutralStyles: readonly TextStyle[] = [
+  { name: 'title', size: 15, lineHeight: 20, weight: 550, colour: 'ink' },
+  { name: 'body', size: 14, lineHeight: 20, weight: 400, colour: 'ink' },
+  { name: 'small', size: 12, lineHeight: 16, weight: 400, colour: 'ash' },
+  { name: 'value', size: 14, lineHeight: 20, weight: 600, colour: 'ink' },
+];
 
-export const textStyles: Readonly<Record<TextStyleName, TextStyle>> = {
-  title: { sizePx: 15, linePx: 20, weight: 550, colour: 'ink' },
-  body: { sizePx: 14, linePx: 20, weight: 400, colour: 'ink' },
-  small: { sizePx: 12, linePx: 16, weight: 400, colour: 'ash' },
-  value: { sizePx: 14, linePx: 20, weight: 600, colour: 'ink' },
-};
+const plain: TextStyle = { name: 'body', size: 14, lineHeight: 20, weight: 400, colour: 'ink' };
 
-export const textStyleNames: readonly TextStyleName[] = ['title', 'body', 'small', 'value'];
+/** The style of a name; of a name that no style has, the first one: a text is always drawn. */
+export const styleNamed = (styles: readonly TextStyle[], name: unknown): TextStyle =>
+  styles.find((style) => style.name === name) ?? styles[0] ?? plain;

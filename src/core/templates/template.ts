@@ -1,6 +1,6 @@
 import { ownValue } from '../base';
 import { type Bound, isBound } from './bound';
-import { kindOf, type Part, type StackPart } from './parts';
+import { kindOf, type LabelPart, type Part, type StackPart } from './parts';
 import { type Constant, isContent, type Property } from './property';
 
 /** What a row or cell of one item type looks like. Its outermost part is always a stack. */
@@ -18,11 +18,21 @@ export function* partsOf(part: Part): Generator<Part, void> {
   for (const child of childrenOf(part)) yield* partsOf(child);
 }
 
-export const childrenOf = (part: Part): readonly Part[] =>
-  'children' in part ? part.children : [];
+/** The parts in a part: those of a stack, runs of a label. */
+export function childrenOf(part: Part): readonly Part[] {
+  if (part.part === 'stack') return part.children;
+  return part.part === 'label' ? (part.runs ?? []) : [];
+}
 
 export function partWithId(row: Part, id: string): Part | undefined {
   for (const part of partsOf(row)) if (part.id === id) return part;
+  return undefined;
+}
+
+/** The label that a run goes on in. */
+export function labelAround(row: StackPart, run: string): LabelPart | undefined {
+  for (const part of partsOf(row))
+    if (part.part === 'label' && part.runs?.some(({ id }) => id === run) === true) return part;
   return undefined;
 }
 
@@ -46,18 +56,18 @@ export function propertyOf(part: Part, property: string): Constant | Bound | und
 const isParts = (value: unknown): value is readonly Part[] => Array.isArray(value);
 
 /** The part with a property set, in the order of its kind; undefined: put back to its default. */
-export function withProperty(
-  part: Part,
+export function withProperty<P extends Part>(
+  part: P,
   property: string,
   value: Constant | Bound | undefined,
-): Part {
+): P {
   const made = { ...part, [property]: value };
   if (value === undefined) Reflect.deleteProperty(made, property);
   return property in part || value === undefined ? made : inOrder(made);
 }
 
 /** What is said for the first time stands where the kind has it, so that files are told apart by lines. */
-function inOrder(part: Part): Part {
+function inOrder<P extends Part>(part: P): P {
   const order = ['part', 'id', ...Object.keys(kindOf(part).properties)];
   const place = (name: string) => (order.indexOf(name) + order.length + 1) % (order.length + 1);
   const entries = Object.entries(part).sort(([one], [other]) => place(one) - place(other));
@@ -73,17 +83,25 @@ export interface Slot {
 }
 
 /** The part, and all parts inside it, with whatever feeds a property changed. */
-export function mapBindings(
-  part: Part,
+export const mapBindings = <P extends Part>(
+  part: P,
   change: (binding: string | Bound, property: Property) => string | Bound,
-): Part {
-  const changed = slotsOfPart(part).reduce(
-    (made, { property, declared, binding }) =>
-      withProperty(made, property, change(binding, declared)),
-    part,
+): P =>
+  mapParts(part, (each) =>
+    slotsOfPart(each).reduce(
+      (made, { property, declared, binding }) =>
+        withProperty(made, property, change(binding, declared)),
+      each,
+    ),
   );
-  return changed.part === 'stack'
-    ? { ...changed, children: changed.children.map((child) => mapBindings(child, change)) }
+
+/** The part, and all parts inside it, each changed to another of its kind. */
+export function mapParts<P extends Part>(part: P, change: <Q extends Part>(part: Q) => Q): P {
+  const changed = change(part);
+  if (changed.part === 'stack')
+    return { ...changed, children: changed.children.map((child) => mapParts(child, change)) };
+  return changed.part === 'label' && changed.runs !== undefined
+    ? { ...changed, runs: changed.runs.map((run) => change(run)) }
     : changed;
 }
 

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { draftRow, likelyPart } from './draft';
-import { draftLabel, type Part, type StackPart } from './parts';
-import { insertPart, partIds, removePart, type Side } from './rewrite';
-import { partsOf, partWithId, stackAround } from './template';
+import { draftLabel, kinds, type Part, type StackPart } from './parts';
+import { addRun, insertPart, partIds, removePart, replacePart, type Side } from './rewrite';
+import { mapBindings, partsOf, partWithId, slotsOf, stackAround, withProperty } from './template';
 
 const label = (id: string) => draftLabel(id, { expr: id }, 'body');
 const outline = (part: Part): string =>
@@ -105,4 +105,32 @@ test.each([
   [{ name: 'pictures', type: 'integer', required: true } as const, undefined, 'label'],
 ])('%o with %s becomes %s', (field, sample, kind) => {
   expect(likelyPart(field, sample)).toBe(kind);
+});
+
+describe('the runs of a label', () => {
+  const run = (id: string) => kinds.run.draft(id, { expr: id }, 'beside');
+  const row = addRun(addRun(draftRow('name'), 'title', run('was')), 'title', run('now'));
+  const texts = (of: StackPart) => slotsOf(of).map(({ part }) => part);
+
+  test('are fed after the label itself, in their order', () => {
+    expect(partIds(row)).toEqual(['row', 'title', 'was', 'now']);
+    expect(texts(row)).toEqual(['title', 'was', 'now']);
+    const changed = mapBindings(row, () => ({ expr: 'changed' }));
+    expect(slotsOf(changed).map(({ binding }) => binding)).toEqual(
+      Array.from({ length: 3 }, () => ({ expr: 'changed' })),
+    );
+  });
+
+  test('are changed and taken out by themselves; a label without any says nothing of them', () => {
+    const struck = replacePart(row, 'was', (part) => withProperty(part, 'strike', true));
+    expect(partWithId(struck, 'was')).toMatchObject({ part: 'run', strike: true });
+    expect(partIds(removePart(struck, 'was'))).toEqual(['row', 'title', 'now']);
+    expect(removePart(removePart(struck, 'was'), 'now')).toEqual(draftRow('name'));
+  });
+
+  test('a part that is put beside one stands beside its label', () => {
+    const beside = insertPart(row, 'was', 'after', { part: label('new'), stackId: 's' });
+    expect(outline(beside)).toBe('across(title new)');
+    expect(texts(beside)).toEqual(['title', 'was', 'now', 'new']);
+  });
 });

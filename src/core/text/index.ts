@@ -9,7 +9,7 @@ export type { TextMeasure } from './measure';
 export { Paragraph } from './paragraph';
 export { isIn, type Ranges, type Stretch } from './runs/ranges';
 export { scriptOf } from './script-names';
-export type { Font } from './shape';
+export type { Font, Span } from './shape';
 export { SliceChain } from './slice-chain';
 export type { SummedText } from './sums/summed-text';
 export { TextPool } from './sums/text-pool';
@@ -18,5 +18,6 @@ export {
   TextMeasures,
   type TextPlace,
   type TextPort,
+  type TextRun,
 } from './text-measures';
-export { drawnWords, paragraphsOf } from './words';
+export { drawnRuns, drawnWords, paragraphsOfRuns } from './words';

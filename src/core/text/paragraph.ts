@@ -1,12 +1,12 @@
 import type { Stretch } from './runs/ranges';
 import { isRtlPossible, type Run, runsOf } from './runs/runs';
-import { type Font, type Shaped, shape } from './shape';
-import { type Advances, advancesAt, widthOf } from './widths';
+import { type Shaped, type Span, shape } from './shape';
+import { type Advances, advancesOf, widthOf } from './widths';
 
 /** 1/64 px: what Chromium lets a line overflow by. */
 export const unit = 1 / 64;
 
-/** A paragraph at one size: how wide its stretches are, and what fits. Widths in px, multiples of 1/64. */
+/** A paragraph: how wide its stretches are, and what fits. Widths in px, multiples of 1/64. */
 export class Paragraph {
   private readonly runs: readonly Run[];
   private readonly shaped: Shaped;
@@ -18,15 +18,18 @@ export class Paragraph {
   private readonly mayRunLeft: boolean;
   private readonly itemStarts: number[] = [];
   private readonly itemEnds: number[] = [];
+  /** The size of its largest letters. */
+  private readonly largestPx: number;
 
+  /** `spans`: its fonts, up to its end. */
   constructor(
     readonly text: string,
-    private readonly font: Font,
-    readonly sizePx: number,
+    private readonly spans: readonly Span[],
   ) {
+    this.largestPx = Math.max(0, ...spans.map(({ font }) => font.sizePx));
     this.runs = runsOf(text);
-    this.shaped = shape(text, font, this.runs);
-    this.advances = advancesAt(this.shaped, sizePx);
+    this.shaped = shape(text, spans, this.runs);
+    this.advances = advancesOf(this.shaped);
     const count = text.length;
     this.sums = new Float64Array(count + 1);
     for (let at = 0; at < count; at += 1)
@@ -44,14 +47,18 @@ export class Paragraph {
 
   /** Width of a stretch without the spaces at its end. */
   width(start: number, end: number): number {
-    const last = this.trimmed(start, end);
-    if (last <= start) return 0;
+    return this.wholeWidth(start, this.trimmed(start, end));
+  }
+
+  /** The same with the spaces at its end. */
+  private wholeWidth(start: number, end: number): number {
+    if (end <= start) return 0;
     const { isUnsafe } = this.shaped;
     const isCut =
-      (start > 0 && isUnsafe[start] === 1) || (last < this.text.length && isUnsafe[last] === 1);
-    if (!isCut) return widthOf(this.shaped, this.advances, start, last);
-    const anew = shape(this.text, this.font, this.runs, { start, end: last });
-    return widthOf(anew, advancesAt(anew, this.sizePx), start, last);
+      (start > 0 && isUnsafe[start] === 1) || (end < this.text.length && isUnsafe[end] === 1);
+    if (!isCut) return widthOf(this.shaped, this.advances, start, end);
+    const anew = shape(this.text, this.spans, this.runs, { start, end });
+    return widthOf(anew, advancesOf(anew), start, end);
   }
 
   /** The unit past which nothing fits any more that begins at `start`, from sums alone. */
@@ -62,7 +69,7 @@ export class Paragraph {
   }
 
   isFar(start: number, end: number, availablePx: number): boolean {
-    return this.roughWidth(start, end) > availablePx + 2 * this.sizePx + 40;
+    return this.roughWidth(start, end) > availablePx + 2 * this.largestPx + 40;
   }
 
   /** How wide a stretch is at least, from sums alone: to tell what cannot fit without more ado. */
@@ -76,7 +83,7 @@ export class Paragraph {
 
   /**
    * Whether a stretch fits into a width, as Chromium's line breaker decides: it works with the
-   * positions of the whole bidi item, and shapes anew only what is unsafe to cut.
+   * positions of the whole item, and shapes anew only what is unsafe to cut.
    */
   fits(start: number, end: number, availablePx: number): boolean {
     const last = this.trimmed(start, end);
@@ -88,7 +95,7 @@ export class Paragraph {
     const from = Math.max(start, itemStart);
     if (this.mayRunLeft || (from === itemStart && last === itemEnd))
       return this.width(start, last) <= available;
-    if (from > start) available -= this.width(start, from);
+    if (from > start) available -= this.wholeWidth(start, from);
     return this.fitsInItem(from, last, available, { start: itemStart, end: itemEnd });
   }
 
@@ -119,8 +126,8 @@ export class Paragraph {
 
   /** The width of a stretch that is shaped by itself, without any rounding. */
   private shapedWidth(start: number, end: number): number {
-    const anew = shape(this.text, this.font, this.runs, { start, end });
-    const { ofUnits } = advancesAt(anew, this.sizePx);
+    const anew = shape(this.text, this.spans, this.runs, { start, end });
+    const { ofUnits } = advancesOf(anew);
     return ofUnits.reduce((width, advance) => width + advance, 0);
   }
 

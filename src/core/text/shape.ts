@@ -1,19 +1,27 @@
-import type { Glyphs, Slice } from './face';
+import type { Face, Glyphs, Slice } from './face';
 import { type Stretch, touches, unitsOf } from './runs/ranges';
 import { type Run, runsOf } from './runs/runs';
 import type { SliceChain } from './slice-chain';
 
-/** What a paragraph is drawn with. */
+/** What a stretch of a paragraph is drawn with. */
 export interface Font {
   readonly chain: SliceChain;
   readonly weight: number;
   /** BCP 47 tag. */
   readonly language: string;
+  /** The size of letters, in device px. */
+  readonly sizePx: number;
+}
+
+/** A stretch of a paragraph in one font: from where the one before ends. */
+export interface Span {
+  readonly end: number;
+  readonly font: Font;
 }
 
 /** Contiguous glyphs of one slice, which Chromium sums exactly and rounds once. */
 export interface Segment {
-  /** The bidi item that it is of. */
+  /** The item that it is of. */
   readonly item: number;
   start: number;
   end: number;
@@ -28,9 +36,11 @@ export interface ShapedGlyph {
   readonly units: number;
   readonly kerning: number;
   readonly unitsPerEm: number;
+  /** The size of its font, in device px. */
+  readonly sizePx: number;
 }
 
-/** A stretch of a paragraph, shaped: independent of size. Its columns have a place for each UTF-16 unit of it. */
+/** A stretch of a paragraph, shaped. Its columns have a place for each UTF-16 unit of it. */
 export interface Shaped {
   /** Unit of the paragraph that it begins with. */
   readonly start: number;
@@ -40,7 +50,7 @@ export interface Shaped {
   readonly hasGlyph: Uint8Array;
   /** Whether the text may not be cut before the unit without shaping anew. */
   readonly isUnsafe: Uint8Array;
-  /** The bidi item of each unit. */
+  /** The item of each unit: what is of one span and one bidi level, and rounded up by itself. */
   readonly items: Uint16Array;
 }
 
@@ -53,6 +63,7 @@ interface Selected {
 
 interface Trial {
   readonly run: Run;
+  readonly font: Font;
   readonly selected: readonly Selected[];
 }
 
@@ -60,23 +71,46 @@ const fine = 1_024;
 const mayBeEmoji = /\p{Emoji}/u;
 const selectors = /[\ufe0e\ufe0f]/;
 
-/** Shapes a stretch of a paragraph as Chromium does: run by run, what a slice lacks with the next one. */
+/**
+ * Shapes a stretch of a paragraph as Chromium does: run by run, what a slice lacks with the next
+ * one. Neighbouring spans of one font are shaped together.
+ */
 export function shape(
   text: string,
-  font: Font,
+  spans: readonly Span[],
   runs: readonly Run[] = runsOf(text),
   { start, end }: Stretch = { start: 0, end: text.length },
 ): Shaped {
-  const shaping = new Shaping(text, font, { start, end });
+  const shaping = new Shaping(text, spans, { start, end });
+  const fonts = joined(spans);
   for (const run of runs) {
-    if (run.end <= start || run.start >= end) continue;
-    const isWhole = run.start >= start && run.end <= end;
-    shaping.shapeRun(
-      isWhole ? run : { ...run, start: Math.max(start, run.start), end: Math.min(end, run.end) },
-    );
+    let from = Math.max(start, run.start);
+    for (const { end: fontEnd, font } of fonts) {
+      const to = Math.min(end, run.end, fontEnd);
+      if (to <= from) continue;
+      const isWhole = run.start === from && run.end === to;
+      shaping.shapeRun(isWhole ? run : { ...run, start: from, end: to }, font);
+      from = to;
+    }
   }
   return shaping.finish();
 }
+
+/** Spans with those of one font made one. */
+function joined(spans: readonly Span[]): readonly Span[] {
+  if (spans.length < 2) return spans;
+  return spans.filter(({ font }, at) => {
+    const next = spans[at + 1];
+    return next === undefined || !isSameFont(font, next.font);
+  });
+}
+
+const isSameFont = (one: Font, other: Font): boolean =>
+  one === other ||
+  (one.chain === other.chain &&
+    one.weight === other.weight &&
+    one.language === other.language &&
+    one.sizePx === other.sizePx);
 
 class Shaping {
   private readonly glyphs: ShapedGlyph[] = [];
@@ -85,10 +119,11 @@ class Shaping {
   private readonly items: Uint16Array;
   private item = -1;
   private level = -1;
+  private span = -1;
 
   constructor(
     private readonly text: string,
-    private readonly font: Font,
+    private readonly spans: readonly Span[],
     private readonly whole: Stretch,
   ) {
     const count = whole.end - whole.start;
@@ -96,20 +131,16 @@ class Shaping {
     this.items = new Uint16Array(count);
   }
 
-  shapeRun(run: Run): void {
-    if (run.level !== this.level) {
-      this.item += 1;
-      this.level = run.level;
-    }
-    const { start } = this.whole;
-    this.items.fill(this.item, run.start - start, run.end - start);
+  /** A run, or as much of it as is of one font. */
+  shapeRun(run: Run, font: Font): void {
+    this.takeItems(run);
     const selected = selectedIn(this.text, run);
-    const trial = { run, selected };
+    const trial = { run, font, selected };
     let queue: Stretch[] = [{ start: run.start, end: run.end }];
     // The first pass refuses a base whose font does not know it with its selector.
     const passes = selected.length > 0 ? ['exact', 'any'] : ['any'];
     for (const pass of passes) {
-      for (const slice of this.font.chain.slicesFor(this.text, run)) {
+      for (const slice of font.chain.slicesFor(this.text, run)) {
         if (queue.length === 0) return;
         if (!queue.some((each) => touches(slice.ranges, this.text, each))) continue;
         queue = queue.flatMap((each) => this.tryOn(slice, each, trial, pass === 'exact'));
@@ -126,14 +157,28 @@ class Shaping {
     return { start, glyphs, segments, hasGlyph, isUnsafe, items };
   }
 
+  private takeItems({ start, end, level }: Run): void {
+    const origin = this.whole.start;
+    let from = start;
+    this.spans.forEach((span, at) => {
+      const to = Math.min(end, span.end);
+      if (to <= from) return;
+      if (level !== this.level || at !== this.span) this.item += 1;
+      this.level = level;
+      this.span = at;
+      this.items.fill(this.item, from - origin, to - origin);
+      from = to;
+    });
+  }
+
   /** Takes what a slice can draw of a stretch; the rest is given back, in visual order. */
   private tryOn(
     slice: Slice,
     stretch: Stretch,
-    { run, selected }: Trial,
+    { run, font, selected }: Trial,
     isExact: boolean,
   ): readonly Stretch[] {
-    const { text, font } = this;
+    const { text } = this;
     if (!mayDraw(slice, text, stretch)) return [stretch];
     const isRtl = (run.level & 1) === 1;
     const face = slice.face(font.weight);
@@ -149,7 +194,7 @@ class Shaping {
       const cluster = clusterAt(shaped, at);
       if (cluster >= 0) refused.add(cluster);
     }
-    this.take(shaped, refused, stretch, face);
+    this.take(shaped, refused, stretch, { face, sizePx: font.sizePx });
     return refused.size === 0 ? [] : restOf(shaped, refused, stretch, isRtl);
   }
 
@@ -157,11 +202,9 @@ class Shaping {
     shaped: Glyphs,
     refused: ReadonlySet<number>,
     stretch: Stretch,
-    face: {
-      readonly unitsPerEm: number;
-      advanceOf(glyph: number): { units: number; fine: number };
-    },
+    { face, sizePx }: { readonly face: Face; readonly sizePx: number },
   ): void {
+    const { items, whole } = this;
     let segment: Segment | undefined;
     for (let i = 0; i < shaped.count; i += 1) {
       const cluster = shaped.cluster[i] ?? 0;
@@ -169,9 +212,10 @@ class Shaping {
         segment = undefined;
         continue;
       }
-      if (segment === undefined) {
+      const item = items[cluster - whole.start] ?? 0;
+      if (segment?.item !== item) {
         segment = {
-          item: this.item,
+          item,
           start: cluster,
           end: cluster + 1,
           firstGlyph: this.glyphs.length,
@@ -189,9 +233,10 @@ class Shaping {
         units: own?.units ?? 0,
         kerning: own === undefined ? 0 : (advance - own.fine) / fine,
         unitsPerEm: face.unitsPerEm,
+        sizePx,
       });
       if (shaped.isUnsafe[i] === 1 && cluster !== stretch.start)
-        this.isUnsafe[cluster - this.whole.start] = 1;
+        this.isUnsafe[cluster - whole.start] = 1;
     }
   }
 }

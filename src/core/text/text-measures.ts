@@ -1,17 +1,23 @@
 import { type FindBreaks, lineStarts } from './lines';
 import type { TextMeasure } from './measure';
 import { Paragraph, unit } from './paragraph';
-import type { Font } from './shape';
+import type { Font, Span } from './shape';
 import { SummedText } from './sums/summed-text';
 import { TextPool } from './sums/text-pool';
 import { WordTable } from './sums/word-table';
 import { WordWidths } from './sums/word-widths';
 import { drawnSize } from './widths';
-import { paragraphsOf } from './words';
+import { type ParagraphOfRuns, paragraphsOf, paragraphsOfRuns } from './words';
 
 export interface TextFont extends Pick<Font, 'weight'> {
   /** The size of letters, in CSS px. */
   readonly sizePx: number;
+}
+
+/** A text, or a run of one that goes on in another font. */
+export interface TextRun {
+  readonly words: string;
+  readonly font: TextFont;
 }
 
 /** Where texts of a language are shaped, and how they are broken. */
@@ -60,12 +66,16 @@ export class TextMeasures {
   }
 
   /** Undefined: some face that it takes is not there. */
-  of(words: string, font: TextFont): TextMeasure | undefined {
-    if (this.pool.size > maxPool) this.pool = new TextPool();
-    const at = this.put(words, this.pool);
-    if (at !== undefined) return this.summed(font).show(this.pool, at);
-    const known = this.known.get(`${idOf(font)} ${words}`);
-    return known ?? (this.port.hasFaces(words) ? this.whole(words, font) : undefined);
+  of(runs: readonly TextRun[]): TextMeasure | undefined {
+    const [only, another] = runs;
+    if (only !== undefined && another === undefined) {
+      if (this.pool.size > maxPool) this.pool = new TextPool();
+      const at = this.put(only.words, this.pool);
+      if (at !== undefined) return this.summed(only.font).show(this.pool, at);
+    }
+    const isMeasurable =
+      this.known.has(idOfRuns(runs)) || runs.every(({ words }) => this.port.hasFaces(words));
+    return isMeasurable ? this.whole(runs) : undefined;
   }
 
   /** The characters of a text that nothing draws; none while faces that it takes are not there. */
@@ -87,7 +97,7 @@ export class TextMeasures {
   /** Measures texts of a pool, one after the other. */
   summed(font: TextFont): SummedText {
     return new SummedText(this.wordWidths(font), (pool, at) =>
-      this.whole(this.textAt(pool, at), font),
+      this.whole([{ words: this.textAt(pool, at), font }]),
     );
   }
 
@@ -99,38 +109,41 @@ export class TextMeasures {
     return words.join(' ');
   }
 
-  private whole(words: string, font: TextFont): TextMeasure {
-    const id = `${idOf(font)} ${words}`;
+  private whole(runs: readonly TextRun[]): TextMeasure {
+    const id = idOfRuns(runs);
     let measure = this.known.get(id);
     if (measure === undefined) {
       if (this.known.size >= maxKept) this.known.clear();
-      measure = this.measured(words, font);
+      measure = this.measured(runs);
       this.known.set(id, measure);
     }
     return measure;
   }
 
-  private fontOf({ weight }: TextFont): Font {
-    return { chain: this.port.chain(), weight, language: this.place.language };
+  private fontOf({ weight, sizePx }: TextFont): Font {
+    const ofDevice = Math.fround(Math.fround(sizePx) * this.place.ratio);
+    return {
+      chain: this.port.chain(),
+      weight,
+      language: this.place.language,
+      sizePx: drawnSize(ofDevice),
+    };
   }
 
-  private sizeOf({ sizePx }: TextFont): number {
-    return drawnSize(Math.fround(Math.fround(sizePx) * this.place.ratio));
-  }
-
-  private measured(words: string, of: TextFont): TextMeasure {
-    const font = this.fontOf(of);
-    const size = this.sizeOf(of);
-    const texts = paragraphsOf(words);
+  private measured(runs: readonly TextRun[]): TextMeasure {
+    const texts = splitIntoParagraphs(runs);
     let paragraphs: readonly Paragraph[] | undefined;
     const shaped = () => {
-      paragraphs ??= texts.map((text) => new Paragraph(text, font, size));
+      if (paragraphs === undefined) {
+        const fonts = runs.map(({ font }) => this.fontOf(font));
+        paragraphs = texts.map(({ text, ends }) => new Paragraph(text, spansOf(ends, fonts)));
+      }
       return paragraphs;
     };
     const counts = new Map<number, number>();
     let width: number | undefined;
     return {
-      isEmpty: texts.every((text) => text === ''),
+      isEmpty: texts.every(({ text }) => text === ''),
       get width() {
         width ??= widthOnOneLine(shaped());
         return width;
@@ -150,7 +163,7 @@ export class TextMeasures {
     const id = idOf(of);
     let widths = this.widths.get(id);
     if (widths === undefined) {
-      widths = new WordWidths(this.words, () => this.fontOf(of), this.sizeOf(of));
+      widths = new WordWidths(this.words, () => this.fontOf(of));
       this.widths.set(id, widths);
     }
     return widths;
@@ -168,6 +181,21 @@ export class TextMeasures {
 }
 
 const idOf = ({ weight, sizePx }: TextFont): string => `${weight} ${sizePx}`;
+const idOfRuns = (runs: readonly TextRun[]): string =>
+  runs.map(({ words, font }) => `${idOf(font)} ${words.length} ${words}`).join('');
+
+function splitIntoParagraphs(runs: readonly TextRun[]): readonly ParagraphOfRuns[] {
+  const [only, another] = runs;
+  if (only === undefined || another !== undefined)
+    return paragraphsOfRuns(runs.map(({ words }) => words));
+  return paragraphsOf(only.words).map((text) => ({ text, ends: [text.length] }));
+}
+
+const spansOf = (ends: readonly number[], fonts: readonly Font[]): readonly Span[] =>
+  ends.flatMap((end, at): Span[] => {
+    const font = fonts[at];
+    return font === undefined || end <= (ends[at - 1] ?? 0) ? [] : [{ end, font }];
+  });
 
 /** The width of its widest paragraph. */
 const widthOnOneLine = (paragraphs: readonly Paragraph[]): number =>

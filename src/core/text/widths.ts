@@ -1,6 +1,6 @@
 import type { Shaped } from './shape';
 
-/** Advances of glyphs at a size, and of the text's units: a cluster's stands at its first unit. */
+/** Advances of glyphs, and of the text's units: a cluster's stands at its first unit. */
 export interface Advances {
   readonly ofGlyphs: Float64Array;
   readonly ofUnits: Float64Array;
@@ -13,17 +13,19 @@ export const drawnSize = (sizePx: number): number =>
   Math.fround(Math.floor(Math.fround(sizePx * 100)) / 100);
 
 /** In px, as Chromium rounds each: to 1/65536, the advance from a scale of 1/64. */
-export function advancesAt({ glyphs, items, start }: Shaped, sizePx: number): Advances {
+export function advancesOf({ glyphs, items, start }: Shaped): Advances {
   const ofGlyphs = new Float64Array(glyphs.length);
   const ofUnits = new Float64Array(items.length);
   let unitsPerEm = 0;
+  let sizePx = 0;
   let scale = 0;
   let kerningScale = 0;
   for (let i = 0; i < glyphs.length; i += 1) {
     const glyph = glyphs[i];
     if (glyph === undefined) continue;
-    if (glyph.unitsPerEm !== unitsPerEm) {
+    if (glyph.unitsPerEm !== unitsPerEm || glyph.sizePx !== sizePx) {
       unitsPerEm = glyph.unitsPerEm;
+      sizePx = glyph.sizePx;
       scale = Math.round((Math.trunc(sizePx * 64) * 65_536) / unitsPerEm) / 64;
       kerningScale = (sizePx * 65_536) / unitsPerEm;
     }
@@ -39,7 +41,7 @@ export function advancesAt({ glyphs, items, start }: Shaped, sizePx: number): Ad
 /** So near to a whole 1/64 px, the order of rounding decides. */
 const near = 0.06;
 
-/** Width of a stretch in px, a multiple of 1/64: each bidi item is rounded up by itself. */
+/** Width of a stretch in px, a multiple of 1/64: each item is rounded up by itself. */
 export function widthOf(shaped: Shaped, advances: Advances, start: number, end: number): number {
   let width = 0;
   let sum = 0;

@@ -397,7 +397,7 @@ export interface Tried {
   readonly entries: readonly Entry[];
 }
 
-const planOf = ({ template }: CompiledTemplate, place?: RowPlace): RowPlan => ({
-  ...rowPlanOf(template),
-  heightPx: plainHeightPx(rowPlanOf(template), place),
-});
+function planOf({ template, styles }: CompiledTemplate, place?: RowPlace): RowPlan {
+  const plan = rowPlanOf(template, styles);
+  return { ...plan, heightPx: plainHeightPx(plan, place) };
+}

@@ -2,10 +2,11 @@
 import { image } from './image';
 import { label } from './label';
 import type { PartView } from './part-view';
+import { run } from './run';
 import { stack } from './stack';
 
-export type { Direction, Draw, PartView, Pictures } from './part-view';
+export type { Around, Direction, Draw, PartView, Pictures } from './part-view';
 
 /** The view of each kind, by its name. A kind that is not here is drawn as the words that it shows. */
-export const partViews: Readonly<Record<string, PartView>> = { label, image, stack };
+export const partViews: Readonly<Record<string, PartView>> = { label, run, image, stack };
 export const viewOfWords = label;

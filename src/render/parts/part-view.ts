@@ -1,5 +1,5 @@
 import type { PartPlan } from '../../core/lists';
-import type { Constant, Size } from '../../core/templates';
+import type { Constant, Size, TextStyle } from '../../core/templates';
 
 /** Where a picture's name leads: an address that the page may load, or undefined: there is none. */
 export type Pictures = (name: string) => string | undefined;
@@ -11,11 +11,14 @@ export type Drawn = Constant | undefined;
 export type Direction = 'across' | 'down' | 'over';
 
 /** Shows a property in its part's element. `pictures`: not there until rows rest. */
-export type Draw = (
-  element: HTMLElement,
-  value: Drawn,
-  around: { readonly direction: Direction; readonly pictures?: Pictures | undefined },
-) => void;
+export type Draw = (element: HTMLElement, value: Drawn, around: Around) => void;
+
+/** What the drawing of a property hangs on besides its value. */
+export interface Around {
+  readonly direction: Direction;
+  readonly styles: readonly TextStyle[];
+  readonly pictures?: Pictures | undefined;
+}
 
 /** How a kind of part is drawn: its element, and each of its properties in it. */
 export interface PartView {
@@ -24,7 +27,7 @@ export interface PartView {
   readonly draws: Readonly<Record<string, Draw>>;
 }
 
-export function box(className: string, name: 'div' | 'a' = 'div'): HTMLElement {
+export function box(className: string, name: 'div' | 'span' = 'div'): HTMLElement {
   const element = document.createElement(name);
   element.className = className;
   return element;

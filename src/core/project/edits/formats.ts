@@ -44,7 +44,7 @@ export function removeFormat(id: string): Edit {
     apply(project) {
       const templates = project.templates.map((template) => {
         const row = mapBindings(template.row, without);
-        return row.part === 'stack' ? { ...template, row } : template;
+        return { ...template, row };
       });
       const formats = (project.formats ?? []).filter((format) => format.id !== id);
       const { formats: _, ...others } = project;

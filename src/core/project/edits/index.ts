@@ -25,10 +25,7 @@ import {
   setKey,
   splitTypes,
 } from './sources';
-
-export type { PropertyPlace } from './templates';
-
-import { addTemplate, bind, freePartId, insert, remove, set } from './templates';
+import { addRunTo, addTemplate, bind, freePartId, insert, remove, set } from './templates';
 import {
   addComputed,
   addField,
@@ -42,6 +39,7 @@ import {
 } from './types';
 
 export { type Edit, inOneStep } from './edit';
+export type { PropertyPlace } from './templates';
 export type { FieldPlace } from './types';
 export { freeFormatId, freePartId };
 
@@ -81,6 +79,7 @@ export const edits = {
   addTemplate,
   bind,
   insert,
+  addRunTo,
   remove,
   set,
   addPictures,

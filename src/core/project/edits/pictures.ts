@@ -55,5 +55,5 @@ function withPictureNamed(template: Template, name: string, next: string): Templ
   const row = mapBindings(template.row, (binding, { kind }) =>
     kind === 'picture' && names(binding) ? next : binding,
   );
-  return row.part === 'stack' ? { ...template, row } : template;
+  return { ...template, row };
 }

@@ -1,19 +1,21 @@
 import { failed, freeId, ok, ownValue } from '../../base';
 import {
+  addRun,
   type Binding,
   type Bound,
   type Constant,
   insertPart,
   isBound,
   kindOfPart,
-  type Part,
   type Property,
   partIds,
   partWithId,
+  type RunPart,
   removePart,
   replacePart,
   type Side,
   type StackPart,
+  type StandingPart,
   type Template,
   withProperty,
 } from '../../templates';
@@ -60,13 +62,19 @@ const canBe = (declared: Property, value: Constant | Bound | undefined): boolean
   isBound(value) ? declared.isBindable : value !== undefined || !declared.isRequired;
 
 /** Puts a new part beside, above or below another. The part's id is made free first: see `freePartId`. */
-export function insert(template: string, anchor: string, side: Side, part: Part): Edit {
+export function insert(template: string, anchor: string, side: Side, part: StandingPart): Edit {
   return editRow(`Insert ${part.part} ${part.id}`, template, (row) => {
     if (partWithId(row, anchor) === undefined) return undefined;
     const stackId = freeId('stack', [...partIds(row), part.id]);
     return insertPart(row, anchor, side, { part, stackId });
   });
 }
+
+/** Has a label go on with a run. The run's id is made free first. */
+export const addRunTo = (template: string, label: string, run: RunPart): Edit =>
+  editRow(`Add run ${run.id}`, template, (row) =>
+    partWithId(row, label)?.part === 'label' ? addRun(row, label, run) : undefined,
+  );
 
 export function remove(template: string, part: string): Edit {
   return editRow(`Remove ${part}`, template, (row) =>

@@ -17,7 +17,7 @@ import {
   type Shape,
   text,
 } from '../../shape';
-import { templateShape } from '../../templates';
+import { templateShape, textStyleShape } from '../../templates';
 import { checkedTextSizes, checkedWidths, maxChecked } from '../checked-at';
 import {
   formatVersion,
@@ -131,6 +131,7 @@ export const projectShape: Shape<Project> = record<Project>({
   lists: list(listOfItems, { tellsApart: 'id' }),
   pictures: list(picture, { tellsApart: 'name' }),
   formats: optional(list(formatShape, { max: 500 })),
+  textStyles: optional(list(textStyleShape, { tellsApart: 'name', max: 100 })),
   locales: optional(list(locale(), { min: 1, max: 100 })),
   widths: optional(list(number(checkedWidths), { max: maxChecked })),
   textSizes: optional(list(number(checkedTextSizes), { max: maxChecked })),

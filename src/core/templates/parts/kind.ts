@@ -17,8 +17,8 @@ export interface PartKind<Name extends string = string, Properties extends Decla
   /** The property that a value dropped on the part feeds; undefined: it shows nothing of its own. */
   readonly shows: (keyof Properties & string) | undefined;
   readonly properties: Properties;
-  /** Whether other parts stand in it. */
-  readonly holdsParts: boolean;
+  /** What of other parts it has in it: any that stand in a row, or runs of words. */
+  readonly holds: 'children' | 'runs' | undefined;
 }
 
 /** With what makes new parts of the kind. */

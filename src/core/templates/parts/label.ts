@@ -10,16 +10,25 @@ import {
   style,
   text,
   textSize,
+  trait,
+  weight,
   word,
 } from '../property';
-import type { TextStyleName } from '../styles';
 import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 import type { Size } from './size';
+
+/** How words look beside their style. */
+export const ofWords = {
+  weight: rare(bindable(weight('weight'))),
+  italic: rare(bindable(trait('italic'))),
+  strike: rare(bindable(trait('struck through'))),
+};
 
 const properties = {
   text: text('text'),
   link: optional(address('link')),
   style: bindable(style('style', 'body')),
+  ...ofWords,
   lines: bindable(lines('lines')),
   width: bindable(size('width', 'fit')),
   height: rare(bindable(size('height', 'fit'))),
@@ -30,14 +39,14 @@ const properties = {
   ...ofEveryPart,
 };
 
-export type LabelPart = PartOf<'label', typeof properties>;
+export type LabelItself = PartOf<'label', typeof properties>;
 
-/** Words on so many lines, cut where they do not fit. */
+/** Words on so many lines, cut where they do not fit; which runs go on in it, the list of kinds knows. */
 export const label: DraftedKind<'label', typeof properties> = {
   part: 'label',
   about: 'Words: a value, or fixed ones',
   shows: 'text',
-  holdsParts: false,
+  holds: 'runs',
   properties,
   draft: (id, value, where) =>
     where === 'under'
@@ -48,9 +57,9 @@ export const label: DraftedKind<'label', typeof properties> = {
 export const draftLabel = (
   id: string,
   words: Binding,
-  ofStyle: TextStyleName,
+  ofStyle: string,
   width: Size = 'fit',
-): LabelPart => ({
+): LabelItself => ({
   part: 'label',
   id,
   text: words,

@@ -20,7 +20,7 @@ export const stack: DraftedKind<'stack', typeof properties> = {
   part: 'stack',
   about: 'Parts beside, under or over each other',
   shows: undefined,
-  holdsParts: true,
+  holds: 'children',
   properties,
   draft: (id, _value, where) => draftStack(id, where === 'under' ? 'down' : 'across', []),
 };

@@ -1,5 +1,5 @@
 import { type Font, type Shaped, shape } from '../shape';
-import { type Advances, advancesAt } from '../widths';
+import { type Advances, advancesOf } from '../widths';
 import type { WordTable } from './word-table';
 
 /** Units of sums: 1/65536 px, in which no sum of a row's words is rounded. */
@@ -9,7 +9,7 @@ export const steps = 65_536;
 const maxPieces = 127;
 const hasCuts = 128;
 
-/** How wide words are in one font at one size, by their number. */
+/** How wide words are in one font, by their number. */
 export class WordWidths {
   /** The width of the space between two words, in steps. */
   readonly space: number;
@@ -23,7 +23,6 @@ export class WordWidths {
   constructor(
     private readonly table: WordTable,
     private readonly font: () => Font,
-    private readonly sizePx: number,
   ) {
     this.space = this.sumOf(' ', 'Zyyy');
     this.isSound = this.hasNoKerningWithSpaces();
@@ -58,7 +57,7 @@ export class WordWidths {
     const own = this.table.wordAt(word);
     if (own === undefined) return 0;
     const shaped = this.shaped(`${own.text} `, own.script);
-    const advances = advancesAt(shaped, this.sizePx);
+    const advances = advancesOf(shaped);
     const count = shaped.segments.length - 1;
     this.pieces[word] = Math.min(maxPieces, count) | (own.breaks.length > 0 ? hasCuts : 0);
     const width = sumOf(advances.ofGlyphs) - this.space;
@@ -79,11 +78,11 @@ export class WordWidths {
 
   private shaped(text: string, script: string) {
     const run = { start: 0, end: text.length, level: 0, script, isEmoji: false };
-    return shape(text, this.font(), [run]);
+    return shape(text, [{ end: text.length, font: this.font() }], [run]);
   }
 
   private sumOf(text: string, script: string): number {
-    return sumOf(advancesAt(this.shaped(text, script), this.sizePx).ofGlyphs);
+    return sumOf(advancesOf(this.shaped(text, script)).ofGlyphs);
   }
 
   private hasNoKerningWithSpaces(): boolean {

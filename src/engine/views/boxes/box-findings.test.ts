@@ -12,8 +12,9 @@ const items = ['Ash', 'Spruce and larch', 'Oak'].map((name, at) => ({ id: `o-${a
 const letters: RowMeasures = {
   edition: 1,
   at: () => ({
-    of(words, { sizePx }) {
-      const width = words.length * (sizePx / 2) * 64;
+    of(runs) {
+      const widths = runs.map(({ words, font }) => words.length * (font.sizePx / 2) * 64);
+      const width = widths.reduce((sum, each) => sum + each, 0);
       return { isEmpty: width === 0, width, lineCount: (room) => Math.ceil(width / room) };
     },
     put: () => undefined,

@@ -24,9 +24,14 @@ function letters(): RowMeasures & { come(): void } {
     },
     at: () => {
       if (edition === 0) return undefined;
-      const of = (words: string) => measured(words.trim().length);
       return {
-        of,
+        of: (runs) =>
+          measured(
+            runs
+              .map(({ words }) => words)
+              .join('')
+              .trim().length,
+          ),
         put: () => undefined,
         undrawn: () => [],
         summed: () => ({ show: () => measured(0) }),

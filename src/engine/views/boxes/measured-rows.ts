@@ -2,15 +2,16 @@ import type { MeasuredText } from '../../../core/layout';
 import {
   type Arranged,
   anyText,
-  measuredWords,
+  type FontedWords,
+  type LabelFont,
   RowBoxes,
   type RowLabel,
   type RowPlace,
   type RowPlan,
 } from '../../../core/lists';
 import type { EntryValue } from '../../../core/templates';
-import { type TextFont, type TextPlace, TextPool } from '../../../core/text';
-import { cutOff } from '../../cut';
+import { type TextPlace, TextPool } from '../../../core/text';
+import { cutOff, cutRuns } from '../../cut';
 
 /** Who measures texts, as far as it is there: faces come when they are first wanted. */
 export interface RowMeasures {
@@ -22,14 +23,14 @@ export interface RowMeasures {
 
 /** Measures of texts: whole, or as numbers of words in a pool. */
 export interface RowTexts {
-  /** Undefined: some face that it takes is not there. */
-  of(words: string, font: TextFont): MeasuredText | undefined;
+  /** A text of one run or more; undefined: some face that it takes is not there. */
+  of(runs: readonly FontedWords[]): MeasuredText | undefined;
   /** The characters of a text that no face draws. */
   undrawn(words: string): readonly string[];
   /** Where a text stands in a pool; undefined: it is no sum of words. */
   put(words: string, pool: TextPool): number | undefined;
   /** Measures texts of a pool, one after the other. */
-  summed(font: TextFont): { show(pool: TextPool, at: number): MeasuredText };
+  summed(font: LabelFont): { show(pool: TextPool, at: number): MeasuredText };
 }
 
 /** What the boxes of rows hang on besides their values. */
@@ -136,18 +137,18 @@ export class MeasuredRows {
     if (this.measured[plan] === undefined && boxes !== undefined)
       this.measured[plan] = {
         boxes,
-        labels: boxes.labels.map((label) => this.keptLabel(label, boxes, measures)),
+        labels: boxes.labels.map((label) => this.keptLabel(label, measures)),
       };
     return this.measured[plan];
   }
 
-  private keptLabel(label: RowLabel, boxes: RowBoxes, measures: RowTexts): KeptLabel {
+  private keptLabel(label: RowLabel, measures: RowTexts): KeptLabel {
     const summed: ReturnType<RowTexts['summed']>[] = [];
     const kept: KeptLabel = {
       label,
       at: 0,
       inSteps: (steps) => {
-        summed[steps] ??= measures.summed(boxes.fontAt(label, steps));
+        summed[steps] ??= measures.summed(label.fontAt(0, steps));
         return summed[steps].show(this.pool, kept.at);
       },
     };
@@ -171,11 +172,12 @@ export class MeasuredRows {
   private measure(entry: number, own: Measured, measures: RowTexts): boolean {
     const { boxes } = own;
     boxes.fill(this.rows.valuesAt(entry));
-    for (const { words } of boxes.labels) this.letterCount += words.length;
+    for (const { runs } of boxes.labels)
+      for (const { words } of runs) this.letterCount += words.length;
     if (boxes.hangsOnTexts && this.keep(entry, own, measures)) return this.showKept(entry, own);
-    return boxes.measure((words, font, language) => {
+    return boxes.measure((runs, language) => {
       const own = language === undefined ? measures : this.from.at({ ...this.place, language });
-      return own?.of(cutOff(words), font);
+      return own?.of(cutRuns(runs));
     });
   }
 
@@ -186,7 +188,8 @@ export class MeasuredRows {
     const first = entry * this.labelCount;
     for (let at = 0; at < boxes.labels.length; at += 1) {
       const label = boxes.labels[at];
-      const text = label && measures.put(cutOff(measuredWords(label)), this.pool);
+      const [only] = label?.runsAt(0) ?? [];
+      const text = only && measures.put(cutOff(only.words), this.pool);
       if (text === undefined) {
         this.pool.cutTo(size);
         return false;

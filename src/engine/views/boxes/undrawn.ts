@@ -30,13 +30,16 @@ export function* undrawnFindings(
     const plan = arranged.plans[entry] ?? 0;
     const row = boxes[plan];
     row?.fill(valuesAt(entry));
-    for (const { node, words } of row?.labels ?? []) {
+    const runs = (row?.labels ?? []).flatMap(({ node, runs }) =>
+      row?.label(node.part) === undefined ? [] : runs,
+    );
+    for (const { part, words } of runs) {
       const chars = texts.undrawn(words);
-      if (chars.length === 0 || row?.label(node.part) === undefined) continue;
-      const key = `${plan} ${node.part}`;
+      if (chars.length === 0) continue;
+      const key = `${plan} ${part}`;
       const own = found.get(key) ?? {
         template: plans[plan]?.template ?? '',
-        part: node.part,
+        part,
         item: arranged.items[entry] ?? 0,
         chars: new Set(),
         rowCount: 0,

@@ -1,7 +1,15 @@
 import Trash2 from 'lucide-react/icons/trash-2';
 import { ownValue } from '../../../core/base';
 import { type Edit, edits, freePartId } from '../../../core/project';
-import { contentKinds, kinds, likelyPart, type Part, type Side } from '../../../core/templates';
+import {
+  contentKinds,
+  kinds,
+  labelAround,
+  likelyPart,
+  type Side,
+  type StandingPart,
+  type Template,
+} from '../../../core/templates';
 import { type Field, fieldAtPath, isShowable, pathText } from '../../../core/values';
 import { Button, MenuButton } from '../../shared/controls/controls';
 import { make, whyNot } from '../../shared/session/editing';
@@ -21,6 +29,7 @@ const sentence = (words: string): string => words.slice(0, 1).toUpperCase() + wo
 /** New parts beside and under the selected one, fed by the next value that nothing shows yet. */
 export function InsertMenu({ selection }: { readonly selection: Selection }) {
   const { part, template } = selection;
+  const label = part.part === 'label' ? part.id : labelAround(template.row, part.id)?.id;
   const name = part.id === template.row.id ? 'the row' : part.id;
   const entries = contentKinds().flatMap((kind) =>
     sides.map(([side, where]) => ({
@@ -37,6 +46,9 @@ export function InsertMenu({ selection }: { readonly selection: Selection }) {
           words,
           onChoose: () => insertNew(selection, part.id, side, kind),
         })),
+        ...(label === undefined
+          ? []
+          : [{ words: `Run at the end of ${label}`, onChoose: () => addRun(selection, label) }]),
         {
           words: 'Value at the end of the row',
           onChoose: () => insertNew(selection, template.row.id, 'after', 'label'),
@@ -85,7 +97,7 @@ function insertNew(selection: Selection, anchor: string, side: Side, kind: strin
   insert(selection, anchor, side, drafted(selection, kind, nextUnused(selection, kind), side));
 }
 
-function insert({ template }: Selection, anchor: string, side: Side, part: Part): void {
+function insert({ template }: Selection, anchor: string, side: Side, part: StandingPart): void {
   if (make(edits.insert(template.id, anchor, side, part)) === undefined)
     goWithin({ part: part.id }, 'replace');
 }
@@ -95,7 +107,15 @@ function drafted(
   kind: string,
   path: readonly string[] | undefined,
   side: Side,
-): Part {
+): StandingPart {
+  const { id, binding } = named(template, kind, path);
+  const where = side === 'below' || side === 'above' ? 'under' : 'beside';
+  const drafting = contentKinds().find(({ part }) => part === kind) ?? kinds.label;
+  return drafting.draft(id, binding, where);
+}
+
+/** What a new part is called, and what feeds it. */
+function named(template: Template, kind: string, path: readonly string[] | undefined) {
   const last =
     path
       ?.at(-1)
@@ -103,10 +123,17 @@ function drafted(
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^[^a-z]+|-+$/g, '') ?? '';
   const id = freePartId(template, last === '' ? kind : last);
-  const binding = path === undefined ? 'New words' : { expr: pathText(path) };
-  const where = side === 'below' || side === 'above' ? 'under' : 'beside';
-  const drafting = contentKinds().find(({ part }) => part === kind) ?? kinds.label;
-  return drafting.draft(id, binding, where);
+  return { id, binding: path === undefined ? 'New words' : { expr: pathText(path) } };
+}
+
+/** Has the selected label, or that of the selected run, go on with the next value that nothing shows yet. */
+function addRun(selection: Selection, label: string): void {
+  const { template } = selection;
+  const { id, binding } = named(template, 'run', nextUnused(selection, 'run'));
+  if (
+    make(edits.addRunTo(template.id, label, kinds.run.draft(id, binding, 'beside'))) === undefined
+  )
+    goWithin({ part: id }, 'replace');
 }
 
 /** The first showable field that no part reads yet; for an image, one whose name speaks of pictures. */

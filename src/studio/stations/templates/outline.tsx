@@ -2,6 +2,7 @@ import Columns2 from 'lucide-react/icons/columns-2';
 import ImageIcon from 'lucide-react/icons/image';
 import Layers from 'lucide-react/icons/layers';
 import Rows2 from 'lucide-react/icons/rows-2';
+import TextCursor from 'lucide-react/icons/text-cursor';
 import Type from 'lucide-react/icons/type';
 import {
   type Constant,
@@ -34,6 +35,7 @@ export function Outline({ selection }: { readonly selection: Selection }) {
 
 const icons = {
   label: Type,
+  run: TextCursor,
   image: ImageIcon,
   across: Columns2,
   down: Rows2,
@@ -73,6 +75,7 @@ function PartLine({ part, depth, chosen }: PartLineProps) {
 }
 
 function about(part: Part): string {
+  if (part.part === 'run') return 'goes on';
   const { width, height, direction, gap } = constantsOf(part);
   if (direction !== undefined) return `${direction} · gap ${gap}`;
   return typeof height === 'object'

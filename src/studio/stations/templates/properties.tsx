@@ -91,7 +91,7 @@ function AddMenu({ selection: { template, part }, among }: AddMenuProps) {
           make(
             edits.set(
               { template: template.id, part: part.id, property: name },
-              property.default ?? property.first,
+              property.first ?? property.default,
             ),
           ),
       }))}

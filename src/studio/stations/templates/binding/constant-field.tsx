@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { isLocale } from '../../../../core/formats';
-import { edits } from '../../../../core/project';
+import { edits, stylesOf } from '../../../../core/project';
 import {
   type Constant,
   isBound,
@@ -9,7 +9,6 @@ import {
   propertyOf,
   type Radius,
   type Size,
-  textStyleNames,
 } from '../../../../core/templates';
 import { ChoiceChips, NumberField, Row } from '../../../shared/controls/controls';
 import { make } from '../../../shared/session/editing';
@@ -34,6 +33,7 @@ export function ConstantInput({ selection, name, property }: ConstantFieldProps)
   const { template, part } = selection;
   const said = propertyOf(part, name);
   const value = said === undefined || isBound(said) ? property.default : said;
+  const names = stylesOf(selection.project).map((style) => style.name);
   const label = property.words.slice(0, 1).toUpperCase() + property.words.slice(1);
   const set = (next: Constant) =>
     make(edits.set({ template: template.id, part: part.id, property: name }, next));
@@ -41,7 +41,7 @@ export function ConstantInput({ selection, name, property }: ConstantFieldProps)
     case 'word':
       return <WordChips {...{ label, value, set }} among={property.among} />;
     case 'style':
-      return <WordChips {...{ label, value, set }} among={textStyleNames} />;
+      return <WordChips {...{ label, value, set }} among={names} />;
     case 'condition':
       return <Condition {...{ label, value, set }} />;
     case 'number':

@@ -1,0 +1,25 @@
+import type { Binding } from '../bound';
+import { address, bindable, optional, rare, style, text } from '../property';
+import type { DraftedKind, PartOf } from './kind';
+import { ofWords } from './label';
+
+const properties = {
+  text: text('text'),
+  link: optional(address('link')),
+  style: rare(bindable(style('style', undefined))),
+  ...ofWords,
+};
+
+export type RunPart = PartOf<'run', typeof properties>;
+
+/** Words that go on in a label, in a look of their own. */
+export const run: DraftedKind<'run', typeof properties> = {
+  part: 'run',
+  about: 'Words that go on in a label, in a look of their own',
+  shows: 'text',
+  holds: undefined,
+  properties,
+  draft: (id, value) => draftRun(id, value),
+};
+
+const draftRun = (id: string, words: Binding): RunPart => ({ part: 'run', id, text: words });

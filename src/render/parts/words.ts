@@ -1,0 +1,106 @@
+import { styleNamed, type TextStyle } from '../../core/templates';
+import { drawnRuns, drawnWords } from '../../core/text';
+import type { Drawn, PartView } from './part-view';
+
+/** What a label, or a run of it, says of its words. */
+interface Said {
+  words: string;
+  /** Undefined: that of the label. */
+  style: TextStyle | undefined;
+  /** Undefined: that of the style. */
+  weight: number | undefined;
+}
+
+const saidBy = new WeakMap<Element, Said>();
+
+function saidOf(element: Element): Said {
+  const known = saidBy.get(element);
+  if (known !== undefined) return known;
+  const said: Said = { words: '', style: undefined, weight: undefined };
+  saidBy.set(element, said);
+  return said;
+}
+
+/** A label with its runs, in their order. */
+function runsAround(element: HTMLElement): readonly Element[] {
+  const label = element.parentElement?.closest('.yc-label') ?? element;
+  return label.childElementCount === 0 ? [label] : [label, ...label.children];
+}
+
+/** What labels and their runs have of words and how they look. */
+export const drawsOfWords: PartView['draws'] = {
+  text(element, value) {
+    saidOf(element).words = value === undefined ? '' : String(value);
+    const runs = runsAround(element);
+    if (runs.length === 1) return show(element, drawnWords(saidOf(element).words));
+    const words = drawnRuns(runs.map((run) => saidOf(run).words));
+    runs.forEach((run, at) => {
+      show(run, words[at] ?? '');
+    });
+  },
+  link(element, value) {
+    if (element instanceof HTMLAnchorElement) leadTo(element, value);
+  },
+  style(element, value, { styles }) {
+    const said = saidOf(element);
+    said.style = value === undefined ? undefined : styleNamed(styles, value);
+    const { style } = said;
+    element.classList.toggle('yc-ink', style?.colour === 'ink');
+    element.classList.toggle('yc-ash', style?.colour === 'ash');
+    element.style.fontSize =
+      style === undefined
+        ? ''
+        : `calc((${style.size}px - var(--yc-less, 0px)) * var(--row-text-size, 1))`;
+    drawWeight(element);
+    fitLines(runsAround(element));
+  },
+  weight(element, value) {
+    saidOf(element).weight = typeof value === 'number' ? value : undefined;
+    drawWeight(element);
+  },
+  italic(element, value) {
+    element.style.fontStyle = value === true ? 'italic' : '';
+  },
+  strike(element, value) {
+    element.classList.toggle('yc-strike', value === true);
+  },
+};
+
+function show({ firstChild }: Element, words: string): void {
+  if (firstChild instanceof Text && firstChild.data !== words) firstChild.data = words;
+}
+
+function drawWeight(element: HTMLElement): void {
+  const { weight, style } = saidOf(element);
+  element.style.fontWeight = String(weight ?? style?.weight ?? '');
+}
+
+/** All lines of a label are as high as those of its highest run. */
+function fitLines(runs: readonly Element[]): void {
+  const [label] = runs;
+  if (!(label instanceof HTMLElement)) return;
+  const highest = Math.max(...runs.map((run) => saidOf(run).style?.lineHeight ?? 0));
+  label.style.lineHeight = `calc(${highest}px * var(--row-text-size, 1))`;
+}
+
+/** A press in the window selects; with the control key it follows the link. */
+export function link(className: string): HTMLAnchorElement {
+  const element = document.createElement('a');
+  element.className = className;
+  element.target = '_blank';
+  element.rel = 'noopener noreferrer';
+  element.draggable = false;
+  element.tabIndex = -1;
+  element.addEventListener('click', (event) => {
+    if (!event.ctrlKey && !event.metaKey) event.preventDefault();
+  });
+  return element;
+}
+
+/** The core gives only such addresses; nothing else may ever become one. */
+const addresses = /^(?:https?:\/\/|mailto:|tel:)/i;
+
+function leadTo(element: HTMLAnchorElement, address: Drawn): void {
+  if (typeof address !== 'string' || !addresses.test(address)) element.removeAttribute('href');
+  else if (element.getAttribute('href') !== address) element.href = address;
+}
