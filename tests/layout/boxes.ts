@@ -47,7 +47,7 @@ const stateOf = (element) =>
           ? [name, ...value.split(/[ ;]+/).filter(Boolean).sort()].join(' ')
           : [name, value].join(' '),
       );
-      const text = each.firstChild instanceof Text ? each.firstChild.data : '';
+      const text = [...each.childNodes].map((node) => (node instanceof Text ? node.data : '<>')).join('');
       return [each.localName, ...attributes.sort(), text].join('|');
     })
     .join(' > ');

@@ -70,6 +70,7 @@ export function rowMaker(seed: number): () => RowCase {
       ...(random() < 0.3 && { weight: pick([400, 550, 700, byValue]) }),
       ...(random() < 0.2 && { italic: pick([true, byValue]) }),
       ...(random() < 0.2 && { strike: true }),
+      ...(random() < 0.3 && { joined: pick([true, byValue]) }),
     };
   };
   const imageId = () => {
@@ -123,8 +124,10 @@ export function rowMaker(seed: number): () => RowCase {
     if (kind === 'size')
       return images.has(part) || property === 'height' || random() < 0.6 ? whole(16, 140) : 'fit';
     if (kind !== 'text') return '';
-    if (random() < 0.95) return make(pick(scripts), pick([1, 2, 4, 8, 14]));
-    return leaves ? undefined : '';
+    const words = () => make(pick(scripts), pick([1, 2, 4, 8, 14]));
+    if (random() < 0.05) return `${words()}${pick(['\n', ' \n\n', '\n '])}${pick([words(), ''])}`;
+    if (random() < 0.95) return words();
+    return pick([leaves ? undefined : '', ' ', '\n\u00ad ']);
   };
 
   return () => {

@@ -160,7 +160,7 @@ describe('the height of a row', () => {
       lines: 'all',
       runs: [
         { part: 'run', id: 'b', text: { expr: 'x' }, style: { expr: 'y' } },
-        { part: 'run', id: 'c', text: 'of\nwool', weight: 300 },
+        { part: 'run', id: 'c', text: 'of\nwool', weight: 300, joined: true },
       ],
     } as const;
     const plan = planOf(draftStack('row', 'across', [label]));
@@ -179,8 +179,20 @@ describe('the height of a row', () => {
         ...asked.map(({ words, font }) => `${font.weight} ${font.sizePx} ${words}`),
       ];
     };
-    expect(measuredAs('value')).toEqual([120, '700 24 Lace', '600 28 and', '300 24 of\nwool']);
-    expect(measuredAs(undefined)).toEqual([96, '700 24 Lace', '700 24 and', '300 24 of\nwool']);
+    expect(measuredAs('value')).toEqual([
+      120,
+      '700 24 Lace',
+      '700 24  ',
+      '600 28 and',
+      '300 24 of\nwool',
+    ]);
+    expect(measuredAs(undefined)).toEqual([
+      96,
+      '700 24 Lace',
+      '700 24  ',
+      '700 24 and',
+      '300 24 of\nwool',
+    ]);
   });
 
   test('takes no room for what has left, however many may, nor for what stands in it', () => {

@@ -32,6 +32,8 @@ interface RowRun {
   style: TextStyle | undefined;
   /** Undefined: that of the style. */
   weight: number | undefined;
+  /** No space is before it. */
+  isJoined: boolean;
 }
 
 /** A label of a row with what its text is measured by. */
@@ -56,6 +58,7 @@ export class RowLabel {
       words: wordsOf(ownValue(values, 'text')),
       style: this.styleOf(ownValue(values, 'style')),
       weight: weightOf(ownValue(values, 'weight')),
+      isJoined: ownValue(values, 'joined') === true,
     }));
     this.takeFonts();
   }
@@ -84,6 +87,10 @@ export class RowLabel {
           run.weight = weightOf(value);
           this.takeFonts();
         };
+      case 'joined':
+        return (value) => {
+          run.isJoined = value === true;
+        };
       case 'language':
         return (value) => {
           this.language = languageOf(value);
@@ -108,10 +115,14 @@ export class RowLabel {
 
   /** What is measured of it, so many steps smaller; on one line, paragraphs follow each other. */
   runsAt(steps: number): readonly FontedWords[] {
-    return this.runs.map(({ words }, at) => ({
-      words: this.node.maxLines === 1 ? words.replaceAll('\n', ' ') : words,
-      font: this.fontAt(at, steps),
-    }));
+    const space = { words: ' ', font: this.fontAt(0, steps) };
+    return this.runs.flatMap(({ words, isJoined }, at) => {
+      const own = {
+        words: this.node.maxLines === 1 ? words.replaceAll('\n', ' ') : words,
+        font: this.fontAt(at, steps),
+      };
+      return at === 0 || isJoined || words === '' ? [own] : [space, own];
+    });
   }
 
   /** The font of a run that is so many steps smaller. */

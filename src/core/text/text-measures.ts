@@ -89,7 +89,10 @@ export class TextMeasures {
   /** Puts a text into a pool as the sum of its words; undefined: it is none. */
   put(words: string, pool: TextPool): number | undefined {
     const [text, another] = paragraphsOf(words);
-    if (text === undefined || another !== undefined) return undefined;
+    if (another !== undefined) return undefined;
+    if (text === undefined) return pool.add(noWords, 0);
+    // A line without words is a line.
+    if (text === '') return undefined;
     const numbers = this.words.numbersOf(text);
     return numbers && pool.add(numbers.words, numbers.count);
   }
@@ -143,7 +146,7 @@ export class TextMeasures {
     const counts = new Map<number, number>();
     let width: number | undefined;
     return {
-      isEmpty: texts.every(({ text }) => text === ''),
+      isEmpty: texts.length === 0,
       get width() {
         width ??= widthOnOneLine(shaped());
         return width;
@@ -180,6 +183,8 @@ export class TextMeasures {
   }
 }
 
+const noWords = new Int32Array(0);
+
 const idOf = ({ weight, sizePx }: TextFont): string => `${weight} ${sizePx}`;
 const idOfRuns = (runs: readonly TextRun[]): string =>
   runs.map(({ words, font }) => `${idOf(font)} ${words.length} ${words}`).join('');
@@ -199,4 +204,4 @@ const spansOf = (ends: readonly number[], fonts: readonly Font[]): readonly Span
 
 /** The width of its widest paragraph. */
 const widthOnOneLine = (paragraphs: readonly Paragraph[]): number =>
-  Math.round(Math.max(...paragraphs.map((each) => each.width(0, each.text.length))) / unit);
+  Math.round(Math.max(0, ...paragraphs.map((each) => each.width(0, each.text.length))) / unit);

@@ -3,11 +3,12 @@ import { expect, test } from 'vitest';
 import { drawnRuns, drawnWords, paragraphsOf, paragraphsOfRuns } from './words';
 
 test('words are measured as the page draws them: white space collapsed, no soft hyphens', () => {
-  expect(paragraphsOf('  hand\u00adspun\t lace \r\n\n of  one ply ')).toEqual([
+  expect(paragraphsOf('  hand\u00adspun\t lace \r\n\n of  one ply \n ')).toEqual([
     'handspun lace',
     '',
     'of one ply',
   ]);
+  expect([' ', '\u00ad', '\n', '\n\n'].map(paragraphsOf)).toEqual([[], [], [''], ['', '']]);
   expect(drawnWords(' hand\u00adspun ')).toBe(' handspun ');
 });
 

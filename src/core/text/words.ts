@@ -6,9 +6,16 @@ const collapsed = (line: string): string => line.replace(/[ \t\r]+/g, ' ').repla
 
 const isUntidy = /[\n\t\r\u00ad]|^ | $| {2}/;
 
-/** The paragraphs of words as the page draws them: no soft hyphens, white space collapsed. */
-export const paragraphsOf = (words: string): readonly string[] =>
-  isUntidy.test(words) ? drawnWords(words).split('\n').map(collapsed) : [words];
+/**
+ * The paragraphs of words as the page draws them: no soft hyphens, white space collapsed. The end of
+ * a line at the very end begins no other one; words of which nothing is drawn have none.
+ */
+export function paragraphsOf(words: string): readonly string[] {
+  if (words === '') return [];
+  if (!isUntidy.test(words)) return [words];
+  const paragraphs = drawnWords(words).split('\n').map(collapsed);
+  return paragraphs.at(-1) === '' ? paragraphs.slice(0, -1) : paragraphs;
+}
 
 const graphemes = new Intl.Segmenter('en', { granularity: 'grapheme' });
 /** What surely begins a grapheme, after anything. */
@@ -41,7 +48,7 @@ export interface ParagraphOfRuns {
   readonly ends: readonly number[];
 }
 
-/** The paragraphs of several runs as the page draws them: white space is collapsed as if they were one. */
+/** The same of several runs: white space is collapsed as if they were one. */
 export function paragraphsOfRuns(runs: readonly string[]): readonly ParagraphOfRuns[] {
   const paragraphs: ParagraphOfRuns[] = [];
   let text = '';
@@ -69,6 +76,6 @@ export function paragraphsOfRuns(runs: readonly string[]): readonly ParagraphOfR
       add(line);
     }
   });
-  finish();
+  if (text !== '') finish();
   return paragraphs;
 }

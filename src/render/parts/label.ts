@@ -3,9 +3,8 @@ import { drawsOfWords, link } from './words';
 
 /** Words on so many lines; its runs go on after its own. */
 export const label: PartView = {
-  element(part, fed) {
+  element(_part, fed) {
     const element = fed.has('link') ? link('yc-label') : box('yc-label');
-    element.classList.toggle('yc-with-runs', part.children.length > 0);
     element.dir = 'auto';
     element.append(document.createTextNode(''));
     return element;

@@ -9,6 +9,9 @@ interface Said {
   style: TextStyle | undefined;
   /** Undefined: that of the style. */
   weight: number | undefined;
+  /** Of a run: what sets it apart from the words before, which are none of its own. */
+  apart: Text | undefined;
+  isJoined: boolean;
 }
 
 const saidBy = new WeakMap<Element, Said>();
@@ -16,7 +19,10 @@ const saidBy = new WeakMap<Element, Said>();
 function saidOf(element: Element): Said {
   const known = saidBy.get(element);
   if (known !== undefined) return known;
-  const said: Said = { words: '', style: undefined, weight: undefined };
+  const said: Said = {
+    ...{ words: '', style: undefined, weight: undefined },
+    ...{ apart: undefined, isJoined: false },
+  };
   saidBy.set(element, said);
   return said;
 }
@@ -31,12 +37,11 @@ function runsAround(element: HTMLElement): readonly Element[] {
 export const drawsOfWords: PartView['draws'] = {
   text(element, value) {
     saidOf(element).words = value === undefined ? '' : String(value);
-    const runs = runsAround(element);
-    if (runs.length === 1) return show(element, drawnWords(saidOf(element).words));
-    const words = drawnRuns(runs.map((run) => saidOf(run).words));
-    runs.forEach((run, at) => {
-      show(run, words[at] ?? '');
-    });
+    drawRuns(element);
+  },
+  joined(element, value) {
+    saidOf(element).isJoined = value === true;
+    drawRuns(element);
   },
   link(element, value) {
     if (element instanceof HTMLAnchorElement) leadTo(element, value);
@@ -66,8 +71,42 @@ export const drawsOfWords: PartView['draws'] = {
   },
 };
 
-function show({ firstChild }: Element, words: string): void {
-  if (firstChild instanceof Text && firstChild.data !== words) firstChild.data = words;
+/** All else is collapsed, or never drawn. */
+const hasWords = /[^ \t\r\n\u00ad]/;
+
+function drawRuns(element: HTMLElement): void {
+  const runs = runsAround(element);
+  runs[0]?.classList.toggle(
+    'yc-wordless',
+    runs.every((run) => !hasWords.test(saidOf(run).words)),
+  );
+  if (runs.length === 1) return show(element.firstChild, drawnWords(saidOf(element).words));
+  const nodes: (Node | null)[] = [];
+  const words: string[] = [];
+  for (const run of runs) {
+    const said = saidOf(run);
+    if (nodes.length > 0) {
+      said.apart ??= textBefore(run);
+      nodes.push(said.apart);
+      words.push(said.isJoined || said.words === '' ? '' : ' ');
+    }
+    nodes.push(run.firstChild);
+    words.push(said.words);
+  }
+  const drawn = drawnRuns(words);
+  nodes.forEach((node, at) => {
+    show(node, drawn[at] ?? '');
+  });
+}
+
+function textBefore(element: Element): Text {
+  const text = document.createTextNode('');
+  element.before(text);
+  return text;
+}
+
+function show(node: Node | null, words: string): void {
+  if (node instanceof Text && node.data !== words) node.data = words;
 }
 
 function drawWeight(element: HTMLElement): void {

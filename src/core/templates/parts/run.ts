@@ -1,5 +1,5 @@
 import type { Binding } from '../bound';
-import { address, bindable, optional, rare, style, text } from '../property';
+import { address, bindable, optional, rare, style, text, trait } from '../property';
 import type { DraftedKind, PartOf } from './kind';
 import { ofWords } from './label';
 
@@ -8,11 +8,12 @@ const properties = {
   link: optional(address('link')),
   style: rare(bindable(style('style', undefined))),
   ...ofWords,
+  joined: rare(bindable(trait('joined to what is before'))),
 };
 
 export type RunPart = PartOf<'run', typeof properties>;
 
-/** Words that go on in a label, in a look of their own. */
+/** Words that go on in a label, in a look of their own: a space apart, if they are not joined. */
 export const run: DraftedKind<'run', typeof properties> = {
   part: 'run',
   about: 'Words that go on in a label, in a look of their own',
