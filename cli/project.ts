@@ -1,7 +1,8 @@
 import type { Finding } from '../src/core/base';
 import { isLocale } from '../src/core/formats';
+import { contentsFor } from '../src/core/pictures';
 import { type Project, readProject } from '../src/core/project';
-import { Engine, Measures } from '../src/engine';
+import { Engine, Measures, type OwnFonts, ownFonts } from '../src/engine';
 import { inputFile } from './input';
 import { measureFiles } from './measure-files';
 import { refuse, WrongUse } from './output';
@@ -13,6 +14,7 @@ interface Opened {
   readonly findings: readonly Finding[];
   /** Undefined: the project does not ask for boxes to be checked. */
   readonly measures: Measures | undefined;
+  readonly fonts: OwnFonts;
 }
 
 /** A locale that was asked for, if it is one. */
@@ -27,13 +29,21 @@ export async function openProject(file: string): Promise<Opened> {
   const { name, bytes } = await inputFile(file);
   const read = await readProject(new TextDecoder().decode(bytes), name);
   if (!read.ok) refuse(read.error);
-  const { project, items, findings } = read.value;
-  const measures = project.widths === undefined ? undefined : new Measures(measureFiles, () => {});
+  const { project, items, contents, findings } = read.value;
+  const fonts = await ownFonts(contentsFor(project.fonts ?? [], contents));
+  const measures = project.widths === undefined ? undefined : measuresWith(fonts);
   const engine = new Engine({
     pause: async () => {},
     now: () => new Date().toISOString(),
     ...(measures && { measures }),
   });
   engine.holdFile(project, items);
-  return { project, engine, findings, measures };
+  return { project, engine, findings, measures, fonts };
+}
+
+/** What measures texts, with a project's own fonts. */
+export function measuresWith(fonts: OwnFonts): Measures {
+  const measures = new Measures(measureFiles, () => {});
+  measures.give(fonts);
+  return measures;
 }

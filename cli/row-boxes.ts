@@ -1,8 +1,7 @@
 import type { TextDirection } from '../src/core/base';
 import { cellWidth, isCut, placed, shownLines } from '../src/core/layout';
 import { columnsOf, type Entry, type List, RowBoxes, type RowPlan } from '../src/core/lists';
-import { cutRuns, Measures, type RowBox } from '../src/engine';
-import { measureFiles } from './measure-files';
+import { cutRuns, type Measures, type RowBox } from '../src/engine';
 
 /** Where a list stands. */
 interface ListPlace extends RowBox {
@@ -23,8 +22,7 @@ export interface PartBox {
 }
 
 /** Finds the boxes of entries in a list that is so wide, those of the row itself first. */
-export function boxesFinder({ widthPx, direction, ...place }: ListPlace) {
-  const measures = new Measures(measureFiles, () => {});
+export function boxesFinder({ widthPx, direction, ...place }: ListPlace, measures: Measures) {
   return async (list: List, plan: RowPlan, entry: Entry): Promise<readonly PartBox[]> => {
     const { edge, gap } = list.arrangement;
     const columns = columnsOf(list.arrangement);

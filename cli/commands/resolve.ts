@@ -2,9 +2,9 @@ import { directionOf } from '../../src/core/base';
 import type { Entry, List } from '../../src/core/lists';
 import { type Project, withId } from '../../src/core/project';
 import { isContent } from '../../src/core/templates';
-import { type Engine, type Frame, trace } from '../../src/engine';
+import { type Engine, type Frame, type OwnFonts, trace } from '../../src/engine';
 import { endWith, flush, json, line, needs, report, WrongUse } from '../output';
-import { openProject, showLocale } from '../project';
+import { measuresWith, openProject, showLocale } from '../project';
 import { boxesFinder } from '../row-boxes';
 
 interface ResolveOptions {
@@ -21,11 +21,11 @@ const entriesAtOnce = 2_000;
 
 /** Every entry with its words, from the engine that the window uses. Exit status 1 on errors. */
 export async function resolve(file: string, options: ResolveOptions): Promise<void> {
-  const { project, engine, findings } = await openProject(file);
+  const { project, engine, findings, fonts } = await openProject(file);
   report(findings);
   const lists = options.list === undefined ? project.lists : [listNamed(project, options.list)];
   showLocale(engine, options.locale);
-  const boxesOf = finderFor(engine, options);
+  const boxesOf = finderFor(engine, fonts, options);
   for (const list of lists) {
     const view = engine.update(project, { from: 0, to: 0 }, list.id);
     report(view.findings);
@@ -44,7 +44,7 @@ function listNamed(project: Project, id: string): List {
 }
 
 /** Undefined: no width was asked for, so there are no boxes. */
-function finderFor(engine: Engine, options: ResolveOptions) {
+function finderFor(engine: Engine, fonts: OwnFonts, options: ResolveOptions) {
   const { width, ratio = '1', textSize = '100' } = options;
   needs('--ratio', options.ratio, '--width', width);
   needs('--text-size', options.textSize, '--width', width);
@@ -62,7 +62,7 @@ function finderFor(engine: Engine, options: ResolveOptions) {
   if (direction !== 'ltr' && direction !== 'rtl')
     throw new WrongUse(`"${direction}" is no direction: ltr or rtl.`);
   const place = { ratio: devicePixels, textSize: percent / 100, language };
-  return boxesFinder({ ...place, widthPx, direction });
+  return boxesFinder({ ...place, widthPx, direction }, measuresWith(fonts));
 }
 
 interface Resolving {

@@ -217,6 +217,11 @@ export class Engine implements Scene, World {
     this.takeEdition();
   }
 
+  /** Texts are measured in other faces than before. */
+  facesChanged(): void {
+    this.changed();
+  }
+
   localeNow(): string {
     return this.main.locale();
   }
@@ -358,14 +363,17 @@ export class Engine implements Scene, World {
   private takeEdition(): void {
     const { project } = this;
     if (project === undefined) return;
-    const { types, templates, lists, formats, pictures } = project;
+    const { types, templates, lists, formats, pictures, fonts, textStyles } = project;
     const sources = project.sources.map((source) => {
       const { id, name, key, discriminator } = source;
       return [id, name, key, discriminator, this.held(id).shownSetId];
     });
     const names = pictures.map(({ name }) => name);
     const shown = [this.main.list()?.id, this.localeNow()];
-    const of = JSON.stringify([types, templates, lists, formats, names, sources, shown]);
+    const of = JSON.stringify([
+      ...[types, templates, lists, formats, names, sources, shown],
+      ...[fonts, textStyles],
+    ]);
     if (of === this.ofEdition) return;
     this.ofEdition = of;
     this.edition += 1;

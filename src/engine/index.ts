@@ -24,7 +24,14 @@ export { cutRuns, longestCrossing } from './cut';
 export { Engine } from './engine';
 export { type ArrivalSummary, EngineImport, type FollowNews, type ImportSummary } from './imports';
 export { type BlockColumn, type ItemChange, rawPathOf, valueTyped } from './items';
-export { type MeasureFiles, Measures, nodeBreaks } from './measuring';
+export {
+  type FontContents,
+  type MeasureFiles,
+  Measures,
+  nodeBreaks,
+  type OwnFonts,
+  ownFonts,
+} from './measuring';
 export type {
   DataProtocol,
   EngineEvent,

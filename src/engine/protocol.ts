@@ -29,6 +29,7 @@ import type {
 } from './answers';
 import type { FollowNews, ImportSummary } from './imports';
 import type { ItemChange } from './items';
+import type { FontContents } from './measuring';
 import type { SourceDocument } from './reading';
 import type { ItemAtHand, PartTask } from './scene';
 import type { EntryRange, Frame, PartFacts, Survey, Tried, ViewSettings } from './views';
@@ -109,6 +110,8 @@ export interface EngineProtocol {
   spaceIn(item: number, asked: PartTask): Promise<Space | undefined>;
   /** Shows all rows in a locale; undefined: they are. */
   showLocale(locale: string, wanted: EntryRange): Promise<Frame | undefined>;
+  /** The project's own fonts, in which its texts are measured from now on. */
+  giveFonts(fonts: FontContents, wanted: EntryRange): Promise<Frame>;
   /** The project as its file, with its items and what its pictures show. */
   file(project: Project, contents: PictureContents): Promise<Blob>;
 }

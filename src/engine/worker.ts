@@ -12,7 +12,7 @@ import { type AllItems, type ByExample, trace, tryFormats } from './answers';
 import { crossing, entryCrossing, withAnswersCut } from './cut';
 import { dataLater } from './data-later';
 import { Engine } from './engine';
-import { LateMeasures } from './measuring';
+import { LateMeasures, ownFonts } from './measuring';
 import type {
   DataProtocol,
   EngineEvent,
@@ -252,6 +252,12 @@ const protocol: EngineProtocol &
   async showLocale(locale, wanted) {
     if (engine.localeNow() === locale) return undefined;
     engine.showLocale(locale);
+    return shown(engine.view(wanted));
+  },
+
+  async giveFonts(fonts, wanted) {
+    measures.give(await ownFonts(fonts));
+    engine.facesChanged();
     return shown(engine.view(wanted));
   },
 

@@ -1,5 +1,6 @@
 import type { Item } from '../core/items';
 import type { PictureContents } from '../core/pictures';
+import { contentsNamed } from '../core/project';
 import { answering, writeWithinMs } from './answering';
 import { database, type KeptChunk, type KeptProject, noPreview, type Preview } from './database';
 import type { KeptItems, KeptState } from './items';
@@ -73,7 +74,7 @@ export async function writeProjectHere(
     await shown.bulkPut(
       [...contents].map(([content, base64]) => ({ project: id, content, base64 })),
     );
-    const used = new Set(record.project.pictures.map(({ content }) => content));
+    const used = new Set(contentsNamed(record.project).map(({ content }) => content));
     const gone = (await shown.where('project').equals(id).primaryKeys()).filter(
       ([, content]) => !used.has(content),
     );

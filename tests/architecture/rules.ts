@@ -29,7 +29,10 @@ const core: Readonly<Record<string, readonly string[]>> = {
   layout: ['base'],
   lists: ['base', 'layout', 'templates'],
   pictures: ['base'],
-  project: ['base', 'shape', 'values', 'formats', 'items', 'templates', 'lists', 'pictures'],
+  fonts: ['base'],
+  project: [
+    ...['base', 'shape', 'values', 'formats', 'items', 'templates', 'lists', 'pictures', 'fonts'],
+  ],
 };
 
 const coreRules = Object.entries(core).map(([room, others]): Rule => {

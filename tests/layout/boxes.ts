@@ -5,7 +5,7 @@ import { type Entry, eachFault, RowBoxes } from '../../src/core/lists';
 import { chromiumBreaks, paragraphsOfRuns, TextMeasures } from '../../src/core/text';
 import { chainFor, familiesFor } from '../../src/engine/measuring';
 import { browserBreaks } from './browser-breaks';
-import { allSlices } from './measuring';
+import { allSlices, ownSlice } from './measuring';
 import { loadFaces, openPage } from './page';
 import { type RowCase, rowMaker } from './templates';
 
@@ -107,14 +107,16 @@ export async function compareBoxes(task: {
   const language = 'en';
   const face = faceOf(language);
   const slices = await allSlices();
+  const own = await ownSlice();
   const { page, close } = await openPage(ratio);
   const texts = cases.flatMap(({ values }) => values.map(String));
   const breaks = await browserBreaks(page, cases.flatMap(paragraphsIn));
   const findBreaks = chromiumBreaks(breaks);
   const known = new Map<string, TextMeasures>();
   const measuresIn = (language: string): TextMeasures => {
-    const chain = chainFor(language, slices);
-    const port = { chain: () => chain, hasFaces: () => true, draws: () => true, findBreaks };
+    const chains = [chainFor(language, slices), chainFor(language, slices, own)] as const;
+    const chain = (family: string | undefined) => chains[family === undefined ? 0 : 1];
+    const port = { chain, hasFaces: () => true, draws: () => true, findBreaks };
     const measures = known.get(language) ?? new TextMeasures({ ratio, language }, port);
     known.set(language, measures);
     return measures;

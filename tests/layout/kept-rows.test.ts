@@ -47,7 +47,7 @@ test('rows that are solved again from what was kept of them stand as if they wer
     evaluated += 1;
     return valuesOf(entry);
   };
-  const from = { edition: 1, at: () => measures };
+  const from = { edition: 1, facesId: 0, at: () => measures };
   const rows = new MeasuredRows({ arranged, plans, valuesAt }, from, place);
   for (const widthPx of [320, 240.5, 768, 320])
     for (let entry = 0; entry < count; entry += 1) {

@@ -31,3 +31,11 @@ test.each([
   expect(wrong).toEqual([]);
   expect(count).toBe(300);
 });
+
+test('lines are as many where letters stand apart, and in a font of the project’s own', async () => {
+  const { count, wrong } = await compareLines({
+    ...{ ratio: 1.5, seed: 7, breaks: 'browser', perScript: 3, widths, maxRuns: 2, isSet: true },
+  });
+  expect(wrong).toEqual([]);
+  expect(count).toBe(300);
+});

@@ -1,18 +1,31 @@
 // Line counts of generated paragraphs, ours against Chromium's: `tsx tests/layout/lines.ts`.
 import { seededRandom } from '../../src/core/base';
-import { chromiumBreaks, drawnRuns, lineStarts, Paragraph } from '../../src/core/text';
+import {
+  chromiumBreaks,
+  drawnRuns,
+  lineStarts,
+  Paragraph,
+  type SliceChain,
+} from '../../src/core/text';
 import { chainFor, familiesFor, nodeBreaks } from '../../src/engine/measuring';
 import { browserBreaks } from './browser-breaks';
 import { scripts, textMaker } from './corpus';
-import { allSlices } from './measuring';
+import { allSlices, ownSlice } from './measuring';
 import { loadFaces, openPage, rowCss } from './page';
 
 const sizes = [11, 13, 14, 16, 17, 20, 24];
 const weights = [400, 500, 600, 700];
+const spacings = [0, 0.4, 3, -0.5];
 
 interface RunOf {
   readonly words: string;
-  readonly font: { readonly sizePx: number; readonly weight: number };
+  readonly font: {
+    readonly sizePx: number;
+    readonly weight: number;
+    readonly spacingPx: number;
+    /** Drawn in a font of the project's own, as far as that goes. */
+    readonly isOwn: boolean;
+  };
 }
 
 export interface Wrong {
@@ -34,6 +47,8 @@ export async function compareLines(task: {
   readonly breaks?: 'browser' | 'node';
   /** How many runs of one font each a paragraph has at most. */
   readonly maxRuns?: number;
+  /** Whether letters stand apart, and some are of a font of the project's own. */
+  readonly isSet?: boolean;
 }): Promise<{ readonly count: number; readonly wrong: readonly Wrong[] }> {
   const { seed, perScript, ratio, widths } = task;
   const make = textMaker(seed);
@@ -44,6 +59,8 @@ export async function compareLines(task: {
       const fonts = (run: number) => ({
         sizePx: sizes[((at + run) * 3) % sizes.length] ?? 16,
         weight: weights[(at + run) % weights.length] ?? 400,
+        spacingPx: task.isSet === true ? (spacings[(at + run) % spacings.length] ?? 0) : 0,
+        isOwn: task.isSet === true && (at + run) % 3 > 0,
       });
       return { script, runs: runsOf(text, fonts, random, task.maxRuns ?? 1) };
     }),
@@ -54,7 +71,7 @@ export async function compareLines(task: {
     .map((family) => `'${family}'`)
     .join();
   const slices = await allSlices();
-  const chain = chainFor(language, slices);
+  const chains = [chainFor(language, slices), chainFor(language, slices, await ownSlice())];
   const { page, close } = await openPage(ratio);
   const findBreaks = chromiumBreaks(
     task.breaks === 'node' ? nodeBreaks : await browserBreaks(page, texts),
@@ -71,8 +88,8 @@ export async function compareLines(task: {
             const box = document.createElement('div');
             box.dir = 'auto';
             box.lang = language;
-            const font = ({ font: { weight, sizePx } }: RunOf, linePx: number) =>
-              `font:${weight} ${sizePx}px/${linePx}px ${families}`;
+            const font = ({ font }: RunOf, linePx: number) =>
+              `font:${font.weight} ${font.sizePx}px/${linePx}px ${font.isOwn ? "'Own own'," : ''}${families};letter-spacing:${font.spacingPx}px`;
             const [first, ...others] = runs;
             if (first === undefined) return 0;
             box.style.cssText = `width:${width}px;${font(first, 30)};${rowCss};overflow-wrap:anywhere`;
@@ -96,7 +113,9 @@ export async function compareLines(task: {
       const spans = runs.map(({ words, font }) => {
         end += words.length;
         const sizePx = Math.fround(font.sizePx * ratio);
-        return { end, font: { chain, language, weight: font.weight, sizePx } };
+        const spacingPx = Math.fround(Math.fround(font.spacingPx) * ratio);
+        const chain = chains[font.isOwn ? 1 : 0] as SliceChain;
+        return { end, font: { chain, language, weight: font.weight, sizePx, spacingPx } };
       });
       const paragraph = new Paragraph(textOf(runs), spans);
       widths.forEach((widthPx, j) => {

@@ -1,9 +1,20 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { gunzipSync } from 'node:zlib';
 import type { Slice } from '../../src/core/text';
-import { HarfBuzz, slicesOf } from '../../src/engine/measuring';
+import { HarfBuzz, ownFonts, sliceOfOwn, slicesOf } from '../../src/engine/measuring';
 
 const measures = 'public/measures';
+
+/** A font as a project may bring one. */
+export const ownFontFile =
+  'node_modules/@fontsource-variable/commissioner/files/commissioner-latin-wght-normal.woff2';
+
+export async function ownSlice(): Promise<Slice> {
+  const wasm = readFileSync('node_modules/harfbuzzjs/dist/harfbuzz.wasm');
+  const harfbuzz = await HarfBuzz.load(new WebAssembly.Module(wasm));
+  const fonts = await ownFonts(new Map([['own', readFileSync(ownFontFile).toString('base64')]]));
+  return sliceOfOwn('own', fonts.get('own') ?? new Uint8Array(), harfbuzz);
+}
 
 /** The slices of all packs, by family. */
 export async function allSlices(): Promise<ReadonlyMap<string, readonly Slice[]>> {

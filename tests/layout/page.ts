@@ -3,6 +3,7 @@ import { basename } from 'node:path';
 import { type Browser, chromium, type Page } from '@playwright/test';
 import { chromiumArguments, chromiumPath } from '../../scripts/chromium.mjs';
 import { families } from '../../scripts/fonts/families.mjs';
+import { ownFontFile } from './measuring';
 
 const origin = 'http://layout.test';
 
@@ -27,6 +28,8 @@ export async function openPage(ratio: number): Promise<{ page: Page; close: () =
   );
   css.push(`@font-face{font-family:'Row Box';font-weight:100 900;src:url(/box.ttf)}`);
   files.set('/box.ttf', 'public/faces/box.ttf');
+  css.push(`@font-face{font-family:'Own own';font-weight:100 900;src:url(/own.woff2)}`);
+  files.set('/own.woff2', ownFontFile);
   await page.route(`${origin}/**`, (route) => {
     const file = files.get(new URL(route.request().url()).pathname);
     if (file !== undefined && existsSync(file))
@@ -46,6 +49,7 @@ export async function loadFaces(page: Page, texts: readonly string[], font: stri
     async ({ texts, font }) => {
       const probe = document.createElement('div');
       probe.style.cssText = `font:16px/20px ${font}`;
+      await document.fonts.load("16px 'Own own'");
       probe.append(
         ...texts.map((text) => {
           const line = document.createElement('p');

@@ -25,15 +25,19 @@ test.each([
     text: texts,
     sizePx: fc.constantFrom(11, 12, 14, 15, 20, 28),
     weight: fc.constantFrom(400, 550, 600, 700),
+    spacingPx: fc.constantFrom(0, 0, 0.3, 2),
     ratio: fc.constantFrom(1, 1.25, 1.5, 2),
     widthPx: fc.integer({ min: 20, max: 700 }),
   });
   fc.assert(
-    fc.property(looks, ({ text, sizePx, weight, ratio, widthPx }) => {
+    fc.property(looks, ({ text, sizePx, weight, spacingPx, ratio, widthPx }) => {
       const own = new TextMeasures({ ratio, language: 'en' }, port).of([
-        { words: text, font: { sizePx, weight } },
+        { words: text, font: { sizePx, weight, spacingPx, family: undefined } },
       ]);
-      const font = { chain, weight, language: 'en', sizePx: Math.fround(sizePx * ratio) };
+      const font = {
+        ...{ chain, weight, language: 'en', sizePx: Math.fround(sizePx * ratio) },
+        spacingPx: Math.fround(Math.fround(spacingPx) * ratio),
+      };
       const whole = new Paragraph(text, [{ end: text.length, font }]);
       expect(own?.width).toBe(Math.round(whole.width(0, text.length) * 64));
       const units = Math.floor(widthPx * ratio * 64);

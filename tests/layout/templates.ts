@@ -7,8 +7,17 @@ import {
   type StackPart,
   type StandingPart,
   type Template,
+  type TextStyle,
 } from '../../src/core/templates';
 import { scripts, textMaker } from './corpus';
+
+/** Those of every project, one whose letters stand apart, and one in a font of the project's own. */
+const styles: readonly TextStyle[] = [
+  ...neutralStyles,
+  { name: 'apart', size: 13, lineHeight: 18, weight: 500, colour: 'ink', letterSpacing: 0.7 },
+  { name: 'own', size: 17, lineHeight: 24, weight: 650, colour: 'ink', family: 'own' },
+];
+const styleNames = styles.map(({ name }) => name);
 
 /** A template with values for its slots. */
 export interface RowCase {
@@ -49,7 +58,7 @@ export function rowMaker(seed: number): () => RowCase {
     part: 'label',
     id: `p${parts}`,
     text: pick([byValue, byValue, { ...byValue, else: null }]),
-    style: pick(['title', 'body', 'small', 'value', byValue] as const),
+    style: pick([...styleNames, byValue]),
     lines: pick([1, 1, 2, 3, 'all', byValue] as const),
     ...(random() < 0.2 && { language: pick(['en', 'ja', 'ko', 'zh-Hans', 'zh-Hant', byValue]) }),
     ...(random() < 0.2 && { overflow: 'shrink', smallest: pick([8, 10, 12]) }),
@@ -66,7 +75,7 @@ export function rowMaker(seed: number): () => RowCase {
       part: 'run',
       id: `p${parts}`,
       text: pick([byValue, byValue, ' – ', { ...byValue, else: null }]),
-      ...(random() < 0.6 && { style: pick(['title', 'small', 'value', byValue]) }),
+      ...(random() < 0.6 && { style: pick([...styleNames, byValue]) }),
       ...(random() < 0.3 && { weight: pick([400, 550, 700, byValue]) }),
       ...(random() < 0.2 && { italic: pick([true, byValue]) }),
       ...(random() < 0.2 && { strike: true }),
@@ -118,7 +127,7 @@ export function rowMaker(seed: number): () => RowCase {
   const value = ({ part, kind, property, leaves }: PlanSlot): EntryValue => {
     if (property === 'weight') return pick([250, 400, 620, undefined]);
     if (kind === 'condition') return pick([true, false]);
-    if (kind === 'style') return pick(['title', 'body', 'small', 'value']);
+    if (kind === 'style') return pick(styleNames);
     if (kind === 'language') return pick(['tr', 'ja', 'ko', 'zh', 'zh-TW', undefined]);
     if (kind === 'lines') return pick([1, 2, 3, 'all']);
     if (kind === 'size')
@@ -134,7 +143,7 @@ export function rowMaker(seed: number): () => RowCase {
     parts = 0;
     images.clear();
     const template: Template = { id: 't', name: 't', type: 'x', row: stack(1) };
-    const plan = rowPlanOf(template, neutralStyles);
+    const plan = rowPlanOf(template, styles);
     return {
       plan,
       values: plan.slots.map(value),

@@ -10,6 +10,10 @@ export interface LabelFont {
   /** The size of letters, in CSS px. */
   readonly sizePx: number;
   readonly weight: number;
+  /** What stands after each letter, in CSS px. */
+  readonly spacingPx: number;
+  /** A font of the project's own, by the id of its content; undefined: none. */
+  readonly family: string | undefined;
 }
 
 /** Words in one font. */
@@ -127,7 +131,7 @@ export class RowLabel {
 
   /** The font of a run that is so many steps smaller. */
   fontAt(run: number, steps: number): LabelFont {
-    const font = this.fonts[run] ?? { sizePx: 0, weight: 400 };
+    const font = this.fonts[run] ?? noFont;
     return steps === 0 ? font : { ...font, sizePx: font.sizePx - steps * this.scale.textSize };
   }
 
@@ -140,10 +144,15 @@ export class RowLabel {
     const [own] = this.runs;
     const base = own?.style ?? styleNamed(this.styles, undefined);
     const styles = this.runs.map(({ style }) => style ?? base);
-    this.fonts = this.runs.map(({ style, weight }) => ({
-      sizePx: (style ?? base).size * textSize,
-      weight: weight ?? (style === undefined ? own?.weight : undefined) ?? (style ?? base).weight,
-    }));
+    this.fonts = this.runs.map(({ style, weight }) => {
+      const { size, weight: ofStyle, letterSpacing = 0, family } = style ?? base;
+      return {
+        sizePx: size * textSize,
+        weight: weight ?? (style === undefined ? own?.weight : undefined) ?? ofStyle,
+        spacingPx: letterSpacing * textSize,
+        family,
+      };
+    });
     // All lines are as high as those of its highest run.
     const highest = Math.max(...styles.map(({ lineHeight }) => lineHeight));
     this.node.lineHeight = lineUnits(highest * textSize);
@@ -153,6 +162,8 @@ export class RowLabel {
       smallestPx === undefined ? 0 : Math.max(0, Math.floor(leastPx - smallestPx));
   }
 }
+
+const noFont: LabelFont = { sizePx: 0, weight: 400, spacingPx: 0, family: undefined };
 
 const wordsOf = (value: Value): string => String(value ?? '');
 

@@ -8,6 +8,7 @@ export { type DeviceFamily, pictureName, withoutExtension } from './name';
 export {
   contentIdOf,
   contentsFor,
+  type HasContent,
   type Picture,
   type PictureContents,
   pictureType,

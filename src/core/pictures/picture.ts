@@ -38,13 +38,16 @@ export function pictureType(head: Uint8Array): PictureType | undefined {
   return marks.find(([, mark]) => mark.test(text))?.[0];
 }
 
-/** The contents of these pictures, as far as they are there. */
+/** What is kept by its content, beside the project. */
+export type HasContent = Pick<Picture, 'content'>;
+
+/** The contents of these, as far as they are there. */
 export const contentsFor = (
-  pictures: readonly Picture[],
+  wanted: readonly HasContent[],
   contents: PictureContents,
 ): PictureContents =>
   new Map(
-    pictures.flatMap(({ content }): [string, string][] => {
+    wanted.flatMap(({ content }): [string, string][] => {
       const base64 = contents.get(content);
       return base64 === undefined ? [] : [[content, base64]];
     }),

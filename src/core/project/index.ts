@@ -30,6 +30,7 @@ export {
 export { migrated } from './migrations';
 export { brokenReferences, compileFor, environmentOf, type FindItem, scopeFor } from './problems';
 export {
+  contentsNamed,
   type ItemSet,
   type ItemType,
   itemsIdOf,

@@ -17,7 +17,7 @@ import {
   type Value,
 } from '../values';
 import { projectFindings } from './findings';
-import { type ItemType, localeOf, type Project, stylesOf, typesOf, withId } from './project';
+import { drawnStyles, type ItemType, localeOf, type Project, typesOf, withId } from './project';
 
 /** A template made ready for the items of its type; `find` gives the item of a source that has a key. */
 export const compileFor = (
@@ -42,7 +42,7 @@ export function scopeFor(
     fields: withId(project.types, type)?.fields ?? [],
     sources: sourcesOf(project, find),
     formats: project.formats ?? [],
-    styles: stylesOf(project),
+    styles: drawnStyles(project),
     locale,
   };
 }

@@ -1,7 +1,8 @@
+import type { ProjectFont } from '../fonts';
 import type { NamedFormat } from '../formats';
 import type { Follow, Format, Key, Paging } from '../items';
 import type { List } from '../lists';
-import type { Picture } from '../pictures';
+import type { HasContent, Picture } from '../pictures';
 import { neutralStyles, type Template, type TextStyle } from '../templates';
 import type { Field } from '../values';
 
@@ -67,6 +68,7 @@ export interface Project {
   readonly formats?: readonly NamedFormat[];
   /** What texts may be set in, the first where nothing else is said; none: a neutral set. */
   readonly textStyles?: readonly TextStyle[];
+  readonly fonts?: readonly ProjectFont[];
   /** The locales that it is made for (BCP 47), the first of them shown first; none: English. */
   readonly locales?: readonly string[];
   /** How wide lists are at which boxes are checked, in CSS px; none: they are not. */
@@ -77,6 +79,23 @@ export interface Project {
 
 export const stylesOf = (project: Project): readonly TextStyle[] =>
   project.textStyles ?? neutralStyles;
+
+/** Styles as they are drawn: their font is that of a file, by the id of its content. */
+export function drawnStyles(project: Project): readonly TextStyle[] {
+  const { fonts = [] } = project;
+  if (fonts.length === 0) return stylesOf(project).map(({ family: _, ...style }) => style);
+  const contents = new Map(fonts.map(({ name, content }) => [name, content]));
+  return stylesOf(project).map(({ family, ...style }) => {
+    const content = family === undefined ? undefined : contents.get(family);
+    return content === undefined ? style : { ...style, family: content };
+  });
+}
+
+/** What stands beside the project, by the ids of contents: of its pictures and its fonts. */
+export const contentsNamed = ({ pictures, fonts = [] }: Project): readonly HasContent[] => [
+  ...pictures,
+  ...fonts,
+];
 
 export const localeOf = (project: Project): string => project.locales?.[0] ?? 'en';
 

@@ -73,6 +73,8 @@ export const textStyleShape: Shape<TextStyle> = record<TextStyle>({
   lineHeight: number({ min: 4, max: 400 }),
   weight: number({ min: 100, max: 900 }),
   colour: oneOf(['ink', 'ash']),
+  family: optional(text(200)),
+  letterSpacing: optional(number({ min: -10, max: 40 })),
 });
 
 export const templateShape: Shape<Template> = record<Template>({

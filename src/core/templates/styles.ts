@@ -6,6 +6,10 @@ export interface TextStyle {
   /** From 100 to 900. */
   readonly weight: number;
   readonly colour: 'ink' | 'ash';
+  /** A font of the project's own, by its name; none: the faces that every project has. */
+  readonly family?: string;
+  /** After each letter, in px. */
+  readonly letterSpacing?: number;
 }
 
 /** Styles of a project that has said none of its own. */

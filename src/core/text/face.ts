@@ -7,6 +7,8 @@ export interface Shaping {
   readonly isRtl: boolean;
   /** BCP 47 tag. */
   readonly language: string;
+  /** Letters stand apart: none of them are joined to one sign. */
+  readonly isSpaced: boolean;
 }
 
 /** Glyphs in visual order as columns: filled anew by the next shaping. */

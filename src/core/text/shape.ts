@@ -11,6 +11,8 @@ export interface Font {
   readonly language: string;
   /** The size of letters, in device px. */
   readonly sizePx: number;
+  /** What stands after each letter, in device px. */
+  readonly spacingPx: number;
 }
 
 /** A stretch of a paragraph in one font: from where the one before ends. */
@@ -38,6 +40,8 @@ export interface ShapedGlyph {
   readonly unitsPerEm: number;
   /** The size of its font, in device px. */
   readonly sizePx: number;
+  /** What stands after the letter that it ends, in device px; 0 for others. */
+  readonly spacingPx: number;
 }
 
 /** A stretch of a paragraph, shaped. Its columns have a place for each UTF-16 unit of it. */
@@ -110,7 +114,8 @@ const isSameFont = (one: Font, other: Font): boolean =>
   (one.chain === other.chain &&
     one.weight === other.weight &&
     one.language === other.language &&
-    one.sizePx === other.sizePx);
+    one.sizePx === other.sizePx &&
+    one.spacingPx === other.spacingPx);
 
 class Shaping {
   private readonly glyphs: ShapedGlyph[] = [];
@@ -182,7 +187,8 @@ class Shaping {
     if (!mayDraw(slice, text, stretch)) return [stretch];
     const isRtl = (run.level & 1) === 1;
     const face = slice.face(font.weight);
-    const how = { script: run.script, isRtl, language: font.language };
+    const isSpaced = font.spacingPx !== 0;
+    const how = { script: run.script, isRtl, language: font.language, isSpaced };
     const shaped = face.shape(text, stretch, how);
     const refused = new Set<number>();
     for (let i = 0; i < shaped.count; i += 1)
@@ -194,7 +200,7 @@ class Shaping {
       const cluster = clusterAt(shaped, at);
       if (cluster >= 0) refused.add(cluster);
     }
-    this.take(shaped, refused, stretch, { face, sizePx: font.sizePx });
+    this.take(shaped, refused, stretch, { face, font, script: run.script });
     return refused.size === 0 ? [] : restOf(shaped, refused, stretch, isRtl);
   }
 
@@ -202,9 +208,10 @@ class Shaping {
     shaped: Glyphs,
     refused: ReadonlySet<number>,
     stretch: Stretch,
-    { face, sizePx }: { readonly face: Face; readonly sizePx: number },
+    { face, font, script }: { readonly face: Face; readonly font: Font; readonly script: string },
   ): void {
     const { items, whole } = this;
+    let last = -1;
     let segment: Segment | undefined;
     for (let i = 0; i < shaped.count; i += 1) {
       const cluster = shaped.cluster[i] ?? 0;
@@ -233,12 +240,25 @@ class Shaping {
         units: own?.units ?? 0,
         kerning: own === undefined ? 0 : (advance - own.fine) / fine,
         unitsPerEm: face.unitsPerEm,
-        sizePx,
+        sizePx: font.sizePx,
+        spacingPx: cluster === last ? 0 : spacingAfter(this.text[cluster] ?? '', script, font),
       });
+      last = cluster;
       if (shaped.isUnsafe[i] === 1 && cluster !== stretch.start)
         this.isUnsafe[cluster - whole.start] = 1;
     }
   }
+}
+
+/** Scripts whose letters are joined: only their words stand apart (CSS Text 4, section 8.2.1). */
+const joinedUp = new Set(['Arab', 'Rohg', 'Mand', 'Mong', 'Nkoo', 'Phag', 'Syrc']);
+/** What has no width gets none. */
+const isWidthless = /[\p{Default_Ignorable_Code_Point}\p{Cc}\u200b]/u;
+
+/** What stands after a letter of a script, in device px. */
+function spacingAfter(char: string, script: string, { spacingPx }: Font): number {
+  if (spacingPx === 0 || isWidthless.test(char)) return 0;
+  return joinedUp.has(script) && !/[ \u00a0]/.test(char) ? 0 : spacingPx;
 }
 
 /** Whether a slice has any character of a stretch, as it is or taken apart. */

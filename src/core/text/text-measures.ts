@@ -12,6 +12,10 @@ import { type ParagraphOfRuns, paragraphsOf, paragraphsOfRuns } from './words';
 export interface TextFont extends Pick<Font, 'weight'> {
   /** The size of letters, in CSS px. */
   readonly sizePx: number;
+  /** What stands after each of them, in CSS px. */
+  readonly spacingPx: number;
+  /** A font of the project's own that draws what it can; undefined: none. */
+  readonly family: string | undefined;
 }
 
 /** A text, or a run of one that goes on in another font. */
@@ -22,12 +26,12 @@ export interface TextRun {
 
 /** Where texts of a language are shaped, and how they are broken. */
 export interface TextPort {
-  /** What the language is drawn with now. */
-  readonly chain: () => Font['chain'];
+  /** What the language is drawn with now, after a font of the project's own. */
+  readonly chain: (family: string | undefined) => Font['chain'];
   /** Whether all is there that a text takes to be shaped. */
   readonly hasFaces: (text: string) => boolean;
-  /** Whether any face draws a character, but for the one that draws all as boxes. */
-  readonly draws: (char: number) => boolean;
+  /** Whether any face, or a font of the project's own, draws a character, but for the one that draws all as boxes. */
+  readonly draws: (char: number, family: string | undefined) => boolean;
   readonly findBreaks: FindBreaks;
 }
 
@@ -79,10 +83,10 @@ export class TextMeasures {
   }
 
   /** The characters of a text that nothing draws; none while faces that it takes are not there. */
-  undrawn(words: string): readonly string[] {
+  undrawn(words: string, family: string | undefined): readonly string[] {
     if (isOfFirstFace.test(words) || !this.port.hasFaces(words)) return [];
     return [...words].filter(
-      (char) => !isUnseen.test(char) && !this.port.draws(char.codePointAt(0) ?? 0),
+      (char) => !isUnseen.test(char) && !this.port.draws(char.codePointAt(0) ?? 0, family),
     );
   }
 
@@ -123,13 +127,14 @@ export class TextMeasures {
     return measure;
   }
 
-  private fontOf({ weight, sizePx }: TextFont): Font {
-    const ofDevice = Math.fround(Math.fround(sizePx) * this.place.ratio);
+  private fontOf({ weight, sizePx, spacingPx, family }: TextFont): Font {
+    const ofDevice = (px: number) => Math.fround(Math.fround(px) * this.place.ratio);
     return {
-      chain: this.port.chain(),
+      chain: this.port.chain(family),
       weight,
       language: this.place.language,
-      sizePx: drawnSize(ofDevice),
+      sizePx: drawnSize(ofDevice(sizePx)),
+      spacingPx: ofDevice(spacingPx),
     };
   }
 
@@ -185,7 +190,8 @@ export class TextMeasures {
 
 const noWords = new Int32Array(0);
 
-const idOf = ({ weight, sizePx }: TextFont): string => `${weight} ${sizePx}`;
+const idOf = ({ weight, sizePx, spacingPx, family = '' }: TextFont): string =>
+  `${weight} ${sizePx} ${spacingPx} ${family}`;
 const idOfRuns = (runs: readonly TextRun[]): string =>
   runs.map(({ words, font }) => `${idOf(font)} ${words.length} ${words}`).join('');
 

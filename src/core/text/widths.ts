@@ -30,7 +30,8 @@ export function advancesOf({ glyphs, items, start }: Shaped): Advances {
       kerningScale = (sizePx * 65_536) / unitsPerEm;
     }
     const advance =
-      (Math.round(glyph.units * scale) + Math.round(glyph.kerning * kerningScale)) / 65_536;
+      (Math.round(glyph.units * scale) + Math.round(glyph.kerning * kerningScale)) / 65_536 +
+      glyph.spacingPx;
     ofGlyphs[i] = advance;
     const unit = glyph.cluster - start;
     ofUnits[unit] = (ofUnits[unit] ?? 0) + advance;

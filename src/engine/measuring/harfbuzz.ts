@@ -28,10 +28,16 @@ const names = [
   'hb_buffer_get_glyph_infos',
   'hb_buffer_get_glyph_positions',
   'hb_shape',
+  'hb_set_create',
+  'hb_set_destroy',
+  'hb_set_next_many',
+  'hb_face_collect_unicodes',
 ] as const;
 
 type Functions = Readonly<Record<(typeof names)[number], (...values: number[]) => number>>;
 
+/** Features that are turned off, those of letters that stand apart last. */
+const off = ['calt', 'liga', 'clig'] as const;
 const leftToRight = 4;
 const rightToLeft = 5;
 const writable = 2;
@@ -62,9 +68,9 @@ export class HarfBuzz {
   ) {
     this.buffer = call.hb_buffer_create();
     this.text = call.malloc(2 * maxUnits);
-    this.features = call.malloc(16);
-    const feature = this.words(this.features, 4);
-    feature.set([tagOf('calt'), 0, 0, 0xffffffff]);
+    this.features = call.malloc(16 * off.length);
+    const all = off.flatMap((feature) => [tagOf(feature), 0, 0, 0xffffffff]);
+    this.words(this.features, all.length).set(all);
   }
 
   /** `module`: `harfbuzz.wasm`, compiled. */
@@ -98,6 +104,26 @@ export class HarfBuzz {
     return new LoadedFace(this, call.hb_face_create(blob, 0));
   }
 
+  /** The characters that a face has: first and last of each stretch, one after the other. */
+  charactersOf(face: number): readonly number[] {
+    const { call } = this;
+    const set = call.hb_set_create();
+    call.hb_face_collect_unicodes(face, set);
+    const many = maxUnits / 2;
+    const ranges: number[] = [];
+    for (let last = 0xffffffff; ; ) {
+      const count = call.hb_set_next_many(set, last, this.text, many);
+      for (const char of this.words(this.text, count)) {
+        if (ranges.at(-1) === char - 1) ranges[ranges.length - 1] = char;
+        else ranges.push(char, char);
+        last = char;
+      }
+      if (count < many) break;
+    }
+    call.hb_set_destroy(set);
+    return ranges;
+  }
+
   /** A font of a face; the weight goes into its `wght` axis if it has one. */
   font(face: number, scale: number, weight: number): number {
     const { call } = this;
@@ -124,8 +150,10 @@ export class HarfBuzz {
     call.hb_buffer_set_direction(buffer, how.isRtl ? rightToLeft : leftToRight);
     call.hb_buffer_set_script(buffer, tagOf(how.script));
     call.hb_buffer_set_language(buffer, this.language(how.language));
-    // Chromium shapes Hangul without contextual alternates.
-    call.hb_shape(font, buffer, this.features, how.script === 'Hang' ? 1 : 0);
+    // Chromium shapes Hangul without contextual alternates, and letters that stand apart without ligatures.
+    const first = how.script === 'Hang' ? 0 : 1;
+    const count = (how.isSpaced ? off.length : 1) - first;
+    call.hb_shape(font, buffer, this.features + 16 * first, count);
     return this.read(from);
   }
 
@@ -185,6 +213,10 @@ export class LoadedFace {
     const table = hb.call.hb_face_reference_table(face, tagOf('COLR'));
     this.hasColour = hb.call.hb_blob_get_length(table) > 0;
     hb.call.hb_blob_destroy(table);
+  }
+
+  characters(): readonly number[] {
+    return this.hb.charactersOf(this.face);
   }
 
   at(weight: number): Face {

@@ -5,5 +5,6 @@ export { HarfBuzz } from './harfbuzz';
 export { LateMeasures } from './late-measures';
 export { type MeasureFiles, Measures } from './measures';
 export { nodeBreaks } from './node-breaks';
+export { type FontContents, type OwnFonts, ownFonts, sliceOfOwn } from './own-fonts';
 export { slicesOf } from './pack';
 export { chainFor, familiesFor } from './row-fonts';

@@ -1,13 +1,25 @@
 import type { TextMeasures, TextPlace } from '../../core/text';
 import type { Measures } from './measures';
+import type { OwnFonts } from './own-fonts';
 
 /** Measures whose code comes when the first text is to be measured: first rows wait for none of it. */
 export class LateMeasures {
   private measures: Measures | undefined;
   private isComing = false;
+  private own: OwnFonts = new Map();
 
   /** `came`: told when more can be measured than before. */
   constructor(private readonly came: () => void) {}
+
+  get facesId(): number {
+    return this.measures?.facesId ?? 0;
+  }
+
+  /** From now on these are the project's own fonts. */
+  give(fonts: OwnFonts): void {
+    this.own = fonts;
+    this.measures?.give(fonts);
+  }
 
   get edition(): number {
     return this.measures?.edition ?? 0;
@@ -27,6 +39,7 @@ export class LateMeasures {
         import('./browser-files'),
       ]);
       this.measures = new Measures(browserFiles, this.came);
+      this.measures.give(this.own);
       this.measures.at(place);
     } catch {
       // Without the code rows keep their rough heights; the next one that is asked for tries again.

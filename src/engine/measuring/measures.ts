@@ -8,6 +8,7 @@ import {
   type TextPlace,
 } from '../../core/text';
 import { HarfBuzz } from './harfbuzz';
+import { type OwnFonts, sliceOfOwn } from './own-fonts';
 import { slicesOf } from './pack';
 import { chainFor, familiesFor } from './row-fonts';
 
@@ -33,6 +34,10 @@ const box = { family: 'Row Box', file: 'box.pack', ranges: [] };
 export class Measures {
   /** It is another one whenever more can be measured. */
   edition = 0;
+  /** It is another one whenever texts may be measured otherwise than before. */
+  facesId = 0;
+  private own: OwnFonts = new Map();
+  private readonly ownSlices = new Map<string, Slice>();
   private harfbuzz: HarfBuzz | undefined;
   private findBreaks: FindBreaks | undefined;
   private index: readonly FamilyFile[] = [];
@@ -40,7 +45,7 @@ export class Measures {
   private readonly coming = new Set<string>();
   /** The texts measured in each place. They have all their faces: more of them change nothing of it. */
   private readonly texts = new Map<string, TextMeasures>();
-  /** The chain of each language, of the slices that are there. */
+  /** The chain of each language and font of the project's own, of the slices that are there. */
   private readonly chains = new Map<string, SliceChain>();
   /** The characters of each language whose faces are there. */
   private readonly ready = new Map<string, Set<string>>();
@@ -52,6 +57,16 @@ export class Measures {
     private readonly files: MeasureFiles,
     private readonly came: () => void,
   ) {}
+
+  /** From now on these are the project's own fonts. */
+  give(fonts: OwnFonts): void {
+    this.own = fonts;
+    this.ownSlices.clear();
+    this.texts.clear();
+    this.chains.clear();
+    this.facesId += 1;
+    this.tell();
+  }
 
   /** Undefined: what it takes is still on its way. */
   at(place: TextPlace): TextMeasures | undefined {
@@ -87,20 +102,31 @@ export class Measures {
   private measuresAt(place: TextPlace): TextMeasures {
     const { language } = place;
     return new TextMeasures(place, {
-      chain: () => this.chainOf(language),
+      chain: (family) => this.chainOf(language, family),
       hasFaces: (text) => this.hasFacesFor(text, language),
-      draws: (char) => this.draws(char),
+      draws: (char, family) => this.draws(char, family),
       findBreaks: chromiumBreaks(this.findBreaks ?? (() => [])),
     });
   }
 
-  private chainOf(language: string): SliceChain {
-    const chain = this.chains.get(language) ?? chainFor(language, this.slices);
-    this.chains.set(language, chain);
+  private chainOf(language: string, family: string | undefined): SliceChain {
+    const id = `${family ?? ''} ${language}`;
+    const chain = this.chains.get(id) ?? chainFor(language, this.slices, this.ownSlice(family));
+    this.chains.set(id, chain);
     return chain;
   }
 
-  private draws(char: number): boolean {
+  private ownSlice(family: string | undefined): Slice | undefined {
+    const file = family === undefined ? undefined : this.own.get(family);
+    if (family === undefined || file === undefined || this.harfbuzz === undefined) return undefined;
+    const slice = this.ownSlices.get(family) ?? sliceOfOwn(family, file, this.harfbuzz);
+    this.ownSlices.set(family, slice);
+    return slice;
+  }
+
+  private draws(char: number, family: string | undefined): boolean {
+    const own = this.ownSlice(family);
+    if (own !== undefined && isIn(own.ranges, char)) return true;
     for (const [family, slices] of this.slices)
       if (family !== box.family && slices.some(({ ranges }) => isIn(ranges, char))) return true;
     return false;

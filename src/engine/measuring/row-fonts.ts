@@ -39,9 +39,13 @@ export const familiesFor = (language: string): readonly string[] => [
   last,
 ];
 
-/** The chain of a language from the slices that are at hand. */
+/** The chain of a language from the slices that are at hand, after a font of the project's own. */
 export const chainFor = (
   language: string,
   slices: ReadonlyMap<string, readonly Slice[]>,
+  own?: Slice,
 ): SliceChain =>
-  new SliceChain(familiesFor(language).flatMap((family) => slices.get(family) ?? []));
+  new SliceChain([
+    ...(own === undefined ? [] : [own]),
+    ...familiesFor(language).flatMap((family) => slices.get(family) ?? []),
+  ]);

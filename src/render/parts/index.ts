@@ -6,6 +6,7 @@ import { run } from './run';
 import { stack } from './stack';
 
 export type { Around, Direction, Draw, PartView, Pictures } from './part-view';
+export { ownFace } from './words';
 
 /** The view of each kind, by its name. A kind that is not here is drawn as the words that it shows. */
 export const partViews: Readonly<Record<string, PartView>> = { label, run, image, stack };

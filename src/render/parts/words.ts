@@ -14,6 +14,9 @@ interface Said {
   isJoined: boolean;
 }
 
+/** What a font of the project's own is called in style sheets, by the id of its content. */
+export const ownFace = (content: string): string => `Own ${content.replace(/[^a-z0-9]/gi, '')}`;
+
 const saidBy = new WeakMap<Element, Said>();
 
 function saidOf(element: Element): Said {
@@ -56,6 +59,14 @@ export const drawsOfWords: PartView['draws'] = {
       style === undefined
         ? ''
         : `calc((${style.size}px - var(--yc-less, 0px)) * var(--row-text-size, 1))`;
+    // A style within another one takes nothing of it.
+    const { family, letterSpacing } = style ?? {};
+    element.style.fontFamily =
+      style === undefined
+        ? ''
+        : `${family === undefined ? '' : `"${ownFace(family)}", `}var(--row-face)`;
+    element.style.letterSpacing =
+      style === undefined ? '' : `calc(${letterSpacing ?? 0}px * var(--row-text-size, 1))`;
     drawWeight(element);
     fitLines(runsAround(element));
   },

@@ -8,11 +8,12 @@ import {
   ownValue,
   type Result,
 } from '../../base';
+import { fontFindings } from '../../fonts';
 import { asItem, type Item, refusal } from '../../items';
 import { contentsFor, type PictureContents, withoutContent } from '../../pictures';
 import { projectFindings } from '../findings';
 import { migrated } from '../migrations';
-import { formatVersion, itemsIdOf, ownSet, type Project } from '../project';
+import { contentsNamed, formatVersion, itemsIdOf, ownSet, type Project } from '../project';
 
 /** Deeper than any project and than what its items may be; what goes through it counts on that. */
 const deepest = 500;
@@ -21,7 +22,7 @@ const deepest = 500;
 export interface ProjectFile {
   readonly project: Project;
   readonly items: ReadonlyMap<string, readonly Item[]>;
-  /** What the project's pictures show. */
+  /** What the project's pictures show, and the files of its fonts. */
   readonly contents: PictureContents;
   readonly findings: readonly Finding[];
 }
@@ -53,12 +54,13 @@ export async function readProject(
   const read = validatedContents(shown, file);
   if (!read.ok) return read;
   const items = itemsBySource(kept);
-  const contents = contentsFor(project.value.pictures, new Map(Object.entries(read.value)));
+  const contents = contentsFor(contentsNamed(project.value), new Map(Object.entries(read.value)));
   const findings = [
     ...project.value.sources
       .filter((source) => !items.has(source.id))
       .map((source) => projectFindings.itemsMissing(source.id)),
     ...withoutContent(project.value.pictures, contents),
+    ...fontFindings(project.value.fonts ?? [], contents),
   ];
   return ok({ project: project.value, items, contents, findings });
 }

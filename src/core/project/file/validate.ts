@@ -37,6 +37,7 @@ function held<T>(work: () => T, file: string): Result<T, Finding> {
 
 const parts = [
   ...(['sources', 'types', 'templates', 'lists', 'pictures', 'formats', 'locales'] as const),
+  ...(['fonts', 'textStyles'] as const),
   ...(['widths', 'textSizes'] as const),
 ];
 const maxOfOne = 5_000;

@@ -1,10 +1,10 @@
 import type { Item } from '../../items';
 import { contentsFor, type PictureContents } from '../../pictures';
-import { itemsIdOf, ownSet, type Project, type Source } from '../project';
+import { contentsNamed, itemsIdOf, ownSet, type Project, type Source } from '../project';
 
 /**
  * The project file, piece by piece: two spaces, keys and arrays in the order that they have, what
- * pictures show and, last, the items, one a line, so that version control shows what changed.
+ * pictures show, the files of fonts and, last, the items, one a line, so that version control shows what changed.
  */
 export function* writeProject(
   project: Project,
@@ -12,7 +12,7 @@ export function* writeProject(
   contents: PictureContents = new Map(),
 ): Generator<string, void> {
   const head = { ...project, sources: project.sources.map(asWritten) };
-  const shown = contentsFor(project.pictures, contents);
+  const shown = contentsFor(contentsNamed(project), contents);
   const text = JSON.stringify(
     shown.size === 0 ? head : { ...head, contents: Object.fromEntries(shown) },
     null,

@@ -1,3 +1,4 @@
+import type { ProjectFont } from '../../fonts';
 import { isLocale } from '../../formats';
 import type { Follow, Key, Paging } from '../../items';
 import type { Arrangement, Choice, List } from '../../lists';
@@ -108,7 +109,12 @@ const picture: Shape<Picture> = record<Picture>({
   content: text(60, { minChars: 1 }),
 });
 
-/** What pictures show, by the ids of contents. */
+const font: Shape<ProjectFont> = record<ProjectFont>({
+  name: text(200, { minChars: 1 }),
+  content: text(60, { minChars: 1 }),
+});
+
+/** What pictures show, and the files of fonts, by the ids of contents. */
 export const contentShape: Shape<string> = text(Number.MAX_SAFE_INTEGER, {
   minChars: 1,
   pattern: ['^[A-Za-z0-9+/]*={0,2}$', 'be base64'],
@@ -131,6 +137,7 @@ export const projectShape: Shape<Project> = record<Project>({
   lists: list(listOfItems, { tellsApart: 'id' }),
   pictures: list(picture, { tellsApart: 'name' }),
   formats: optional(list(formatShape, { max: 500 })),
+  fonts: optional(list(font, { tellsApart: 'name', max: 50 })),
   textStyles: optional(list(textStyleShape, { tellsApart: 'name', max: 100 })),
   locales: optional(list(locale(), { min: 1, max: 100 })),
   widths: optional(list(number(checkedWidths), { max: maxChecked })),

@@ -11,6 +11,7 @@ const items = ['Ash', 'Spruce and larch', 'Oak'].map((name, at) => ({ id: `o-${a
 /** Letters as wide as half their size. */
 const letters: RowMeasures = {
   edition: 1,
+  facesId: 0,
   at: () => ({
     of(runs) {
       const widths = runs.map(({ words, font }) => words.length * (font.sizePx / 2) * 64);

@@ -16,6 +16,7 @@ const items = Array.from({ length: 40 }, (_, at) => ({
 function letters(): RowMeasures & { come(): void } {
   let edition = 0;
   return {
+    facesId: 0,
     get edition() {
       return edition;
     },

@@ -17,6 +17,8 @@ import { cutOff, cutRuns } from '../../cut';
 export interface RowMeasures {
   /** It is another one whenever more can be measured exactly. */
   readonly edition: number;
+  /** It is another one whenever texts may be measured otherwise. */
+  readonly facesId: number;
   /** Undefined: what it takes has not come yet. */
   at(place: TextPlace): RowTexts | undefined;
 }
@@ -26,7 +28,7 @@ export interface RowTexts {
   /** A text of one run or more; undefined: some face that it takes is not there. */
   of(runs: readonly FontedWords[]): MeasuredText | undefined;
   /** The characters of a text that no face draws. */
-  undrawn(words: string): readonly string[];
+  undrawn(words: string, family: string | undefined): readonly string[];
   /** Where a text stands in a pool; undefined: it is no sum of words. */
   put(words: string, pool: TextPool): number | undefined;
   /** Measures texts of a pool, one after the other. */

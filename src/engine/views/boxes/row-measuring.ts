@@ -139,7 +139,15 @@ export class RowMeasuring {
   /** The rows as they can be solved in any width. */
   private rowsOf(values: RowValues, measures: RowMeasures, box: RowBox): MeasuredRows {
     const { version } = this.world;
-    const of = [values.arranged, values.plans, version, box.ratio, box.textSize, box.language];
+    const of = [
+      values.arranged,
+      values.plans,
+      version,
+      box.ratio,
+      box.textSize,
+      box.language,
+      measures.facesId,
+    ];
     if (this.rows === undefined || of.some((each, at) => each !== this.ofRows[at])) {
       this.rows = new MeasuredRows(values, measures, box);
       this.ofRows = of;

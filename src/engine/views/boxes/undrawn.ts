@@ -30,11 +30,13 @@ export function* undrawnFindings(
     const plan = arranged.plans[entry] ?? 0;
     const row = boxes[plan];
     row?.fill(valuesAt(entry));
-    const runs = (row?.labels ?? []).flatMap(({ node, runs }) =>
-      row?.label(node.part) === undefined ? [] : runs,
+    const runs = (row?.labels ?? []).flatMap((label) =>
+      row?.label(label.node.part) === undefined
+        ? []
+        : label.runs.map((run, at) => ({ ...run, family: label.fontAt(at, 0).family })),
     );
-    for (const { part, words } of runs) {
-      const chars = texts.undrawn(words);
+    for (const { part, words, family } of runs) {
+      const chars = texts.undrawn(words, family);
       if (chars.length === 0) continue;
       const key = `${plan} ${part}`;
       const own = found.get(key) ?? {

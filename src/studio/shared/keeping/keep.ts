@@ -1,4 +1,5 @@
 import { contentsFor, type PictureContents } from '../../../core/pictures';
+import { contentsNamed } from '../../../core/project';
 import type { KeepAnswer } from '../../../engine';
 import { fetched } from '../controls/on-demand';
 import { engine, useSession } from '../session/session';
@@ -111,14 +112,14 @@ type Kept = NonNullable<ReturnType<typeof recordNow>>;
 /** What the browser has of the project's contents once these were sent. */
 const contentsKept = ({ id, project }: Kept, sent: PictureContents): ReadonlySet<string> => {
   const before = keptLast?.id === id ? keptLast.contents : new Set();
-  const used = project.pictures.map(({ content }) => content);
+  const used = contentsNamed(project).map(({ content }) => content);
   return new Set(used.filter((content) => sent.has(content) || before.has(content)));
 };
 
-/** What pictures show that the browser has not kept: megabytes, that need not go at each edit. */
+/** What of pictures and fonts the browser has not kept: megabytes, that need not go at each edit. */
 function contentsSince({ id, project }: Kept): PictureContents {
   const known = keptLast?.id === id ? keptLast.contents : new Set();
-  const since = project.pictures.filter(({ content }) => !known.has(content));
+  const since = contentsNamed(project).filter(({ content }) => !known.has(content));
   return contentsFor(since, useSession.getState().contents);
 }
 

@@ -1,0 +1,73 @@
+import { fontFile } from '../../core/fonts';
+
+/**
+ * A font file as tables that are read as they are (ISO/IEC 14496-22): what is wrapped for the web
+ * is unwrapped (WOFF 1.0 section 5, WOFF 2.0). Rejected where it is no font.
+ */
+export async function unwrapped(file: Uint8Array): Promise<Uint8Array> {
+  switch (fontFile(file)) {
+    case 'sfnt':
+      return file;
+    case 'woff':
+      return fromWoff(file);
+    case 'woff2': {
+      // It is large, and few bring such a file.
+      const { default: wawoff2 } = await import('wawoff2');
+      return wawoff2.decompress(file);
+    }
+    default:
+      throw new Error('This is no font.');
+  }
+}
+
+const headBytes = 44;
+const entryBytes = 20;
+/** No font that is measured is larger, unwrapped. */
+const mostBytes = 64_000_000;
+
+async function fromWoff(file: Uint8Array): Promise<Uint8Array> {
+  const view = new DataView(file.buffer, file.byteOffset, file.length);
+  const count = view.getUint16(12);
+  const tables: { readonly head: readonly number[]; readonly bytes: Uint8Array }[] = [];
+  let total = 12 + 16 * count;
+  for (let i = 0; i < count; i += 1) {
+    const at = headBytes + entryBytes * i;
+    const [tag, start, packed, whole, sum] = [0, 4, 8, 12, 16].map((by) => view.getUint32(at + by));
+    if (start === undefined || packed === undefined || whole === undefined) break;
+    total += padded(whole);
+    if (total > mostBytes) throw new Error('This font is too large.');
+    const bytes = file.subarray(start, start + packed);
+    tables.push({
+      head: [tag ?? 0, sum ?? 0],
+      bytes: packed < whole ? await inflated(bytes) : bytes,
+    });
+  }
+  return joined(view.getUint32(4), tables, total);
+}
+
+/** Tables beginning at whole 32 bits, after a directory of them. */
+function joined(
+  flavour: number,
+  tables: readonly { readonly head: readonly number[]; readonly bytes: Uint8Array }[],
+  total: number,
+): Uint8Array {
+  const made = new Uint8Array(total);
+  const view = new DataView(made.buffer);
+  view.setUint32(0, flavour);
+  view.setUint16(4, tables.length);
+  let end = 12 + 16 * tables.length;
+  tables.forEach(({ head: [tag = 0, sum = 0], bytes }, i) => {
+    for (const [field, value] of [tag, sum, end, bytes.length].entries())
+      view.setUint32(12 + 16 * i + 4 * field, value);
+    made.set(bytes, end);
+    end += padded(bytes.length);
+  });
+  return made;
+}
+
+const padded = (length: number): number => (length + 3) & ~3;
+
+async function inflated(bytes: Uint8Array): Promise<Uint8Array> {
+  const stream = new Blob([bytes.slice()]).stream().pipeThrough(new DecompressionStream('deflate'));
+  return new Uint8Array(await new Response(stream).arrayBuffer());
+}
