@@ -3,7 +3,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Ajv from 'ajv/dist/2020';
 import { describe, expect, test } from 'vitest';
+import { neutralStyles } from '../src/core/templates';
 import { yarncard, yarncardBuilt } from '../tests/support/command-line';
+import { ownFontFile } from '../tests/support/own-font';
 import type { PartBox } from './row-boxes';
 
 const folder = mkdtempSync(join(tmpdir(), 'yarncard-'));
@@ -258,6 +260,31 @@ describe('resolve', () => {
     // Three lines of 40 px and one of 32, a gap of 2, paddings of 10; the picture stands at the right.
     expect(boxOf('row').height).toBe(174);
     expect(boxOf('picture').x).toBe(360 - 16 - 40);
+  });
+
+  test('knows the fonts of a project’s own, and how wide its runs are', () => {
+    const demo = JSON.parse(readFileSync('public/demo/thrumwick.yarncard.json', 'utf8'));
+    const price = demo.templates[0].row.children[2].children[0];
+    price.runs = [{ part: 'run', id: 'each', text: 'each', style: 'own' }];
+    const own = { name: 'own', size: 14, lineHeight: 24, weight: 400, colour: 'ink' };
+    const styled = (family: string) => {
+      const textStyles = [...neutralStyles, { ...own, family }];
+      const fonts = [{ name: 'Fell', content: 'fell' }];
+      const contents = { ...demo.contents, fell: readFileSync(ownFontFile).toString('base64') };
+      return file(
+        `${family}.yarncard.json`,
+        JSON.stringify({ ...demo, textStyles, fonts, contents }),
+      );
+    };
+    const [inOwn, inOthers] = ['Fell', 'Gone'].map((family) => {
+      const done = yarncardBuilt(['resolve', styled(family), '--width', '360', '--json']);
+      expect(done.status).toBe(0);
+      const { boxes } = JSON.parse(done.lines[0] ?? '');
+      return boxes.find(({ part }: PartBox) => part === price.id);
+    });
+    expect([inOwn.height, inOthers.height]).toEqual([24, 24]);
+    expect(inOwn.width).not.toBe(inOthers.width);
+    expect(Math.abs(inOwn.width - inOthers.width)).toBeLessThan(6);
   });
 
   test('checks boxes at the widths and text sizes that the project names', async () => {

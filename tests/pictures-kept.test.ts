@@ -66,6 +66,26 @@ test('the first rows of a kept project find what their pictures show, which stan
   await dropProject('mills');
 });
 
+test('first rows that were kept before they said what their texts are set in come with the next keeping', async () => {
+  const old = new Dexie('kept-by-the-second');
+  old.version(2).stores({
+    projects: 'id, keptAt',
+    sources: '[project+source], project',
+    chunks: '[project+source+part], project',
+    contents: '[project+content], project',
+  });
+  const preview = { plans: [{ template: 'brief' }], entries: [{ key: 'a' }], pictures: [] };
+  await old.table('projects').add({ id: 'mills', keptAt: 1, itemCount: 0, preview, project: {} });
+  old.close();
+  const now = new Database('kept-by-the-second');
+  expect((await now.projects.get('mills'))?.preview).toEqual({
+    plans: [],
+    entries: [],
+    pictures: [],
+  });
+  now.close();
+});
+
 test('a project that was kept by the first version opens in the form of today, pictures and all', async () => {
   const { formats: _, ...project } = openShop().project();
   const image = {

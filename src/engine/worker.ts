@@ -12,7 +12,7 @@ import { type AllItems, type ByExample, trace, tryFormats } from './answers';
 import { crossing, entryCrossing, withAnswersCut } from './cut';
 import { dataLater } from './data-later';
 import { Engine } from './engine';
-import { LateMeasures, ownFonts } from './measuring';
+import { type FontContents, LateMeasures, ownFonts } from './measuring';
 import type {
   DataProtocol,
   EngineEvent,
@@ -256,8 +256,13 @@ const protocol: EngineProtocol &
   },
 
   async giveFonts(fonts, wanted) {
-    measures.give(await ownFonts(fonts));
-    engine.facesChanged();
+    fontsWanted = fonts;
+    const read = await ownFonts(fonts);
+    // Others may have been given meanwhile.
+    if (fontsWanted === fonts) {
+      measures.give(read);
+      engine.facesChanged();
+    }
     return shown(engine.view(wanted));
   },
 
@@ -267,6 +272,7 @@ const protocol: EngineProtocol &
   },
 };
 
+let fontsWanted: FontContents | undefined;
 let lastProgress = 0;
 
 /** Often enough to be seen moving; each one is a repaint. */

@@ -81,6 +81,17 @@ export class Database extends Dexie {
           });
         await upgraded.table('contents').bulkAdd(contents);
       });
+    this.version(3)
+      .stores({})
+      .upgrade((upgraded) =>
+        upgraded
+          .table('projects')
+          .toCollection()
+          .modify((kept) => {
+            // Plans did not say what their texts are set in.
+            kept.preview = noPreview;
+          }),
+      );
   }
 }
 

@@ -15,7 +15,7 @@ export function watchProject(id: string, changed: (kept: KeptProject) => void): 
 /** So long a removed project can be brought back. */
 const keptRemovedMs = 30 * 24 * 60 * 60 * 1_000;
 
-/** A kept project with what the pictures of its first rows show. */
+/** A kept project with what the pictures of its first rows show, and its fonts. */
 export interface ShownProject {
   readonly kept: KeptProject;
   readonly contents: PictureContents;
@@ -28,8 +28,9 @@ export async function keptProjects(): Promise<readonly ShownProject[]> {
   return Promise.all(there.map(async (kept) => ({ kept, contents: await contentsOf(kept) })));
 }
 
-async function contentsOf({ id, preview }: KeptProject): Promise<PictureContents> {
-  const places = preview.pictures.map(({ content }) => [id, content] as [string, string]);
+async function contentsOf({ id, project, preview }: KeptProject): Promise<PictureContents> {
+  const shown = [...preview.pictures, ...(project.fonts ?? [])];
+  const places = shown.map(({ content }) => [id, content] as [string, string]);
   const found = await answering(database.contents.bulkGet(places));
   return new Map(found.flatMap((each) => (each ? [[each.content, each.base64] as const] : [])));
 }

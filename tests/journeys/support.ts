@@ -58,8 +58,8 @@ export async function become(page: Page, what: string | RegExp): Promise<void> {
     .click();
 }
 
-export async function openDemo(page: Page, station = 'templates'): Promise<void> {
-  await page.goto(`/p/thrumwick/${station}`);
+export async function openDemo(page: Page, station = 'templates', query = ''): Promise<void> {
+  await page.goto(`/p/thrumwick/${station}${query === '' ? '' : `?${query}`}`);
   await expect(page.locator('.yc-sizer > .yc-row').first()).toBeVisible();
   // The rows are drawn before the station.
   await expect(page.locator('main h1')).toBeAttached();

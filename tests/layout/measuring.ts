@@ -2,12 +2,9 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { gunzipSync } from 'node:zlib';
 import type { Slice } from '../../src/core/text';
 import { HarfBuzz, ownFonts, sliceOfOwn, slicesOf } from '../../src/engine/measuring';
+import { ownFontFile } from '../support/own-font';
 
 const measures = 'public/measures';
-
-/** A font as a project may bring one. */
-export const ownFontFile =
-  'node_modules/@fontsource-variable/commissioner/files/commissioner-latin-wght-normal.woff2';
 
 export async function ownSlice(): Promise<Slice> {
   const wasm = readFileSync('node_modules/harfbuzzjs/dist/harfbuzz.wasm');

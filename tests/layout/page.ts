@@ -3,7 +3,7 @@ import { basename } from 'node:path';
 import { type Browser, chromium, type Page } from '@playwright/test';
 import { chromiumArguments, chromiumPath } from '../../scripts/chromium.mjs';
 import { families } from '../../scripts/fonts/families.mjs';
-import { ownFontFile } from './measuring';
+import { ownFontFile } from '../support/own-font';
 
 const origin = 'http://layout.test';
 

@@ -16,6 +16,10 @@ const marks: Readonly<Record<string, FontFile>> = {
   wOF2: 'woff2',
 };
 
+/** A font's name, from that of its file: what kind it is, the file itself tells. */
+export const fontName = (file: string): string =>
+  file.replace(/^.*[\\/]/, '').replace(/\.(?:ttf|otf|woff2?)$/i, '');
+
 /** What kind of font file it is, by its first bytes; undefined: none that holds one font. */
 export const fontFile = (head: Uint8Array): FontFile | undefined =>
   Object.entries(marks).find(([mark]) =>

@@ -3,4 +3,4 @@
  * draws or measures.
  */
 export { fontFindings } from './findings';
-export { type FontFile, fontFile, type ProjectFont } from './font';
+export { type FontFile, fontFile, fontName, type ProjectFont } from './font';

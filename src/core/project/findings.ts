@@ -77,6 +77,17 @@ export const projectFindings = {
       'Choose the type that it is for.',
     ),
 
+  fontUnknown: (style: string, family: string) =>
+    ({
+      ...error(
+        'font-unknown',
+        `styles/${style}`,
+        `The style "${style}" names the font "${family}", which the project does not have.`,
+        'Its texts are drawn in the faces that every project has. Drop the font file, or choose another.',
+      ),
+      severity: 'warning',
+    }) satisfies Finding,
+
   templateUnknown: (list: string, template: string) =>
     error(
       'choice-template-unknown',

@@ -28,9 +28,11 @@ export {
   type SourceDraft,
 } from './make';
 export { migrated } from './migrations';
+export { type NamedUse, usesOfStyle } from './named-uses';
 export { brokenReferences, compileFor, environmentOf, type FindItem, scopeFor } from './problems';
 export {
   contentsNamed,
+  drawnStyles,
   type ItemSet,
   type ItemType,
   itemsIdOf,

@@ -60,6 +60,26 @@ describe('pictures of a project', () => {
     expect(again.join('')).toBe(text);
   });
 
+  test('stand in the file beside the files of fonts, which are told of where they are not there', async () => {
+    const project = edited(
+      openShop().project(),
+      edits.addPictures([mill]),
+      edits.addFonts([{ name: 'Hand', content: 'a-hand' }]),
+    );
+    const contents = new Map([
+      ['a-mill', 'bWlsbA=='],
+      ['a-hand', 'aGFuZA=='],
+    ]);
+    const text = [...writeProject(project, new Map([['stock', shop]]), contents)].join('');
+    const read = await readProject(text, 'x.yarncard.json');
+    if (!read.ok) throw new Error(read.error.message);
+    expect([read.value.project, read.value.contents]).toEqual([project, contents]);
+    const without = await readProject(text.replace(/,\s+"a-hand": "[^"]*"/, ''), 'x');
+    expect(without.ok && without.value.findings).toMatchObject([
+      { code: 'font-without-content', place: { path: 'fonts/Hand' } },
+    ]);
+  });
+
   test('that show nothing are said, and a content that is none is refused with its place', async () => {
     const project = edited(openShop().project(), edits.addPictures([mill]));
     const text = (shows: string) =>

@@ -17,7 +17,15 @@ import {
   type Value,
 } from '../values';
 import { projectFindings } from './findings';
-import { drawnStyles, type ItemType, localeOf, type Project, typesOf, withId } from './project';
+import {
+  drawnStyles,
+  type ItemType,
+  localeOf,
+  type Project,
+  stylesOf,
+  typesOf,
+  withId,
+} from './project';
 
 /** A template made ready for the items of its type; `find` gives the item of a source that has a key. */
 export const compileFor = (
@@ -71,6 +79,11 @@ const sourcesOf = (project: Project, find: FindItem): Environment['sources'] =>
 export function brokenReferences(project: Project): Finding[] {
   return [
     ...pictureFindings(project.pictures),
+    ...stylesOf(project).flatMap(({ name, family }) =>
+      family === undefined || project.fonts?.some((font) => font.name === family) === true
+        ? []
+        : [projectFindings.fontUnknown(name, family)],
+    ),
     ...project.types.flatMap(brokenComputed),
     ...project.templates
       .filter((template) => withId(project.types, template.type) === undefined)

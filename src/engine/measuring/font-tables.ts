@@ -35,11 +35,12 @@ async function fromWoff(file: Uint8Array): Promise<Uint8Array> {
     const [tag, start, packed, whole, sum] = [0, 4, 8, 12, 16].map((by) => view.getUint32(at + by));
     if (start === undefined || packed === undefined || whole === undefined) break;
     total += padded(whole);
-    if (total > mostBytes) throw new Error('This font is too large.');
+    if (total > mostBytes || start + packed > file.length || packed > whole)
+      throw new Error('A table of this font is not what its directory says.');
     const bytes = file.subarray(start, start + packed);
     tables.push({
       head: [tag ?? 0, sum ?? 0],
-      bytes: packed < whole ? await inflated(bytes) : bytes,
+      bytes: packed < whole ? await inflated(bytes, whole) : bytes,
     });
   }
   return joined(view.getUint32(4), tables, total);
@@ -65,9 +66,23 @@ function joined(
   return made;
 }
 
-const padded = (length: number): number => (length + 3) & ~3;
+/** Up to whole 32 bits; lengths are not signed. */
+const padded = (length: number): number => Math.ceil(length / 4) * 4;
 
-async function inflated(bytes: Uint8Array): Promise<Uint8Array> {
+/** Unpacks so many bytes, and no more than it was told. */
+async function inflated(bytes: Uint8Array, count: number): Promise<Uint8Array> {
   const stream = new Blob([bytes.slice()]).stream().pipeThrough(new DecompressionStream('deflate'));
-  return new Uint8Array(await new Response(stream).arrayBuffer());
+  const whole = new Uint8Array(count);
+  let end = 0;
+  for (const reader = stream.getReader(); ; ) {
+    const { done, value } = await reader.read();
+    if (done) break;
+    if (end + value.length > count) {
+      await reader.cancel();
+      throw new Error('A table of this font is larger than its directory says.');
+    }
+    whole.set(value, end);
+    end += value.length;
+  }
+  return whole;
 }

@@ -2,6 +2,7 @@ import type { Finding } from '../../core/base';
 import {
   brokenReferences,
   compileFor,
+  drawnStyles,
   type FindItem,
   type Project,
   withId,
@@ -30,7 +31,7 @@ export class CompiledTemplates {
     if (project === this.project && locale === this.locale) return;
     const { types, formats, sources } = project;
     const keys = sources.map(({ id, key }) => [id, key]);
-    this.around = JSON.stringify([types, formats, keys, locale]);
+    this.around = JSON.stringify([types, formats, keys, locale, drawnStyles(project)]);
     this.project = project;
     this.locale = locale;
     this.findingsKnown = undefined;

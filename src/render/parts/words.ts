@@ -91,7 +91,10 @@ function drawRuns(element: HTMLElement): void {
     'yc-wordless',
     runs.every((run) => !hasWords.test(saidOf(run).words)),
   );
-  if (runs.length === 1) return show(element.firstChild, drawnWords(saidOf(element).words));
+  if (runs.length === 1) {
+    show(element.firstChild, drawnWords(saidOf(element).words));
+    return;
+  }
   const nodes: (Node | null)[] = [];
   const words: string[] = [];
   for (const run of runs) {

@@ -6,6 +6,7 @@ import { handItem } from '../shared/session/at-hand';
 import { useCurrent } from '../shared/session/current';
 import { go, type StationName } from '../shared/session/route';
 import { engine, showFrame, useSession, wantedRange } from '../shared/session/session';
+import { useOwnFonts } from '../shared/window/own-fonts';
 import { useBeside } from '../shared/window/window-settings';
 import { Bar } from './bar';
 import { ItemBar } from './item-bar';
@@ -24,6 +25,7 @@ export function Workbench({ station: name }: { readonly station: StationName }) 
   const isOpen = useSession((session) => session.history !== undefined);
   useListInView();
   useTime();
+  useOwnFonts();
   const isBeside = useBeside((beside) => beside.isOpen);
   const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
   const station = stations.find((each) => each.name === name) ?? stations[0];

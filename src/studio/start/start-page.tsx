@@ -11,6 +11,7 @@ import { Mark } from '../shared/controls/mark';
 import { documentOf, isAddress } from '../shared/opening/arrivals';
 import { bring, demoId } from '../shared/opening/opening';
 import { go } from '../shared/session/route';
+import { useFontsOf } from '../shared/window/own-fonts';
 import { RowPicture } from '../shared/window/row-picture';
 import { useScheme } from '../shared/window/scheme';
 import { RemovedProjects } from './removed-projects';
@@ -126,6 +127,7 @@ function Card({ shown }: { readonly shown: ShownProject }) {
   const { kept, contents } = shown;
   const { project, preview, itemCount, loadsOutside = true } = kept;
   const other = useMemo(() => ({ loadsOutside, contents }), [loadsOutside, contents]);
+  useFontsOf(project.fonts, contents);
   const templates = count(project.templates.length, 'template');
   return (
     <li className="group relative overflow-hidden rounded-md border border-rule bg-paper hover:border-ash">

@@ -25,6 +25,15 @@ import {
   setKey,
   splitTypes,
 } from './sources';
+import {
+  addFonts,
+  addStyle,
+  changeStyle,
+  removeFont,
+  removeStyle,
+  renameFont,
+  renameStyle,
+} from './styles';
 import { addRunTo, addTemplate, bind, freePartId, insert, remove, set } from './templates';
 import {
   addComputed,
@@ -80,6 +89,13 @@ export const edits = {
   bind,
   insert,
   addRunTo,
+  addStyle,
+  changeStyle,
+  renameStyle,
+  removeStyle,
+  addFonts,
+  renameFont,
+  removeFont,
   remove,
   set,
   addPictures,

@@ -9,14 +9,16 @@ import { followSource } from '../session/following';
 import { makeForeseen } from '../session/foreseeing';
 import { goWithin, useRoute } from '../session/route';
 import { engine, showFrame, usedIds, useSession, wantedRange } from '../session/session';
+import { bringFonts, isFontFile } from './font-files';
 import { bring, documentName } from './opening';
 import { bringPictures, isPictureFile } from './picture-files';
 
-/** Files were dropped, pasted or chosen: pictures join the project that is open, of others the first counts. */
+/** Files were dropped, pasted or chosen: pictures and fonts join the project that is open, of others the first counts. */
 export async function arriveFiles(files: readonly File[]): Promise<void> {
   const [first] = files;
   if (first === undefined) return;
   if (isInProject() && (await isPictureFile(first))) await bringPictures(files);
+  else if (isInProject() && (await isFontFile(first))) await bringFonts(files);
   else await arrive({ file: first, name: first.name });
 }
 

@@ -10,6 +10,7 @@ import { edits } from '../../../core/project';
 import { make } from '../session/editing';
 import { goWithin } from '../session/route';
 import { useSession } from '../session/session';
+import { base64Of } from './base64';
 
 const largestBytes = 5_000_000;
 
@@ -42,14 +43,6 @@ export async function bringPictures(files: readonly File[]): Promise<void> {
   useSession.setState(({ contents }) => ({ contents: new Map([...contents, ...shown]) }));
   make(edits.addPictures(pictures));
   goWithin({ station: 'data', panel: 'pictures' });
-}
-
-async function base64Of(file: Blob): Promise<string> {
-  const bytes = new Uint8Array(await file.arrayBuffer());
-  let text = '';
-  for (let from = 0; from < bytes.length; from += 8_192)
-    text += String.fromCharCode(...bytes.subarray(from, from + 8_192));
-  return btoa(text);
 }
 
 const refusal = (names: readonly string[]): Finding => ({

@@ -83,7 +83,10 @@ export function goToFinding(finding: Finding): void {
     const slot = surveys
       .find((survey) => survey.template === place.template)
       ?.slots.find((each) => each.part === place.part && each.property === place.property);
-    goWithin({ station: 'templates', template: place.template, part: place.part });
+    goWithin({
+      ...{ station: 'templates', panel: undefined },
+      ...{ template: place.template, part: place.part },
+    });
     if (place.item !== undefined) void handItem(place.item);
     else if (slot !== undefined && slot.firstMissing >= 0) void handItem(slot.firstMissing);
   } else if (place.in === 'items') {
@@ -97,7 +100,8 @@ export function goToFinding(finding: Finding): void {
 }
 
 function stationOf(path: string): Parameters<typeof goWithin>[0] {
-  if (path.startsWith('templates/')) return { station: 'templates' };
+  if (path.startsWith('templates/')) return { station: 'templates', panel: undefined };
+  if (/^(?:fonts|styles)\//.test(path)) return { station: 'templates', panel: 'styles' };
   return path.startsWith('pictures/')
     ? { station: 'data', panel: 'pictures' }
     : { station: 'choices' };

@@ -13,6 +13,9 @@ import {
 const stationNames = ['data', 'templates', 'choices', 'list', 'hand-off'] as const;
 export type StationName = (typeof stationNames)[number];
 
+const panels = ['pictures', 'styles'] as const;
+type Panel = (typeof panels)[number];
+
 /** Where the reader is: everything that back, forward, reload and a shared link bring back. */
 export type Route =
   | { readonly page: 'start' }
@@ -24,8 +27,10 @@ export type Route =
       readonly part?: string | undefined;
       readonly source?: string | undefined;
       readonly field?: string | undefined;
-      /** What the Data station shows in the place of the table. */
-      readonly panel?: 'pictures' | undefined;
+      /** What a station shows in the place of what it mostly does. */
+      readonly panel?: Panel | undefined;
+      /** The text style that is looked at. */
+      readonly style?: string | undefined;
       readonly item?: number | undefined;
     };
 
@@ -44,7 +49,8 @@ function routeOf(address: URL): Route {
     part: address.searchParams.get('part') ?? undefined,
     source: address.searchParams.get('source') ?? undefined,
     field: address.searchParams.get('field') ?? undefined,
-    panel: address.searchParams.get('panel') === 'pictures' ? 'pictures' : undefined,
+    panel: panels.find((panel) => panel === address.searchParams.get('panel')),
+    style: address.searchParams.get('style') ?? undefined,
     item: Number.isInteger(item) && item > 0 ? item - 1 : undefined,
   };
 }
@@ -57,6 +63,7 @@ function addressOf(route: Route): string {
   if (route.source !== undefined) query.set('source', route.source);
   if (route.field !== undefined) query.set('field', route.field);
   if (route.panel !== undefined) query.set('panel', route.panel);
+  if (route.style !== undefined) query.set('style', route.style);
   if (route.item !== undefined) query.set('item', String(route.item + 1));
   writeWindows(query);
   const text = query.toString();

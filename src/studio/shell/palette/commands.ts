@@ -102,6 +102,12 @@ export const commands: readonly Command[] = [
     fits: ['data'],
     run: () => goWithin({ station: 'data', panel: 'pictures' }),
   },
+  {
+    name: 'Text styles and fonts',
+    needsProject: true,
+    fits: ['templates'],
+    run: () => goWithin({ station: 'templates', panel: 'styles' }),
+  },
   { name: 'All projects', needsProject: true, run: () => go({ page: 'start' }) },
   {
     name: 'Show the keys',

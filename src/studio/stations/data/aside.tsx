@@ -5,6 +5,7 @@ import { edits, type ItemType, ownSet } from '../../../core/project';
 import { fieldNamed } from '../../../core/values';
 import { Button, Heading, MenuButton } from '../../shared/controls/controls';
 import { FileButton } from '../../shared/controls/file-button';
+import { Renamed } from '../../shared/controls/renamed';
 import { addAsSource, arrive, documentOf, isAddress, showSet } from '../../shared/opening/arrivals';
 import type { Current } from '../../shared/session/current';
 import { make } from '../../shared/session/editing';
@@ -13,7 +14,6 @@ import { goWithin, useRoute } from '../../shared/session/route';
 import { engine, useSession } from '../../shared/session/session';
 import { NewComputed } from './field/expression-field';
 import { makeNasty } from './make-items';
-import { Renamed } from './renamed';
 import { TypesMenu } from './types-menu';
 
 /** Sources, then the types of the chosen one, its sets and its key. */

@@ -5,11 +5,11 @@ import { type Picture, pictureName } from '../../../core/pictures';
 import { edits, type Project } from '../../../core/project';
 import type { UnknownPicture } from '../../../engine';
 import { FileButton } from '../../shared/controls/file-button';
+import { Renamed } from '../../shared/controls/renamed';
 import { handItem } from '../../shared/session/at-hand';
 import { make } from '../../shared/session/editing';
 import { surveysOf, useSession } from '../../shared/session/session';
 import { addressOf, allowOutside, useOutside } from '../../shared/window/pictures';
-import { Renamed } from './renamed';
 
 const kinds = '.svg,.png,.jpg,.jpeg,.webp,.avif,.gif';
 

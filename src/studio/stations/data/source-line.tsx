@@ -3,12 +3,12 @@ import { count } from '../../../core/base';
 import { edits } from '../../../core/project';
 import type { TableLook } from '../../../engine';
 import { Button } from '../../shared/controls/controls';
+import { Renamed } from '../../shared/controls/renamed';
 import type { Current } from '../../shared/session/current';
 import { make } from '../../shared/session/editing';
 import { useSession } from '../../shared/session/session';
 import { MakeMenu } from './make-menu';
 import { Place } from './place';
-import { Renamed } from './renamed';
 
 interface SourceLineProps {
   readonly current: Current;

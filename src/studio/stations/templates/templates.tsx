@@ -1,6 +1,6 @@
 import { useRef } from 'react';
 import { withId } from '../../../core/project';
-import { goWithin } from '../../shared/session/route';
+import { goWithin, useRoute } from '../../shared/session/route';
 import { useProject } from '../../shared/session/session';
 import { Bench } from './bench';
 import { Extremes } from './extremes';
@@ -8,6 +8,7 @@ import { InsertMenu, RemoveButton } from './insert-menu';
 import { Outline } from './outline';
 import { Properties } from './properties';
 import { type Selection, useSelection } from './selection';
+import { Styles } from './styles/styles';
 import { Threads } from './threads';
 import { TraceLine } from './trace-line';
 import { ValuesList } from './values-list';
@@ -15,8 +16,14 @@ import { ValuesList } from './values-list';
 /** The heart: values on one side, the row on the bench, threads between them. */
 export default function Templates() {
   const selection = useSelection();
+  const { route } = useRoute();
+  const isOfStyles = route.page === 'project' && route.panel === 'styles';
   if (selection === undefined) return null;
-  return <TemplateScreen selection={selection} />;
+  return isOfStyles ? (
+    <StylesScreen selection={selection} />
+  ) : (
+    <TemplateScreen selection={selection} />
+  );
 }
 
 function TemplateScreen({ selection }: { readonly selection: Selection }) {
@@ -49,7 +56,21 @@ function TemplateScreen({ selection }: { readonly selection: Selection }) {
   );
 }
 
-function Toolbar({ selection }: { readonly selection: Selection }) {
+function StylesScreen({ selection }: { readonly selection: Selection }) {
+  return (
+    <div className="grid h-full grid-cols-[228px_minmax(0,1fr)] grid-rows-[40px_minmax(0,1fr)] max-[1000px]:grid-cols-[minmax(0,1fr)]">
+      <Toolbar selection={selection} isOfStyles />
+      <Styles project={selection.project} />
+    </div>
+  );
+}
+
+interface ToolbarProps {
+  readonly selection: Selection;
+  readonly isOfStyles?: boolean;
+}
+
+function Toolbar({ selection, isOfStyles = false }: ToolbarProps) {
   const project = useProject();
   const { template, type } = selection;
   return (
@@ -59,9 +80,9 @@ function Toolbar({ selection }: { readonly selection: Selection }) {
         <button
           key={each.id}
           type="button"
-          aria-pressed={each.id === template.id}
+          aria-pressed={!isOfStyles && each.id === template.id}
           className="flex h-6 items-center gap-1.5 rounded-full border border-rule bg-paper px-2.5 text-sm whitespace-nowrap hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
-          onClick={() => goWithin({ template: each.id, part: undefined })}
+          onClick={() => goWithin({ template: each.id, part: undefined, panel: undefined })}
         >
           <b className="font-semibold">{withId(project.types, each.type)?.name ?? each.type}</b>{' '}
           {each.name}
@@ -71,8 +92,20 @@ function Toolbar({ selection }: { readonly selection: Selection }) {
         <span className="text-sm text-madder">its item type is not there</span>
       )}
       <span className="ms-auto flex gap-2">
-        <InsertMenu selection={selection} />
-        <RemoveButton selection={selection} />
+        <button
+          type="button"
+          aria-pressed={isOfStyles}
+          className="inline-flex h-7 items-center gap-1.5 rounded-md border border-rule bg-paper px-2.5 text-sm hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
+          onClick={() => goWithin({ panel: isOfStyles ? undefined : 'styles' })}
+        >
+          Styles
+        </button>
+        {!isOfStyles && (
+          <>
+            <InsertMenu selection={selection} />
+            <RemoveButton selection={selection} />
+          </>
+        )}
       </span>
     </div>
   );

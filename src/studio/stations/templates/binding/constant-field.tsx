@@ -10,8 +10,9 @@ import {
   type Radius,
   type Size,
 } from '../../../../core/templates';
-import { ChoiceChips, NumberField, Row } from '../../../shared/controls/controls';
+import { ChoiceChips, MenuButton, NumberField, Row } from '../../../shared/controls/controls';
 import { make } from '../../../shared/session/editing';
+import { goWithin } from '../../../shared/session/route';
 import type { Selection } from '../selection';
 
 interface ConstantFieldProps {
@@ -33,7 +34,6 @@ export function ConstantInput({ selection, name, property }: ConstantFieldProps)
   const { template, part } = selection;
   const said = propertyOf(part, name);
   const value = said === undefined || isBound(said) ? property.default : said;
-  const names = stylesOf(selection.project).map((style) => style.name);
   const label = property.words.slice(0, 1).toUpperCase() + property.words.slice(1);
   const set = (next: Constant) =>
     make(edits.set({ template: template.id, part: part.id, property: name }, next));
@@ -41,7 +41,7 @@ export function ConstantInput({ selection, name, property }: ConstantFieldProps)
     case 'word':
       return <WordChips {...{ label, value, set }} among={property.among} />;
     case 'style':
-      return <WordChips {...{ label, value, set }} among={names} />;
+      return <StyleField {...{ selection, value, set }} />;
     case 'condition':
       return <Condition {...{ label, value, set }} />;
     case 'number':
@@ -70,6 +70,32 @@ export function ConstantInput({ selection, name, property }: ConstantFieldProps)
     case 'picture':
       return null;
   }
+}
+
+interface StyleFieldProps extends Omit<InputProps, 'label'> {
+  readonly selection: Selection;
+}
+
+function StyleField({ selection, value, set }: StyleFieldProps) {
+  const names = stylesOf(selection.project).map(({ name }) => name);
+  return (
+    <MenuButton
+      label="Style"
+      words={typeof value === 'string' ? value : 'that of its label'}
+      entries={[
+        ...names.map((name) => ({
+          words: name,
+          isChosen: name === value,
+          onChoose: () => set(name),
+        })),
+        {
+          words: 'Edit styles',
+          onChoose: () =>
+            goWithin({ panel: 'styles', style: typeof value === 'string' ? value : undefined }),
+        },
+      ]}
+    />
+  );
 }
 
 /** A tag is taken once it names a language. */

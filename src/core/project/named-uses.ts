@@ -1,0 +1,95 @@
+import {
+  type Bound,
+  isBound,
+  kindOfPart,
+  mapExpressions,
+  mapParts,
+  type Part,
+  partsOf,
+  propertyOf,
+  type Template,
+  withProperty,
+} from '../templates';
+import { makeExpression, resultsOf } from '../values';
+import { environmentOf } from './problems';
+import { type Project, withId } from './project';
+
+/** Where a part names something of the project: by itself, or as what an expression may give. */
+export interface NamedUse {
+  readonly template: string;
+  readonly part: string;
+  readonly property: string;
+}
+
+/** All that names a text style. */
+export function usesOfStyle(project: Project, name: string): readonly NamedUse[] {
+  return project.templates.flatMap((template) =>
+    [...partsOf(template.row)].flatMap((part) =>
+      styleProperties(part).flatMap((property): NamedUse[] =>
+        isNamed(project, template, propertyOf(part, property), name)
+          ? [{ template: template.id, part: part.id, property }]
+          : [],
+      ),
+    ),
+  );
+}
+
+function isNamed(
+  project: Project,
+  template: Template,
+  said: ReturnType<typeof propertyOf>,
+  name: string,
+): boolean {
+  if (!isBound(said)) return said === name;
+  let isFound = false;
+  mapExpressions(said, (expr) => {
+    isFound ||= literalsIn(project, template, expr, name).length > 0;
+    return expr;
+  });
+  return isFound;
+}
+
+/** Every template names the style otherwise; undefined: what named it says nothing any more. */
+export const withStyleRenamed = (
+  project: Project,
+  from: string,
+  to: string | undefined,
+): readonly Template[] =>
+  project.templates.map((template) => ({
+    ...template,
+    row: mapParts(template.row, (part) =>
+      styleProperties(part).reduce((made, property) => {
+        const said = propertyOf(part, property);
+        if (said === from) return withProperty(made, property, to);
+        if (!isBound(said) || to === undefined) return made;
+        return withProperty(made, property, renamedIn(project, template, said, [from, to]));
+      }, part),
+    ),
+  }));
+
+const renamedIn = (
+  project: Project,
+  template: Template,
+  bound: Bound,
+  [from, to]: readonly [string, string],
+): Bound =>
+  mapExpressions<Bound>(bound, (expr) =>
+    literalsIn(project, template, expr, from).reduceRight(
+      (text, span) => `${text.slice(0, span.from)}${JSON.stringify(to)}${text.slice(span.to)}`,
+      expr,
+    ),
+  );
+
+const styleProperties = (part: Part): readonly string[] =>
+  Object.entries(kindOfPart(part).properties).flatMap(([property, { kind }]) =>
+    kind === 'style' ? [property] : [],
+  );
+
+/** Where an expression gives a word as one of its results, in the order of its text. */
+function literalsIn(project: Project, template: Template, expr: string, word: string) {
+  const fields = withId(project.types, template.type)?.fields ?? [];
+  const { checked } = makeExpression(expr, fields, 'any', environmentOf(project));
+  return (checked === undefined ? [] : resultsOf(checked))
+    .filter((result) => result.kind === 'literal' && result.value === word)
+    .sort((one, other) => one.from - other.from);
+}

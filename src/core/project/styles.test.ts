@@ -1,0 +1,110 @@
+import { describe, expect, test } from 'vitest';
+import { edited } from '../../../tests/support/edited';
+import { openShop } from '../../../tests/support/shop';
+import { draftLabel, neutralStyles, partWithId, propertyOf } from '../templates';
+import { edits } from './edits';
+import { usesOfStyle } from './named-uses';
+import { brokenReferences } from './problems';
+import { drawnStyles, type Project, stylesOf } from './project';
+
+const bound = { expr: 'price.length > 4 ? "low" : name == "Sock" ? \'title\' : "body"' };
+
+/** A shop whose template has a label in one style, and one in a style by value. */
+function shop(): Project {
+  const fixed = draftLabel('fixed', { expr: 'name' }, 'low');
+  const followed = { ...draftLabel('followed', { expr: 'name' }, 'body'), style: bound };
+  return edited(
+    openShop().project(),
+    edits.addStyle({ name: 'low', size: 13, lineHeight: 18, weight: 700, colour: 'ink' }),
+    edits.insert('stock-plain', 'title', 'after', fixed),
+    edits.insert('stock-plain', 'title', 'after', followed),
+  );
+}
+
+const styleOf = ({ templates }: Project, part: string) => {
+  const own = templates[0] && partWithId(templates[0].row, part);
+  return own && propertyOf(own, 'style');
+};
+const names = (project: Project) => stylesOf(project).map(({ name }) => name);
+
+describe('text styles', () => {
+  test('a project that has said none has a neutral set; the first change makes it its own', () => {
+    const project = openShop().project();
+    expect(stylesOf(project)).toBe(neutralStyles);
+    const changed = edited(project, edits.changeStyle('small', { size: 11, letterSpacing: 0.2 }));
+    expect(stylesOf(changed).find(({ name }) => name === 'small')).toMatchObject({
+      ...{ size: 11, lineHeight: 16, letterSpacing: 0.2 },
+    });
+    expect(edited(changed, edits.changeStyle('small', { letterSpacing: undefined }))).toEqual(
+      edited(project, edits.changeStyle('small', { size: 11 })),
+    );
+  });
+
+  test('a new name is followed by all parts that name it, in expressions too', () => {
+    const renamed = edited(shop(), edits.renameStyle('low', 'nearly "gone"'));
+    expect(names(renamed)).toEqual(['title', 'body', 'small', 'value', 'nearly "gone"']);
+    expect(styleOf(renamed, 'fixed')).toBe('nearly "gone"');
+    expect(styleOf(renamed, 'followed')).toEqual({
+      expr: bound.expr.replace('"low"', '"nearly \\"gone\\""'),
+    });
+    expect(styleOf(edited(shop(), edits.renameStyle('title', 'head')), 'followed')).toEqual({
+      expr: bound.expr.replace("'title'", '"head"'),
+    });
+  });
+
+  test('its uses are all that name it', () => {
+    const parts = (name: string) => usesOfStyle(shop(), name).map(({ part }) => part);
+    expect(parts('low').sort()).toEqual(['fixed', 'followed']);
+    expect(parts('body')).toEqual(['followed']);
+    expect(parts('value')).toEqual([]);
+  });
+
+  test('what had a style that is removed is drawn as its kind says; the last one stays', () => {
+    expect(styleOf(edited(shop(), edits.removeStyle('low')), 'fixed')).toBeUndefined();
+    const one = edited(shop(), ...['title', 'body', 'small', 'value'].map(edits.removeStyle));
+    expect(edits.removeStyle('low').apply(one)).toMatchObject({ ok: false });
+  });
+
+  test.each([
+    [edits.addStyle({ ...neutralStyles[0], name: 'low' } as never), 'There is a style "low"'],
+    [edits.renameStyle('low', ' title '), 'There is a style "title"'],
+    [edits.renameStyle('low', ' '), 'A style needs a name'],
+    [edits.changeStyle('gone', { size: 3 }), 'There is no style "gone"'],
+    [edits.renameFont('Hand', 'Hand 2'), 'There is a font "Hand 2"'],
+    [edits.renameFont('Hand', ''), 'A font needs a name'],
+  ])('%#: %o is refused in words', (edit, words) => {
+    const both = edits.addFonts([
+      { name: 'Hand', content: 'a' },
+      { name: 'Hand 2', content: 'b' },
+    ]);
+    const made = edit.apply(edited(shop(), both));
+    expect(made.ok ? '' : made.error).toContain(words);
+  });
+});
+
+describe('fonts of a project’s own', () => {
+  const hand = { name: 'Hand', content: 'abc' };
+  const inHand = edited(
+    shop(),
+    edits.addFonts([hand]),
+    edits.changeStyle('low', { family: 'Hand' }),
+  );
+  const family = (project: Project) => stylesOf(project).at(-1)?.family;
+
+  test('styles name them, and follow a new name; what is drawn is their file', () => {
+    expect(drawnStyles(inHand).at(-1)?.family).toBe('abc');
+    const renamed = edited(inHand, edits.renameFont('Hand', 'Pen'));
+    expect([family(renamed), drawnStyles(renamed).at(-1)?.family]).toEqual(['Pen', 'abc']);
+    expect(edited(renamed, edits.addFonts([{ name: 'Pen', content: 'new' }])).fonts).toEqual([
+      { name: 'Pen', content: 'new' },
+    ]);
+  });
+
+  test('a style of one that is taken out is drawn in the faces of every project', () => {
+    const without = edited(inHand, edits.removeFont('Hand'));
+    expect([family(without), without.fonts]).toEqual([undefined, undefined]);
+    const { fonts: _, ...lost } = inHand;
+    expect(brokenReferences(lost)).toMatchObject([{ code: 'font-unknown', severity: 'warning' }]);
+    expect(drawnStyles(lost).at(-1)?.family).toBeUndefined();
+  });
+});

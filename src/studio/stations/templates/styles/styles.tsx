@@ -1,0 +1,82 @@
+import Plus from 'lucide-react/icons/plus';
+import { count, freeId } from '../../../../core/base';
+import { edits, type Project, stylesOf, usesOfStyle } from '../../../../core/project';
+import type { TextStyle } from '../../../../core/templates';
+import { Button, Heading } from '../../../shared/controls/controls';
+import { make } from '../../../shared/session/editing';
+import { goWithin, useRoute } from '../../../shared/session/route';
+import { Fonts } from './fonts';
+import { lookOf } from './look';
+import { StyleFields } from './style-fields';
+import { StyleUses } from './style-uses';
+
+/** The project's text styles: each drawn in itself, changed in one place, with all that has it. */
+export function Styles({ project }: { readonly project: Project }) {
+  const { route } = useRoute();
+  const styles = stylesOf(project);
+  const named = route.page === 'project' ? route.style : undefined;
+  const chosen = styles.find(({ name }) => name === named) ?? styles[0];
+  if (chosen === undefined) return null;
+  return (
+    <>
+      <section
+        data-pane="values"
+        aria-label="Text styles"
+        className="min-h-0 overflow-auto border-r border-rule px-3 py-1.5"
+      >
+        <Heading>Text styles</Heading>
+        <ul className="grid gap-1">
+          {styles.map((style) => (
+            <li key={style.name}>
+              <StyleButton {...{ project, style }} isChosen={style === chosen} />
+            </li>
+          ))}
+        </ul>
+        <div className="py-2">
+          <Button onPress={() => addLike(chosen, styles)}>
+            <Plus size={14} aria-hidden="true" /> New style
+          </Button>
+        </div>
+        <Fonts project={project} />
+      </section>
+      <div data-pane="bench" className="min-h-0 overflow-auto px-4 py-1.5">
+        <StyleFields key={chosen.name} {...{ project, style: chosen }} />
+        <StyleUses {...{ project, style: chosen }} />
+      </div>
+    </>
+  );
+}
+
+interface StyleButtonProps {
+  readonly project: Project;
+  readonly style: TextStyle;
+  readonly isChosen: boolean;
+}
+
+function StyleButton({ project, style, isChosen }: StyleButtonProps) {
+  return (
+    <button
+      type="button"
+      aria-current={isChosen ? 'true' : undefined}
+      className="scheme-light block w-full overflow-hidden rounded-md border border-rule px-2.5 py-1 text-start whitespace-nowrap aria-[current=true]:border-woad aria-[current=true]:ring-1 aria-[current=true]:ring-woad"
+      onClick={() => goWithin({ style: style.name }, 'replace')}
+    >
+      <span className="block truncate" style={lookOf(project, style)}>
+        {style.name}
+      </span>
+      <span className="block truncate text-xs" style={{ color: 'var(--row-ash)' }}>
+        {style.size}/{style.lineHeight} · {style.weight} ·{' '}
+        {count(usesOfStyle(project, style.name).length, 'part')}
+      </span>
+    </button>
+  );
+}
+
+/** A new style begins as the one that was looked at. */
+function addLike(style: TextStyle, styles: readonly TextStyle[]): void {
+  const name = freeId(
+    'style',
+    styles.map((each) => each.name),
+  );
+  if (make(edits.addStyle({ ...style, name })) === undefined) goWithin({ style: name }, 'replace');
+}

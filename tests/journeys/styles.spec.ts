@@ -1,0 +1,79 @@
+import { readFileSync } from 'node:fs';
+import AxeBuilder from '@axe-core/playwright';
+import { ownFontFile } from '../support/own-font';
+import { dropFile, expect, openDemo, rowsOf, saved, test } from './support';
+
+const font = readFileSync(ownFontFile);
+
+test('a label goes on in runs: a price and, struck through, what it was', async ({ page }) => {
+  await openDemo(page, 'templates', 'part=price');
+  await page.getByRole('button', { name: 'Insert' }).click();
+  await page.getByRole('menuitem', { name: 'Run at the end of price' }).click();
+  const parts = page.getByRole('region', { name: 'Parts' });
+  await expect(parts.locator('[aria-current=true]')).toContainText('goes on');
+  const expression = page.getByRole('textbox', { name: 'Value of text' });
+  await expression.fill('price * 1.2');
+  await page.getByRole('button', { name: /^Property/ }).click();
+  await page.getByRole('menuitem', { name: 'struck through' }).click();
+  await expect.poll(async () => (await rowsOf(page, 1))[0]?.at(-2)).toBe('€14.50 17.4');
+  const run = page.locator('section[aria-label="Rows"] .yc-run').first();
+  await expect(run).toHaveCSS('text-decoration-line', 'line-through');
+  // Pressed in a row, it is selected by itself.
+  await parts.getByRole('button', { name: /^name/ }).click();
+  await run.click();
+  await expect(parts.locator('[aria-current=true]')).toContainText('goes on');
+  await page.getByRole('button', { name: /^Remove/ }).click();
+  await expect.poll(async () => (await rowsOf(page, 1))[0]?.at(-2)).toBe('€14.50');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect.poll(async () => (await rowsOf(page, 1))[0]?.at(-2)).toBe('€14.50 17.4');
+});
+
+test('a style is changed in one place, in a font of the project’s own, and is kept', async ({
+  page,
+}) => {
+  await openDemo(page, 'templates', 'part=name');
+  await page.getByRole('button', { name: /^Style: title/ }).click();
+  await page.getByRole('menuitem', { name: 'Edit styles' }).click();
+  const style = page.getByRole('region', { name: 'Style title' });
+  await expect(page.getByRole('region', { name: 'Where title is used' })).toContainText(
+    '3 parts of 3 templates',
+  );
+  await dropFile(page, 'Fell Hand.woff2', font);
+  await style.getByRole('button', { name: /^Font/ }).click();
+  await page.getByRole('menuitem', { name: 'Fell Hand' }).click();
+  await style.getByLabel('Line height').fill('28');
+  const title = page.locator('section[aria-label="Rows"] .yc-label').first();
+  await expect(title).toHaveCSS('line-height', '28px');
+  await expect(title).toHaveCSS('font-family', /^"Own [a-z0-9]+", Row/);
+  const widthOf = () => title.evaluate((label) => label.scrollWidth);
+  await style.getByLabel('Name of the style title').fill('heading');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Style heading' })).toBeVisible();
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+  const width = await widthOf();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Style heading' })).toBeVisible();
+  await expect(title).toHaveCSS('font-family', /^"Own [a-z0-9]+", Row/);
+  await expect.poll(widthOf).toBe(width);
+
+  await page.getByRole('button', { name: 'Remove font Fell Hand' }).click();
+  await expect(title).not.toHaveCSS('font-family', /^"Own/);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(title).toHaveCSS('font-family', /^"Own [a-z0-9]+", Row/);
+});
+
+test('what is no font is refused in words, and nothing changes', async ({ page, context }) => {
+  await openDemo(page, 'templates', 'panel=styles');
+  await page
+    .getByLabel('Fonts for this project')
+    .setInputFiles([
+      { name: 'Broken.woff2', mimeType: 'font/woff2', buffer: font.subarray(0, 900) },
+    ]);
+  await expect(page.locator('[data-finding=font-refused]')).toContainText(
+    '1 file is no font that can be drawn, or larger than 10 MB: Broken.woff2.',
+  );
+  await expect(page.getByRole('region', { name: 'Fonts' })).toContainText('Drop a font file');
+  await context.close();
+});
