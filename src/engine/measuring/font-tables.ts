@@ -12,8 +12,8 @@ export async function unwrapped(file: Uint8Array): Promise<Uint8Array> {
       return fromWoff(file);
     case 'woff2': {
       // It is large, and few bring such a file.
-      const { default: wawoff2 } = await import('wawoff2');
-      return wawoff2.decompress(file);
+      const { default: decompress } = await import('wawoff2/decompress.js');
+      return decompress(file);
     }
     default:
       throw new Error('This is no font.');

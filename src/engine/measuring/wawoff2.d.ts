@@ -1,4 +1,5 @@
-declare module 'wawoff2' {
-  const wawoff2: { decompress(bytes: Uint8Array): Promise<Uint8Array> };
-  export default wawoff2;
+declare module 'wawoff2/decompress.js' {
+  /** Unwraps a WOFF2 file; rejected where it is none. */
+  const decompress: (bytes: Uint8Array) => Promise<Uint8Array>;
+  export default decompress;
 }
