@@ -122,7 +122,7 @@ export class ListView {
     this.shown = shown;
     this.cache.begin(shown.version, sequence.entryCount);
     this.cache.put(shown.entriesFrom, shown.entries);
-    this.kinds = shown.plans.map((plan) => JSON.stringify([plan.row, plan.slots, plan.styles]));
+    this.kinds = shown.plans.map((plan) => JSON.stringify([plan.row, plan.slots, plan.tokens]));
     const { arrangement } = sequence;
     this.sizer.classList.toggle(
       'yc-separated',

@@ -65,7 +65,7 @@ function targetOf(
   if (drawn === undefined || draw === undefined)
     throw new Error(`The plan of ${plan.template} has no ${property} of a part ${part}.`);
   const { element, direction } = drawn;
-  const around = { direction, styles: plan.styles, pictures: undefined };
+  const around = { direction, tokens: plan.tokens, pictures: undefined };
   return { element, draw, around, leaves: leaves && kind !== 'address' ? element : undefined };
 }
 
@@ -113,14 +113,14 @@ function partElement(
   plan: RowPlan,
   { byPart, direction, into }: Making,
 ): HTMLElement {
-  const { slots, styles } = plan;
+  const { slots, tokens } = plan;
   const fed = new Set(slots.flatMap((slot) => (slot.part === part.id ? [slot.property] : [])));
   const view = ownValue(partViews, part.part) ?? viewOfWords;
   const element = view.element(part, fed);
   element.dataset['part'] = part.id;
   into?.append(element);
   for (const [property, value] of Object.entries(part.values))
-    if (!fed.has(property)) ownValue(view.draws, property)?.(element, value, { direction, styles });
+    if (!fed.has(property)) ownValue(view.draws, property)?.(element, value, { direction, tokens });
   const draw = (property: string, kind: PlanSlot['kind']) =>
     ownValue(view.draws, property) ?? (kind === 'text' ? viewOfWords.draws['text'] : undefined);
   byPart.set(part.id, { element, direction, draw });

@@ -110,7 +110,13 @@ function isRight(
       .every((item) => (target.write(item) ?? proposal.words) === proposal.words);
   const bound = bindText(
     { expr, ...(format !== undefined && { format }) },
-    { fields, sources: new Map(), formats: proposal.newFormats, styles: [], locale: target.locale },
+    {
+      fields,
+      sources: new Map(),
+      formats: proposal.newFormats,
+      tokens: { styles: [], colours: [] },
+      locale: target.locale,
+    },
   );
   return items.slice(0, checkedCount).every((item) => {
     const wanted = target.write(item);

@@ -2,6 +2,7 @@ import { seededRandom, type TextDirection } from '../../src/core/base';
 import { type PlanSlot, type RowPlan, rowPlanOf } from '../../src/core/lists';
 import {
   type EntryValue,
+  neutralColours,
   neutralStyles,
   type RunPart,
   type StackPart,
@@ -66,6 +67,7 @@ export function rowMaker(seed: number): () => RowCase {
     ...(random() < 0.1 && { height: { fixed: whole(16, 60) } }),
     ...(random() < 0.1 && { height: byValue }),
     ...(random() < 0.15 && { weight: pick([300, 700, byValue]) }),
+    ...(random() < 0.15 && { colour: pick(['woad', byValue]) }),
     ...limits(),
     ...(random() < 0.3 && { runs: Array.from({ length: whole(1, 3) }, run) }),
   });
@@ -79,6 +81,7 @@ export function rowMaker(seed: number): () => RowCase {
       ...(random() < 0.3 && { weight: pick([400, 550, 700, byValue]) }),
       ...(random() < 0.2 && { italic: pick([true, byValue]) }),
       ...(random() < 0.2 && { strike: true }),
+      ...(random() < 0.2 && { colour: pick(['ash', byValue]) }),
       ...(random() < 0.3 && { joined: pick([true, byValue]) }),
     };
   };
@@ -111,6 +114,11 @@ export function rowMaker(seed: number): () => RowCase {
           ...{ start: whole(0, 12), end: whole(0, 12), top: whole(0, 12), bottom: whole(0, 12) },
         },
       }),
+      ...(random() < 0.15 && {
+        border: pick([0.5, 1, 1.7, 3]),
+        borderColour: pick(['rule', byValue]),
+      }),
+      ...(random() < 0.15 && { background: pick(['soft', 'gone', byValue]), radius: pick([0, 8]) }),
       ...(random() < 0.12 && depth > 1 && { height: { fixed: whole(30, 120) } }),
       ...(depth > 1 && limits()),
       children,
@@ -126,6 +134,7 @@ export function rowMaker(seed: number): () => RowCase {
   /** A value as templates give it to what is fed. */
   const value = ({ part, kind, property, leaves }: PlanSlot): EntryValue => {
     if (property === 'weight') return pick([250, 400, 620, undefined]);
+    if (kind === 'colour') return pick(['ink', '#a23', '#12345678', undefined]);
     if (kind === 'condition') return pick([true, false]);
     if (kind === 'style') return pick(styleNames);
     if (kind === 'language') return pick(['tr', 'ja', 'ko', 'zh', 'zh-TW', undefined]);
@@ -143,7 +152,7 @@ export function rowMaker(seed: number): () => RowCase {
     parts = 0;
     images.clear();
     const template: Template = { id: 't', name: 't', type: 'x', row: stack(1) };
-    const plan = rowPlanOf(template, styles);
+    const plan = rowPlanOf(template, { styles, colours: neutralColours });
     return {
       plan,
       values: plan.slots.map(value),

@@ -7,6 +7,7 @@ export {
   type Alignment,
   type BlockNode,
   type Box,
+  borderUnitsAt,
   type Distribution,
   type Insets,
   isCut,

@@ -19,6 +19,8 @@ export interface Scale {
   readonly units: (px: number) => number;
   /** The same of line heights. */
   readonly lineUnits: (px: number) => number;
+  /** The same of borders. */
+  readonly borderUnits: (px: number) => number;
   /** How many times as large as styles say text is. */
   readonly textSize: number;
 }
@@ -52,6 +54,12 @@ const ofEveryNode: Setters<LayoutNode> = {
 };
 
 const ofStacks: Setters<StackNode> = {
+  /** A border counts as padding; it is said after it. */
+  border: (node, value, { borderUnits }) => {
+    const { start, end, top, bottom } = node.padding;
+    const own = typeof value === 'number' ? borderUnits(value) : 0;
+    node.padding = { start: start + own, end: end + own, top: top + own, bottom: bottom + own };
+  },
   direction: (node, value) => {
     node.direction = wordOf(value, ['across', 'down', 'over']);
   },

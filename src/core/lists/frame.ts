@@ -9,7 +9,7 @@ import {
   type Slot,
   slotsOf,
   type Template,
-  type TextStyle,
+  type Tokens,
 } from '../templates';
 import type { EntryKind } from './arrange';
 import type { Arrangement } from './list';
@@ -23,8 +23,8 @@ export interface RowPlan {
   readonly template: string;
   readonly row: PartPlan;
   readonly slots: readonly PlanSlot[];
-  /** What its texts may be set in. */
-  readonly styles: readonly TextStyle[];
+  /** What its parts may name. */
+  readonly tokens: Tokens;
   readonly heightPx: number;
 }
 
@@ -42,12 +42,9 @@ export interface PlanSlot extends Pick<Slot, 'part' | 'property'> {
   readonly leaves: boolean;
 }
 
-export const rowPlanOf = (
-  { id, row }: Template,
-  styles: readonly TextStyle[],
-): Omit<RowPlan, 'heightPx'> => ({
+export const rowPlanOf = ({ id, row }: Template, tokens: Tokens): Omit<RowPlan, 'heightPx'> => ({
   template: id,
-  styles,
+  tokens,
   row: partPlanOf(row),
   slots: slotsOf(row).map(({ part, property, declared, binding }) => ({
     part,

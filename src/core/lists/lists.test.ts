@@ -1,7 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { isCut } from '../layout';
-import { draftImage, draftLabel, draftStack, neutralStyles, type StackPart } from '../templates';
+import {
+  draftImage,
+  draftLabel,
+  draftStack,
+  neutralColours,
+  neutralStyles,
+  type StackPart,
+} from '../templates';
 import { arrange, linesOf, plansByType } from './arrange';
 import { chooser } from './choose';
 import { rowPlanOf } from './frame';
@@ -82,7 +89,10 @@ describe('the height of a row', () => {
     padding: { start: 16, end: 16, top: 10, bottom: 11 },
   };
   const planOf = (own: StackPart) =>
-    rowPlanOf({ id: 't', name: 't', type: 'x', row: own }, neutralStyles);
+    rowPlanOf(
+      { id: 't', name: 't', type: 'x', row: own },
+      { styles: neutralStyles, colours: neutralColours },
+    );
 
   test('adds up downwards, and the highest counts across', () => {
     expect(plainHeightPx(planOf(words))).toBe(20 + 2 + 16);

@@ -1,5 +1,6 @@
 import { ownValue } from '../base';
 import {
+  borderUnitsAt,
   type LabelNode,
   type LayoutNode,
   lineUnitsAt,
@@ -57,10 +58,15 @@ export class RowBoxes {
     readonly place: RowPlace,
   ) {
     const { ratio, textSize } = place;
-    this.scale = { units: unitsAt(ratio), lineUnits: lineUnitsAt(ratio), textSize };
+    this.scale = {
+      units: unitsAt(ratio),
+      lineUnits: lineUnitsAt(ratio),
+      borderUnits: borderUnitsAt(ratio),
+      textSize,
+    };
     const nodes = new Map<string, LayoutNode>();
     const labels: RowLabel[] = [];
-    this.row = this.nodeOf(plan.row, plan.styles, nodes, labels);
+    this.row = this.nodeOf(plan.row, plan.tokens.styles, nodes, labels);
     this.labels = labels;
     const ofRuns = new Map(labels.flatMap((label) => label.runs.map(({ part }) => [part, label])));
     // Words are kept in one language, and as one run.

@@ -88,6 +88,17 @@ export const projectFindings = {
       severity: 'warning',
     }) satisfies Finding,
 
+  colourUnknown: (style: string, colour: string) =>
+    ({
+      ...error(
+        'look-unknown',
+        `styles/${style}`,
+        `The style "${style}" names the colour "${colour}", which the project does not have.`,
+        'Its texts are drawn as what they stand in. Choose another colour, or make one of that name.',
+      ),
+      severity: 'warning',
+    }) satisfies Finding,
+
   templateUnknown: (list: string, template: string) =>
     error(
       'choice-template-unknown',

@@ -28,9 +28,10 @@ export {
   type SourceDraft,
 } from './make';
 export { migrated } from './migrations';
-export { type NamedUse, usesOfStyle } from './named-uses';
+export { type NamedUse, usesOfName } from './named-uses';
 export { brokenReferences, compileFor, environmentOf, type FindItem, scopeFor } from './problems';
 export {
+  coloursOf,
   contentsNamed,
   drawnStyles,
   type ItemSet,
@@ -43,6 +44,7 @@ export {
   rawDiscriminator,
   type Source,
   stylesOf,
+  tokensOf,
   typeFinder,
   typesOf,
   withId,

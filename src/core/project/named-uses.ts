@@ -21,11 +21,14 @@ export interface NamedUse {
   readonly property: string;
 }
 
-/** All that names a text style. */
-export function usesOfStyle(project: Project, name: string): readonly NamedUse[] {
+/** What parts name: text styles, colours. */
+export type NamedKind = 'style' | 'colour';
+
+/** All parts that name something. */
+export function usesOfName(project: Project, kind: NamedKind, name: string): readonly NamedUse[] {
   return project.templates.flatMap((template) =>
     [...partsOf(template.row)].flatMap((part) =>
-      styleProperties(part).flatMap((property): NamedUse[] =>
+      propertiesOf(part, kind).flatMap((property): NamedUse[] =>
         isNamed(project, template, propertyOf(part, property), name)
           ? [{ template: template.id, part: part.id, property }]
           : [],
@@ -49,16 +52,17 @@ function isNamed(
   return isFound;
 }
 
-/** Every template names the style otherwise; undefined: what named it says nothing any more. */
-export const withStyleRenamed = (
+/** Every template names it otherwise; undefined: what named it says nothing any more. */
+export const withNameChanged = (
   project: Project,
+  kind: NamedKind,
   from: string,
   to: string | undefined,
 ): readonly Template[] =>
   project.templates.map((template) => ({
     ...template,
     row: mapParts(template.row, (part) =>
-      styleProperties(part).reduce((made, property) => {
+      propertiesOf(part, kind).reduce((made, property) => {
         const said = propertyOf(part, property);
         if (said === from) return withProperty(made, property, to);
         if (!isBound(said) || to === undefined) return made;
@@ -80,9 +84,9 @@ const renamedIn = (
     ),
   );
 
-const styleProperties = (part: Part): readonly string[] =>
-  Object.entries(kindOfPart(part).properties).flatMap(([property, { kind }]) =>
-    kind === 'style' ? [property] : [],
+const propertiesOf = (part: Part, kind: NamedKind): readonly string[] =>
+  Object.entries(kindOfPart(part).properties).flatMap(([property, declared]) =>
+    declared.kind === kind ? [property] : [],
   );
 
 /** Where an expression gives a word as one of its results, in the order of its text. */

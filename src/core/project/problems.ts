@@ -4,6 +4,7 @@ import {
   type BindingScope,
   type CompiledTemplate,
   checkTemplate,
+  colourOf,
   compileTemplate,
   environmentToCheck,
   type Template,
@@ -18,11 +19,12 @@ import {
 } from '../values';
 import { projectFindings } from './findings';
 import {
-  drawnStyles,
+  coloursOf,
   type ItemType,
   localeOf,
   type Project,
   stylesOf,
+  tokensOf,
   typesOf,
   withId,
 } from './project';
@@ -50,7 +52,7 @@ export function scopeFor(
     fields: withId(project.types, type)?.fields ?? [],
     sources: sourcesOf(project, find),
     formats: project.formats ?? [],
-    styles: drawnStyles(project),
+    tokens: tokensOf(project),
     locale,
   };
 }
@@ -83,6 +85,11 @@ export function brokenReferences(project: Project): Finding[] {
       family === undefined || project.fonts?.some((font) => font.name === family) === true
         ? []
         : [projectFindings.fontUnknown(name, family)],
+    ),
+    ...stylesOf(project).flatMap(({ name, colour }) =>
+      colourOf(coloursOf(project), colour) === undefined
+        ? [projectFindings.colourUnknown(name, colour)]
+        : [],
     ),
     ...project.types.flatMap(brokenComputed),
     ...project.templates

@@ -3,7 +3,14 @@ import type { NamedFormat } from '../formats';
 import type { Follow, Format, Key, Paging } from '../items';
 import type { List } from '../lists';
 import type { HasContent, Picture } from '../pictures';
-import { neutralStyles, type Template, type TextStyle } from '../templates';
+import {
+  type Colour,
+  neutralColours,
+  neutralStyles,
+  type Template,
+  type TextStyle,
+  type Tokens,
+} from '../templates';
 import type { Field } from '../values';
 
 /** The version of the file's form that this core reads and writes. */
@@ -69,6 +76,8 @@ export interface Project {
   /** What texts may be set in, the first where nothing else is said; none: a neutral set. */
   readonly textStyles?: readonly TextStyle[];
   readonly fonts?: readonly ProjectFont[];
+  /** None: a neutral set. */
+  readonly colours?: readonly Colour[];
   /** The locales that it is made for (BCP 47), the first of them shown first; none: English. */
   readonly locales?: readonly string[];
   /** How wide lists are at which boxes are checked, in CSS px; none: they are not. */
@@ -90,6 +99,14 @@ export function drawnStyles(project: Project): readonly TextStyle[] {
     return content === undefined ? style : { ...style, family: content };
   });
 }
+
+export const coloursOf = (project: Project): readonly Colour[] => project.colours ?? neutralColours;
+
+/** What templates name, as it is drawn. */
+export const tokensOf = (project: Project): Tokens => ({
+  styles: drawnStyles(project),
+  colours: coloursOf(project),
+});
 
 /** What stands beside the project, by the ids of contents: of its pictures and its fonts. */
 export const contentsNamed = ({ pictures, fonts = [] }: Project): readonly HasContent[] => [

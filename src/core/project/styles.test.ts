@@ -3,8 +3,8 @@ import { edited } from '../../../tests/support/edited';
 import { openShop } from '../../../tests/support/shop';
 import { draftLabel, neutralStyles, partWithId, propertyOf } from '../templates';
 import { edits } from './edits';
-import { usesOfStyle } from './named-uses';
-import { brokenReferences } from './problems';
+import { usesOfName } from './named-uses';
+import { brokenReferences, problemsIn } from './problems';
 import { drawnStyles, type Project, stylesOf } from './project';
 
 const bound = { expr: 'price.length > 4 ? "low" : name == "Sock" ? \'title\' : "body"' };
@@ -53,7 +53,7 @@ describe('text styles', () => {
   });
 
   test('its uses are all that name it', () => {
-    const parts = (name: string) => usesOfStyle(shop(), name).map(({ part }) => part);
+    const parts = (name: string) => usesOfName(shop(), 'style', name).map(({ part }) => part);
     expect(parts('low').sort()).toEqual(['fixed', 'followed']);
     expect(parts('body')).toEqual(['followed']);
     expect(parts('value')).toEqual([]);
@@ -106,5 +106,76 @@ describe('fonts of a project’s own', () => {
     const { fonts: _, ...lost } = inHand;
     expect(brokenReferences(lost)).toMatchObject([{ code: 'font-unknown', severity: 'warning' }]);
     expect(drawnStyles(lost).at(-1)?.family).toBeUndefined();
+  });
+});
+
+describe('colours', () => {
+  const bound = { expr: 'price.length > 4 ? "woad" : "#b00"' };
+  const coloured = edited(
+    shop(),
+    edits.addColour({ name: 'brick', light: '#aa3311', dark: '#ff9977' }),
+    edits.set({ template: 'stock-plain', part: 'fixed', property: 'colour' }, 'brick'),
+    edits.bind({ template: 'stock-plain', part: 'followed', property: 'colour' }, bound),
+    edits.set({ template: 'stock-plain', part: 'row', property: 'background' }, 'soft'),
+  );
+  const colourAt = ({ templates }: Project, part: string, property = 'colour') => {
+    const own = templates[0] && partWithId(templates[0].row, part);
+    return own && propertyOf(own, property);
+  };
+
+  test('a new name is followed by parts, expressions and text styles', () => {
+    const renamed = edited(
+      coloured,
+      edits.renameColour('brick', 'clay'),
+      edits.renameColour('woad', 'sea'),
+      edits.renameColour('soft', 'felt'),
+      edits.renameColour('ash', 'smoke'),
+    );
+    expect(colourAt(renamed, 'fixed')).toBe('clay');
+    expect(colourAt(renamed, 'followed')).toEqual({ expr: bound.expr.replace('woad', 'sea') });
+    expect(colourAt(renamed, 'row', 'background')).toBe('felt');
+    expect(stylesOf(renamed).find(({ name }) => name === 'small')?.colour).toBe('smoke');
+    expect(renamed.templates.flatMap((each) => problemsIn(renamed, each))).toEqual([]);
+    expect(brokenReferences(renamed)).toEqual([]);
+  });
+
+  test('what had one that is removed says nothing of it; styles take the first of the others', () => {
+    const without = edited(coloured, edits.removeColour('brick'), edits.removeColour('ink'));
+    expect(colourAt(without, 'fixed')).toBeUndefined();
+    expect(stylesOf(without)[0]?.colour).toBe('ash');
+    expect(brokenReferences(without)).toEqual([]);
+  });
+
+  test('a name that nobody has is told of, where it stands and in styles', () => {
+    const lost = edited(
+      coloured,
+      edits.set({ template: 'stock-plain', part: 'row', property: 'background' }, 'sof'),
+      edits.bind(
+        { template: 'stock-plain', part: 'followed', property: 'colour' },
+        {
+          expr: 'name == "" ? "wod" : "#fff"',
+        },
+      ),
+    );
+    const [template] = lost.templates;
+    expect(template && problemsIn(lost, template)).toMatchObject([
+      { code: 'look-unknown', hint: 'Did you mean soft?', place: { property: 'background' } },
+      { code: 'word-unknown', place: { property: 'colour', from: 13, to: 18 } },
+    ]);
+    const styles = edited(coloured, edits.changeStyle('low', { colour: 'gone' }));
+    expect(brokenReferences(styles)).toMatchObject([{ code: 'look-unknown' }]);
+  });
+
+  test.each([
+    [
+      edits.addColour({ name: 'ink', light: '#000000', dark: '#ffffff' }),
+      'There is a colour "ink"',
+    ],
+    [edits.renameColour('ink', 'ash'), 'There is a colour "ash"'],
+    [edits.renameColour('ink', ' '), 'A colour needs a name'],
+    [edits.changeColour('gone', { light: '#000000' }, 'x'), 'There is no colour "gone"'],
+  ])('%#: is refused in words', (edit, words) => {
+    const made = edit.apply(coloured);
+    expect(made.ok ? '' : made.error).toContain(words);
   });
 });

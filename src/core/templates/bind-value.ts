@@ -22,7 +22,7 @@ import {
 import { type Bound, isBound } from './bound';
 import { bindingFindings } from './findings';
 import { isContent, maxPx, type Property } from './property';
-import type { TextStyle } from './styles';
+import { isHexColour, type Tokens } from './tokens';
 
 /** What a property of a row is for one item, ready to be drawn; undefined: there is nothing. */
 export type EntryValue = string | number | boolean | undefined;
@@ -57,7 +57,7 @@ export function bindSlot(
 
 function typed(binding: string | Bound, declared: Property, scope: BindingScope): BoundValue {
   const checked = checkTyped(binding, declared, scope, environmentToRun(scope));
-  const words = wordsOf(declared, scope.styles);
+  const words = wordsOf(declared, scope.tokens);
   const [evaluate, instead] = [checked.expression?.evaluate, checked.standIn?.evaluate];
   const given = (item: JsonRecord, context?: RowContext): Value =>
     evaluate?.(item, context) ?? instead?.(item, context);
@@ -75,7 +75,7 @@ function typed(binding: string | Bound, declared: Property, scope: BindingScope)
 function checkTyped(
   binding: string | Bound,
   declared: Property,
-  { fields, styles }: BindingScope,
+  { fields, tokens }: BindingScope,
   environment: Parameters<typeof makeExpression>[3],
 ): CheckedBinding {
   if (!isBound(binding)) return noExpression;
@@ -85,7 +85,7 @@ function checkTyped(
   const wrong = [expression, standIn].map((each) =>
     each?.checked === undefined
       ? []
-      : wrongResults(each.checked, declared, wordsOf(declared, styles)),
+      : wrongResults(each.checked, declared, wordsOf(declared, tokens)),
   );
   return {
     ...noExpression,
@@ -111,7 +111,10 @@ function wrongResults(
     return [bindingFindings.valueUnfit(declared.words, wanted[0], checked.type)];
   if (words === undefined) return [];
   return resultsOf(checked).flatMap((result) =>
-    result.kind === 'literal' && typeof result.value === 'string' && !words.includes(result.value)
+    result.kind === 'literal' &&
+    typeof result.value === 'string' &&
+    !words.includes(result.value) &&
+    !(declared.kind === 'colour' && isHexColour(result.value))
       ? [bindingFindings.wordUnknown(declared.words, result.value, words, result)]
       : [],
   );
@@ -123,16 +126,25 @@ type Wanted = 'number' | 'boolean' | 'text';
 function kindsWanted(declared: Property): readonly [Wanted, ...Wanted[]] {
   if (declared.kind === 'condition') return ['boolean'];
   if (numbersOf(declared) === undefined) return ['text'];
-  return wordsOf(declared, []) === undefined ? ['number'] : ['number', 'text'];
+  return wordsOf(declared, noTokens) === undefined ? ['number'] : ['number', 'text'];
+}
+
+const noTokens: Tokens = { styles: [], colours: [] };
+
+/** The names of what a property takes of the project; undefined: it takes nothing of it. */
+export function namesOf({ kind }: Property, tokens: Tokens): readonly string[] | undefined {
+  if (kind === 'style') return tokens.styles.map(({ name }) => name);
+  return kind === 'colour' ? tokens.colours.map(({ name }) => name) : undefined;
 }
 
 /** Words that a property knows; undefined: it takes none, or any. */
-function wordsOf(declared: Property, styles: readonly TextStyle[]): readonly string[] | undefined {
+function wordsOf(declared: Property, tokens: Tokens): readonly string[] | undefined {
   switch (declared.kind) {
     case 'word':
       return declared.among;
     case 'style':
-      return styles.map(({ name }) => name);
+    case 'colour':
+      return namesOf(declared, tokens);
     case 'lines':
       return ['all'];
     case 'size':
@@ -180,6 +192,7 @@ function fitted(given: Value, declared: Property, words: readonly string[] | und
       ? { value: given, unfit: undefined }
       : { value: otherwise, unfit: 'it names no language, such as en or de-AT' };
   const numbers = numbersOf(declared);
+  if (declared.kind === 'colour' && isHexColour(given)) return { value: given, unfit: undefined };
   if (typeof given === 'string' && (words?.includes(given) ?? numbers === undefined))
     return { value: given, unfit: undefined };
   if (numbers === undefined)

@@ -8,6 +8,7 @@ import type { Binding } from './bound';
 import { kinds } from './parts';
 import type { Property } from './property';
 import { neutralStyles } from './styles';
+import { neutralColours } from './tokens';
 
 const fields: readonly Field[] = [
   { name: 'price', type: 'number', required: false },
@@ -15,8 +16,9 @@ const fields: readonly Field[] = [
   { name: 'note', type: 'text', required: false },
 ];
 const formats = [{ id: 'money', name: 'Money', as: 'money', currency: 'EUR' }] as const;
+const tokens = { styles: neutralStyles, colours: neutralColours };
 const bound = (binding: Binding) =>
-  bindText(binding, { fields, sources: new Map(), formats, styles: [], locale: 'en' });
+  bindText(binding, { fields, sources: new Map(), formats, tokens, locale: 'en' });
 const text = (binding: Binding, item: Record<string, string | number>) => bound(binding).text(item);
 
 describe('what stands in for a missing value', () => {
@@ -76,11 +78,24 @@ describe('an address', () => {
 
 describe('what a size, a number of lines or a style follows', () => {
   const { width, lines, style, language } = kinds.label.properties;
-  const scope = { fields, sources: new Map(), formats, styles: neutralStyles, locale: 'en' };
+  const scope = { fields, sources: new Map(), formats, tokens, locale: 'en' };
   const drawn = (declared: Property, expr: string, item = {}) => {
     const { findings, value, unfit } = bindSlot({ expr }, declared, scope);
     return [findings.map(({ code }) => code), value(item), unfit(item)];
   };
+
+  test('a colour is one of the project, or one as items have it; nothing else is drawn', () => {
+    const { colour } = kinds.label.properties;
+    const given = (name: string) => drawn(colour, 'note', { note: name });
+    for (const known of ['woad', '#a32', '#aa3322', '#AA332280'])
+      expect(given(known)[1]).toBe(known);
+    for (const other of ['red', '#ab', '#12345', 'url(x)', '#fff;top:0', 'var(--x)', '__proto__'])
+      expect(given(other).slice(1)).toEqual([
+        undefined,
+        expect.stringMatching(/^it is none of ink, /),
+      ]);
+    expect(drawn(colour, 'note')).toEqual([[], undefined, undefined]);
+  });
 
   test.each<[Property, string, object, EntryValue]>([
     [width, 'price', { price: 80 }, 80],

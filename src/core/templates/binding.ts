@@ -10,14 +10,14 @@ import {
 } from '../values';
 import { type Bound, isBound } from './bound';
 import { bindingFindings } from './findings';
-import type { TextStyle } from './styles';
+import type { Tokens } from './tokens';
 
 /** What bindings are held against, and how their values are written. */
 export interface BindingScope {
   readonly fields: readonly Field[];
   readonly sources: Environment['sources'];
   readonly formats: readonly NamedFormat[];
-  readonly styles: readonly TextStyle[];
+  readonly tokens: Tokens;
   readonly locale: string;
 }
 

@@ -1,13 +1,13 @@
 import type { Finding, JsonRecord } from '../base';
 import { compileMessage, type NamedFormat } from '../formats';
 import { formatsUsed, type RowContext, readsNow } from '../values';
-import { type BoundValue, bindSlot, checkSlot, type EntryValue } from './bind-value';
+import { type BoundValue, bindSlot, checkSlot, type EntryValue, namesOf } from './bind-value';
 import type { BindingScope } from './binding';
 import { expressionsOf, isBound } from './bound';
 import { bindingFindings } from './findings';
 import { kindOf } from './parts';
-import type { TextStyle } from './styles';
 import { partsOf, propertyOf, type Slot, slotsOf, type Template } from './template';
+import { isHexColour, type Tokens } from './tokens';
 
 export type BoundSlot = Slot & BoundValue;
 
@@ -15,8 +15,8 @@ export interface CompiledTemplate {
   readonly template: Template;
   readonly slots: readonly BoundSlot[];
   readonly findings: readonly Finding[];
-  /** What its texts may be set in. */
-  readonly styles: readonly TextStyle[];
+  /** What its parts may name. */
+  readonly tokens: Tokens;
   /** Whether anything is shown as it was first. */
   readonly hasOnce: boolean;
   /** Whether anything says how far it is from now. */
@@ -28,7 +28,7 @@ export interface CompiledTemplate {
 /** What is wrong with a template, without making it ready. */
 export function checkTemplate(template: Template, scope: BindingScope): readonly Finding[] {
   return [
-    ...unknownStyles(template, scope),
+    ...unknownNames(template, scope),
     ...slotsOf(template.row).flatMap((slot) =>
       placed(template, slot, checkSlot(slot.binding, slot.declared, scope)),
     ),
@@ -42,7 +42,7 @@ export function compileTemplate(template: Template, scope: BindingScope): Compil
     ...bindSlot(slot.binding, slot.declared, scope),
   }));
   const findings = [
-    ...unknownStyles(template, scope),
+    ...unknownNames(template, scope),
     ...slots.flatMap((slot) => [
       ...placed(template, slot, slot.findings),
       ...placed(template, slot, messageFindings(slot, scope)),
@@ -52,7 +52,7 @@ export function compileTemplate(template: Template, scope: BindingScope): Compil
     template,
     slots,
     findings,
-    styles: scope.styles,
+    tokens: scope.tokens,
     hasOnce: slots.some(({ binding }) => isBound(binding) && binding.once === true),
     followsTime: slots.some((slot) => followsTime(slot, scope)),
     values(item, context) {
@@ -63,22 +63,16 @@ export function compileTemplate(template: Template, scope: BindingScope): Compil
   };
 }
 
-/** Styles that parts name and the project has not: their texts are drawn in another one. */
-const unknownStyles = (template: Template, { styles }: BindingScope): readonly Finding[] =>
+/** What parts name and the project has not: they are drawn otherwise. */
+const unknownNames = (template: Template, { tokens }: BindingScope): readonly Finding[] =>
   [...partsOf(template.row)].flatMap((part) =>
-    Object.entries(kindOf(part).properties).flatMap(([property, { kind, words }]) => {
-      const name = propertyOf(part, property);
-      return kind !== 'style' ||
-        typeof name !== 'string' ||
-        styles.some((style) => style.name === name)
-        ? []
-        : placed(template, { part: part.id, property }, [
-            bindingFindings.styleUnknown(
-              words,
-              name,
-              styles.map((style) => style.name),
-            ),
-          ]);
+    Object.entries(kindOf(part).properties).flatMap(([property, declared]) => {
+      const said = propertyOf(part, property);
+      const names = namesOf(declared, tokens);
+      if (names === undefined || typeof said !== 'string') return [];
+      if (names.includes(said) || (declared.kind === 'colour' && isHexColour(said))) return [];
+      const finding = bindingFindings.nameUnknown(declared.words, said, names);
+      return placed(template, { part: part.id, property }, [finding]);
     }),
   );
 

@@ -56,7 +56,7 @@ export const bindingFindings = {
     hint: `It is one of ${words.join(', ')}.`,
   }),
 
-  styleUnknown: (property: string, name: string, names: readonly string[]): Finding => {
+  nameUnknown: (property: string, name: string, names: readonly string[]): Finding => {
     const near = nearest(name, names);
     return {
       code: 'look-unknown',
@@ -65,7 +65,7 @@ export const bindingFindings = {
       message: clipped(`The ${property} “${name}” is not among those of the project.`),
       hint:
         near === undefined
-          ? `It is drawn as ${names[0] ?? 'plain text'}. Choose another one, or make one of that name.`
+          ? 'It is drawn as if it were not said. Choose another one, or make one of that name.'
           : `Did you mean ${near}?`,
     };
   },

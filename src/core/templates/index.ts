@@ -40,7 +40,7 @@ export {
 } from './parts';
 export { type Constant, isContent, type Property } from './property';
 export { addRun, insertPart, partIds, removePart, replacePart, type Side } from './rewrite';
-export { templateShape, textStyleShape } from './shape';
+export { colourShape, templateShape, textStyleShape } from './shape';
 export { neutralStyles, styleNamed, type TextStyle } from './styles';
 export {
   childrenOf,
@@ -56,3 +56,4 @@ export {
   type Template,
   withProperty,
 } from './template';
+export { type Colour, colourOf, isHexColour, neutralColours, type Tokens } from './tokens';

@@ -27,6 +27,7 @@ export type PropertyKind =
         | 'picture'
         | 'condition'
         | 'style'
+        | 'colour'
         | 'padding'
         | 'language';
     }
@@ -176,6 +177,16 @@ export const style = (
   words,
   default: value,
   first: 'body',
+  shape: textShape(60),
+});
+
+/** The name of a colour of the project, or one as items have it; undefined: none of its own. */
+export const colour = (words: string, first: string): Property<string, false, false> => ({
+  ...set,
+  kind: 'colour',
+  words,
+  default: undefined,
+  first,
   shape: textShape(60),
 });
 

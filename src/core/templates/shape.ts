@@ -4,7 +4,6 @@ import {
   list,
   named,
   number,
-  oneOf,
   optional,
   record,
   recordOf,
@@ -22,6 +21,7 @@ import {
 import { storedShape } from './property';
 import type { TextStyle } from './styles';
 import type { Template } from './template';
+import type { Colour } from './tokens';
 
 const deepest = 40;
 
@@ -72,9 +72,20 @@ export const textStyleShape: Shape<TextStyle> = record<TextStyle>({
   size: number({ min: 4, max: 200 }),
   lineHeight: number({ min: 4, max: 400 }),
   weight: number({ min: 100, max: 900 }),
-  colour: oneOf(['ink', 'ash']),
+  colour: text(60),
   family: optional(text(200)),
   letterSpacing: optional(number({ min: -10, max: 40 })),
+});
+
+const hexColour = () =>
+  text(9, {
+    pattern: ['^#[0-9a-fA-F]{6}(?:[0-9a-fA-F]{2})?$', 'be a colour as #RRGGBB or #RRGGBBAA'],
+  });
+
+export const colourShape: Shape<Colour> = record<Colour>({
+  name: text(60, { minChars: 1 }),
+  light: hexColour(),
+  dark: hexColour(),
 });
 
 export const templateShape: Shape<Template> = record<Template>({

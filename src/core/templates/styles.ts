@@ -5,7 +5,8 @@ export interface TextStyle {
   readonly lineHeight: number;
   /** From 100 to 900. */
   readonly weight: number;
-  readonly colour: 'ink' | 'ash';
+  /** The name of a colour of the project. */
+  readonly colour: string;
   /** A font of the project's own, by its name; none: the faces that every project has. */
   readonly family?: string;
   /** After each letter, in px. */

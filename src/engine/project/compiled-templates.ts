@@ -2,9 +2,9 @@ import type { Finding } from '../../core/base';
 import {
   brokenReferences,
   compileFor,
-  drawnStyles,
   type FindItem,
   type Project,
+  tokensOf,
   withId,
 } from '../../core/project';
 import type { CompiledTemplate } from '../../core/templates';
@@ -31,7 +31,7 @@ export class CompiledTemplates {
     if (project === this.project && locale === this.locale) return;
     const { types, formats, sources } = project;
     const keys = sources.map(({ id, key }) => [id, key]);
-    this.around = JSON.stringify([types, formats, keys, locale, drawnStyles(project)]);
+    this.around = JSON.stringify([types, formats, keys, locale, tokensOf(project)]);
     this.project = project;
     this.locale = locale;
     this.findingsKnown = undefined;

@@ -397,7 +397,7 @@ export interface Tried {
   readonly entries: readonly Entry[];
 }
 
-function planOf({ template, styles }: CompiledTemplate, place?: RowPlace): RowPlan {
-  const plan = rowPlanOf(template, styles);
+function planOf({ template, tokens }: CompiledTemplate, place?: RowPlace): RowPlan {
+  const plan = rowPlanOf(template, tokens);
   return { ...plan, heightPx: plainHeightPx(plan, place) };
 }

@@ -1,4 +1,4 @@
-import { drawHeight, drawsOfEvery, drawWidth, type PartView } from './part-view';
+import { drawHeight, drawRadius, drawsOfEvery, drawWidth, type PartView } from './part-view';
 
 /** A picture by its name. */
 export const image: PartView = {
@@ -27,9 +27,7 @@ export const image: PartView = {
     fit(element, value) {
       element.style.objectFit = value === 'cover' ? 'cover' : 'contain';
     },
-    radius(element, value) {
-      if (value !== 0) element.style.borderRadius = value === 'circle' ? '50%' : `${value}px`;
-    },
+    radius: drawRadius,
     picture(element, value, { pictures }) {
       if (!(element instanceof HTMLImageElement)) return;
       if (pictures === undefined) {

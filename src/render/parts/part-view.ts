@@ -1,5 +1,5 @@
 import type { PartPlan } from '../../core/lists';
-import type { Constant, Size, TextStyle } from '../../core/templates';
+import type { Constant, Size, Tokens } from '../../core/templates';
 
 /** Where a picture's name leads: an address that the page may load, or undefined: there is none. */
 export type Pictures = (name: string) => string | undefined;
@@ -16,7 +16,7 @@ export type Draw = (element: HTMLElement, value: Drawn, around: Around) => void;
 /** What the drawing of a property hangs on besides its value. */
 export interface Around {
   readonly direction: Direction;
-  readonly styles: readonly TextStyle[];
+  readonly tokens: Tokens;
   readonly pictures?: Pictures | undefined;
 }
 
@@ -55,6 +55,11 @@ export const drawsOfEvery: PartView['draws'] = {
   maxHeight(element, value) {
     element.style.maxHeight = px(value);
   },
+};
+
+export const drawRadius: Draw = ({ style }, value) => {
+  style.borderRadius =
+    value === 'circle' ? '50%' : typeof value === 'number' && value > 0 ? `${value}px` : '';
 };
 
 /** A size as it is drawn: by value, it is a number of px. */

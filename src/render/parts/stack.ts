@@ -1,5 +1,6 @@
 import { ownValue } from '../../core/base';
-import { box, drawHeight, drawsOfEvery, drawWidth, type PartView } from './part-view';
+import { cssColour } from './colour';
+import { box, drawHeight, drawRadius, drawsOfEvery, drawWidth, type PartView } from './part-view';
 
 const alignments: Readonly<Record<string, string>> = {
   start: 'flex-start',
@@ -42,6 +43,18 @@ export const stack: PartView = {
       element.style.alignItems = way;
       element.style.justifyItems = way;
     },
+    background(element, value, { tokens }) {
+      element.style.backgroundColor = cssColour(tokens.colours, value);
+    },
+    border(element, value) {
+      const px = typeof value === 'number' && value > 0 ? `${value}px` : '';
+      element.style.borderWidth = px;
+      element.style.borderStyle = px === '' ? '' : 'solid';
+    },
+    borderColour(element, value, { tokens }) {
+      element.style.borderColor = cssColour(tokens.colours, value) || 'var(--row-rule)';
+    },
+    radius: drawRadius,
     padding(element, value) {
       if (typeof value !== 'object' || !('top' in value)) return;
       element.style.paddingInline = `${value.start}px ${value.end}px`;

@@ -1,5 +1,6 @@
-import { styleNamed, type TextStyle } from '../../core/templates';
+import { type Colour, styleNamed, type TextStyle } from '../../core/templates';
 import { drawnRuns, drawnWords } from '../../core/text';
+import { cssColour } from './colour';
 import type { Drawn, PartView } from './part-view';
 
 /** What a label, or a run of it, says of its words. */
@@ -8,6 +9,7 @@ interface Said {
   /** Undefined: that of the label. */
   style: TextStyle | undefined;
   /** Undefined: that of the style. */
+  colour: Drawn;
   weight: number | undefined;
   /** Of a run: what sets it apart from the words before, which are none of its own. */
   apart: Text | undefined;
@@ -23,7 +25,7 @@ function saidOf(element: Element): Said {
   const known = saidBy.get(element);
   if (known !== undefined) return known;
   const said: Said = {
-    ...{ words: '', style: undefined, weight: undefined },
+    ...{ words: '', style: undefined, colour: undefined, weight: undefined },
     ...{ apart: undefined, isJoined: false },
   };
   saidBy.set(element, said);
@@ -49,12 +51,10 @@ export const drawsOfWords: PartView['draws'] = {
   link(element, value) {
     if (element instanceof HTMLAnchorElement) leadTo(element, value);
   },
-  style(element, value, { styles }) {
+  style(element, value, { tokens }) {
     const said = saidOf(element);
-    said.style = value === undefined ? undefined : styleNamed(styles, value);
+    said.style = value === undefined ? undefined : styleNamed(tokens.styles, value);
     const { style } = said;
-    element.classList.toggle('yc-ink', style?.colour === 'ink');
-    element.classList.toggle('yc-ash', style?.colour === 'ash');
     element.style.fontSize =
       style === undefined
         ? ''
@@ -67,8 +67,13 @@ export const drawsOfWords: PartView['draws'] = {
         : `${family === undefined ? '' : `"${ownFace(family)}", `}var(--row-face)`;
     element.style.letterSpacing =
       style === undefined ? '' : `calc(${letterSpacing ?? 0}px * var(--row-text-size, 1))`;
+    drawColour(element, tokens.colours);
     drawWeight(element);
     fitLines(runsAround(element));
+  },
+  colour(element, value, { tokens }) {
+    saidOf(element).colour = value;
+    drawColour(element, tokens.colours);
   },
   weight(element, value) {
     saidOf(element).weight = typeof value === 'number' ? value : undefined;
@@ -121,6 +126,12 @@ function textBefore(element: Element): Text {
 
 function show(node: Node | null, words: string): void {
   if (node instanceof Text && node.data !== words) node.data = words;
+}
+
+/** A colour that nobody knows is that of the style. */
+function drawColour(element: HTMLElement, colours: readonly Colour[]): void {
+  const { colour, style } = saidOf(element);
+  element.style.color = cssColour(colours, colour) || cssColour(colours, style?.colour);
 }
 
 function drawWeight(element: HTMLElement): void {

@@ -205,6 +205,12 @@ export const lineUnitsAt =
   (px: number): number =>
     Math.round(Math.fround(Math.fround(px) * ratio) * 64);
 
+/** The same of borders: whole device px, at least one (CSS Backgrounds 3, section 3.3). */
+export const borderUnitsAt =
+  (ratio: number) =>
+  (px: number): number =>
+    px === 0 ? 0 : 64 * Math.max(1, Math.floor(Math.fround(px) * ratio));
+
 /** Lines that a label shows. */
 export const shownLines = ({ wantedLines, maxLines }: LabelNode): number =>
   Math.min(wantedLines, maxLines);

@@ -1,5 +1,6 @@
 /** Every change that a person can make to a project: one function an edit, grouped by what it changes. */
 import { checkTextSizes, checkWidths } from './checked-at';
+import { addColour, changeColour, removeColour, renameColour } from './colours';
 import {
   addFormat,
   changeFormat,
@@ -96,6 +97,10 @@ export const edits = {
   addFonts,
   renameFont,
   removeFont,
+  addColour,
+  changeColour,
+  renameColour,
+  removeColour,
   remove,
   set,
   addPictures,

@@ -1,7 +1,7 @@
 import { failed, ok, ownValue, type Result } from '../../base';
 import type { ProjectFont } from '../../fonts';
 import type { TextStyle } from '../../templates';
-import { withStyleRenamed } from '../named-uses';
+import { withNameChanged } from '../named-uses';
 import { type Project, stylesOf } from '../project';
 import type { Edit } from './edit';
 
@@ -58,7 +58,7 @@ export function renameStyle(name: string, wish: string): Edit {
       const textStyles = stylesOf(project).map((style) =>
         style.name === name ? { ...style, name: next } : style,
       );
-      const templates = withStyleRenamed(project, name, next);
+      const templates = withNameChanged(project, 'style', name, next);
       return ok({ ...project, templates, textStyles });
     },
   };
@@ -71,7 +71,7 @@ export function removeStyle(name: string): Edit {
     apply(project): Result<Project, string> {
       const textStyles = stylesOf(project).filter((style) => style.name !== name);
       if (textStyles.length === 0) return failed('A project needs a style: its texts have one.');
-      const templates = withStyleRenamed(project, name, undefined);
+      const templates = withNameChanged(project, 'style', name, undefined);
       return ok({ ...project, templates, textStyles });
     },
   };

@@ -18,7 +18,7 @@ import {
   type Shape,
   text,
 } from '../../shape';
-import { templateShape, textStyleShape } from '../../templates';
+import { colourShape, templateShape, textStyleShape } from '../../templates';
 import { checkedTextSizes, checkedWidths, maxChecked } from '../checked-at';
 import {
   formatVersion,
@@ -138,6 +138,7 @@ export const projectShape: Shape<Project> = record<Project>({
   pictures: list(picture, { tellsApart: 'name' }),
   formats: optional(list(formatShape, { max: 500 })),
   fonts: optional(list(font, { tellsApart: 'name', max: 50 })),
+  colours: optional(list(colourShape, { tellsApart: 'name', max: 200 })),
   textStyles: optional(list(textStyleShape, { tellsApart: 'name', max: 100 })),
   locales: optional(list(locale(), { min: 1, max: 100 })),
   widths: optional(list(number(checkedWidths), { max: maxChecked })),

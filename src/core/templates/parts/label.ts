@@ -2,6 +2,7 @@ import type { Binding } from '../bound';
 import {
   address,
   bindable,
+  colour,
   language,
   lines,
   optional,
@@ -19,6 +20,7 @@ import type { Size } from './size';
 
 /** How words look beside their style. */
 export const ofWords = {
+  colour: rare(bindable(colour('colour', 'madder'))),
   weight: rare(bindable(weight('weight'))),
   italic: rare(bindable(trait('italic'))),
   strike: rare(bindable(trait('struck through'))),

@@ -1,4 +1,4 @@
-import { bindable, padding, px, rare, size, word } from '../property';
+import { bindable, colour, padding, px, radius, rare, size, word } from '../property';
 import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 import type { Size } from './size';
 
@@ -6,6 +6,10 @@ const properties = {
   direction: word('runs', ['across', 'down', 'over']),
   gap: px('gap', 0),
   padding: padding('padding'),
+  border: rare(px('border', 0, 20)),
+  borderColour: rare(bindable(colour('border colour', 'rule'))),
+  background: rare(bindable(colour('background', 'soft'))),
+  radius: rare(radius('corners')),
   align: word('align', ['start', 'centre', 'end', 'stretch']),
   distribute: rare(word('distributes', ['start', 'centre', 'end', 'between', 'around', 'evenly'])),
   width: bindable(size('width', 'fit')),

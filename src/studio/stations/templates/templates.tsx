@@ -17,7 +17,8 @@ import { ValuesList } from './values-list';
 export default function Templates() {
   const selection = useSelection();
   const { route } = useRoute();
-  const isOfStyles = route.page === 'project' && route.panel === 'styles';
+  const panel = route.page === 'project' ? route.panel : undefined;
+  const isOfStyles = panel === 'styles' || panel === 'colours';
   if (selection === undefined) return null;
   return isOfStyles ? (
     <StylesScreen selection={selection} />

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { isLocale } from '../../../../core/formats';
-import { edits, stylesOf } from '../../../../core/project';
+import { coloursOf, edits, stylesOf } from '../../../../core/project';
 import {
   type Constant,
+  colourOf,
   isBound,
   type Padding,
   type Property,
@@ -42,6 +43,8 @@ export function ConstantInput({ selection, name, property }: ConstantFieldProps)
       return <WordChips {...{ label, value, set }} among={property.among} />;
     case 'style':
       return <StyleField {...{ selection, value, set }} />;
+    case 'colour':
+      return <ColourField {...{ selection, label, value, set }} />;
     case 'condition':
       return <Condition {...{ label, value, set }} />;
     case 'number':
@@ -95,6 +98,36 @@ function StyleField({ selection, value, set }: StyleFieldProps) {
         },
       ]}
     />
+  );
+}
+
+interface ColourFieldProps extends InputProps {
+  readonly selection: Selection;
+}
+
+function ColourField({ selection, label, value, set }: ColourFieldProps) {
+  const colours = coloursOf(selection.project);
+  const said = colourOf(colours, value);
+  return (
+    <span className="flex items-center gap-1.5">
+      <span
+        className="size-4 shrink-0 rounded-full border border-rule"
+        style={{ background: said && `light-dark(${said.light}, ${said.dark})` }}
+        aria-hidden="true"
+      />
+      <MenuButton
+        label={label}
+        words={typeof value === 'string' ? value : 'none'}
+        entries={[
+          ...colours.map(({ name }) => ({
+            words: name,
+            isChosen: name === value,
+            onChoose: () => set(name),
+          })),
+          { words: 'Edit colours', onChoose: () => goWithin({ panel: 'colours' }) },
+        ]}
+      />
+    </span>
   );
 }
 

@@ -1,17 +1,18 @@
 import type { CSSProperties } from 'react';
-import { drawnStyles, type Project } from '../../../../core/project';
-import type { TextStyle } from '../../../../core/templates';
+import { coloursOf, drawnStyles, type Project } from '../../../../core/project';
+import { colourOf, type TextStyle } from '../../../../core/templates';
 import { ownFace } from '../../../../render';
 
 /** How words look in a style, as rows draw them. */
 export function lookOf(project: Project, style: TextStyle): CSSProperties {
   const family = drawnStyles(project).find(({ name }) => name === style.name)?.family;
+  const colour = colourOf(coloursOf(project), style.colour);
   return {
     fontFamily: family === undefined ? 'var(--row-face)' : `"${ownFace(family)}", var(--row-face)`,
     fontSize: style.size,
     lineHeight: `${style.lineHeight}px`,
     fontWeight: style.weight,
     letterSpacing: style.letterSpacing ?? 0,
-    color: `var(--row-${style.colour})`,
+    color: `light-dark(${colour?.light ?? ''}, ${colour?.dark ?? ''})`,
   };
 }

@@ -1,13 +1,7 @@
 import Trash2 from 'lucide-react/icons/trash-2';
-import { edits, type Project } from '../../../../core/project';
+import { coloursOf, edits, type Project } from '../../../../core/project';
 import type { TextStyle } from '../../../../core/templates';
-import {
-  Button,
-  ChoiceChips,
-  MenuButton,
-  NumberField,
-  Row,
-} from '../../../shared/controls/controls';
+import { Button, MenuButton, NumberField, Row } from '../../../shared/controls/controls';
 import { Renamed } from '../../../shared/controls/renamed';
 import { make, whyNot } from '../../../shared/session/editing';
 import { goWithin } from '../../../shared/session/route';
@@ -75,11 +69,14 @@ export function StyleFields({ project, style }: StyleFieldsProps) {
           />
         </Row>
         <Row words="colour">
-          <ChoiceChips
+          <MenuButton
             label="Colour"
-            options={['ink', 'ash']}
-            chosen={style.colour}
-            onChoose={(colour) => set({ colour })}
+            words={style.colour}
+            entries={coloursOf(project).map((colour) => ({
+              words: colour.name,
+              isChosen: colour.name === style.colour,
+              onChoose: () => set({ colour: colour.name }),
+            }))}
           />
         </Row>
         <Row words="font">

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef } from 'react';
 import { count } from '../../../../core/base';
-import { type Project, usesOfStyle, withId } from '../../../../core/project';
+import { type Project, usesOfName, withId } from '../../../../core/project';
 import type { Template, TextStyle } from '../../../../core/templates';
 import { Heading } from '../../../shared/controls/controls';
 import { goWithin } from '../../../shared/session/route';
@@ -15,7 +15,7 @@ interface StyleUsesProps {
 
 /** All that has a style, each drawn in a real row. */
 export function StyleUses({ project, style }: StyleUsesProps) {
-  const uses = usesOfStyle(project, style.name);
+  const uses = usesOfName(project, 'style', style.name);
   const templates = project.templates.filter(({ id }) =>
     uses.some(({ template }) => template === id),
   );

@@ -1,10 +1,11 @@
 import Plus from 'lucide-react/icons/plus';
 import { count, freeId } from '../../../../core/base';
-import { edits, type Project, stylesOf, usesOfStyle } from '../../../../core/project';
+import { coloursOf, edits, type Project, stylesOf, usesOfName } from '../../../../core/project';
 import type { TextStyle } from '../../../../core/templates';
 import { Button, Heading } from '../../../shared/controls/controls';
 import { make } from '../../../shared/session/editing';
 import { goWithin, useRoute } from '../../../shared/session/route';
+import { Colours } from './colours';
 import { Fonts } from './fonts';
 import { lookOf } from './look';
 import { StyleFields } from './style-fields';
@@ -14,7 +15,8 @@ import { StyleUses } from './style-uses';
 export function Styles({ project }: { readonly project: Project }) {
   const { route } = useRoute();
   const styles = stylesOf(project);
-  const named = route.page === 'project' ? route.style : undefined;
+  const { style: named, panel } = route.page === 'project' ? route : {};
+  const isOfColours = panel === 'colours';
   const chosen = styles.find(({ name }) => name === named) ?? styles[0];
   if (chosen === undefined) return null;
   return (
@@ -28,7 +30,7 @@ export function Styles({ project }: { readonly project: Project }) {
         <ul className="grid gap-1">
           {styles.map((style) => (
             <li key={style.name}>
-              <StyleButton {...{ project, style }} isChosen={style === chosen} />
+              <StyleButton {...{ project, style }} isChosen={!isOfColours && style === chosen} />
             </li>
           ))}
         </ul>
@@ -37,11 +39,33 @@ export function Styles({ project }: { readonly project: Project }) {
             <Plus size={14} aria-hidden="true" /> New style
           </Button>
         </div>
+        <Heading>Colours</Heading>
+        <button
+          type="button"
+          aria-current={isOfColours ? 'true' : undefined}
+          className="mb-2 flex w-full flex-wrap gap-1 rounded-md border border-rule bg-paper p-2 aria-[current=true]:border-woad aria-[current=true]:ring-1 aria-[current=true]:ring-woad"
+          onClick={() => goWithin({ panel: 'colours' }, 'replace')}
+        >
+          <span className="sr-only">All colours</span>
+          {coloursOf(project).map(({ name, light, dark }) => (
+            <span
+              key={name}
+              className="size-5 rounded-full border border-rule"
+              style={{ background: `linear-gradient(90deg, ${light} 50%, ${dark} 50%)` }}
+            />
+          ))}
+        </button>
         <Fonts project={project} />
       </section>
       <div data-pane="bench" className="min-h-0 overflow-auto px-4 py-1.5">
-        <StyleFields key={chosen.name} {...{ project, style: chosen }} />
-        <StyleUses {...{ project, style: chosen }} />
+        {isOfColours ? (
+          <Colours project={project} />
+        ) : (
+          <>
+            <StyleFields key={chosen.name} {...{ project, style: chosen }} />
+            <StyleUses {...{ project, style: chosen }} />
+          </>
+        )}
       </div>
     </>
   );
@@ -59,14 +83,14 @@ function StyleButton({ project, style, isChosen }: StyleButtonProps) {
       type="button"
       aria-current={isChosen ? 'true' : undefined}
       className="scheme-light block w-full overflow-hidden rounded-md border border-rule px-2.5 py-1 text-start whitespace-nowrap aria-[current=true]:border-woad aria-[current=true]:ring-1 aria-[current=true]:ring-woad"
-      onClick={() => goWithin({ style: style.name }, 'replace')}
+      onClick={() => goWithin({ style: style.name, panel: 'styles' }, 'replace')}
     >
       <span className="block truncate" style={lookOf(project, style)}>
         {style.name}
       </span>
       <span className="block truncate text-xs" style={{ color: 'var(--row-ash)' }}>
         {style.size}/{style.lineHeight} · {style.weight} ·{' '}
-        {count(usesOfStyle(project, style.name).length, 'part')}
+        {count(usesOfName(project, 'style', style.name).length, 'part')}
       </span>
     </button>
   );

@@ -1,0 +1,81 @@
+import { failed, ok, type Result } from '../../base';
+import type { Colour } from '../../templates';
+import { withNameChanged } from '../named-uses';
+import { coloursOf, type Project, stylesOf } from '../project';
+import type { Edit } from './edit';
+
+export function addColour(colour: Colour): Edit {
+  return {
+    name: `Add colour ${colour.name}`,
+    apply: (project) =>
+      named(project, colour.name) === undefined
+        ? ok({ ...project, colours: [...coloursOf(project), colour] })
+        : failed(`There is a colour "${colour.name}" already.`),
+  };
+}
+
+/** `joins` names the picking that it belongs to. */
+export function changeColour(
+  name: string,
+  change: Partial<Omit<Colour, 'name'>>,
+  joins: string,
+): Edit {
+  return {
+    name: `Colour ${name} ${Object.values(change).join(', ')}`,
+    joins,
+    apply(project) {
+      if (named(project, name) === undefined) return failed(`There is no colour "${name}".`);
+      const colours = coloursOf(project).map((colour) =>
+        colour.name === name ? { ...colour, ...change } : colour,
+      );
+      return ok({ ...project, colours });
+    },
+  };
+}
+
+/** The colour under another name: parts and text styles that name it follow. */
+export function renameColour(name: string, wish: string): Edit {
+  const next = wish.trim();
+  return {
+    name: `Name colour ${name} ${next}`,
+    apply(project) {
+      if (next === name) return ok(project);
+      if (next === '') return failed('A colour needs a name.');
+      if (named(project, next) !== undefined) return failed(`There is a colour "${next}" already.`);
+      const colours = coloursOf(project).map((colour) =>
+        colour.name === name ? { ...colour, name: next } : colour,
+      );
+      return ok({ ...withName(project, name, next), colours });
+    },
+  };
+}
+
+/** What had it is drawn as its kind says; text styles take the first of the others. */
+export function removeColour(name: string): Edit {
+  return {
+    name: `Remove colour ${name}`,
+    apply(project): Result<Project, string> {
+      const colours = coloursOf(project).filter((colour) => colour.name !== name);
+      const [first] = colours;
+      if (first === undefined) return failed('A project needs a colour: its texts have one.');
+      const templates = withNameChanged(project, 'colour', name, undefined);
+      return ok({ ...withName(project, name, first.name), templates, colours });
+    },
+  };
+}
+
+function withName(project: Project, name: string, next: string): Project {
+  const isNamed = stylesOf(project).some(({ colour }) => colour === name);
+  return {
+    ...project,
+    templates: withNameChanged(project, 'colour', name, next),
+    ...(isNamed && {
+      textStyles: stylesOf(project).map((style) =>
+        style.colour === name ? { ...style, colour: next } : style,
+      ),
+    }),
+  };
+}
+
+const named = (project: Project, name: string): Colour | undefined =>
+  coloursOf(project).find((colour) => colour.name === name);

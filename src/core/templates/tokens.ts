@@ -1,0 +1,43 @@
+import type { TextStyle } from './styles';
+
+/** A colour of the project, as #RRGGBB or #RRGGBBAA. */
+export interface Colour {
+  readonly name: string;
+  readonly light: string;
+  readonly dark: string;
+}
+
+/** What templates name and the project says once. */
+export interface Tokens {
+  readonly styles: readonly TextStyle[];
+  readonly colours: readonly Colour[];
+}
+
+/** Colours of a project that has said none of its own. */
+export const neutralColours: readonly Colour[] = [
+  { name: 'ink', light: '#25222c', dark: '#efe9dd' },
+  { name: 'ash', light: '#625c6b', dark: '#a8a1ae' },
+  { name: 'ground', light: '#ffffff', dark: '#1e1c22' },
+  { name: 'soft', light: '#f1ebdf', dark: '#35323c' },
+  { name: 'rule', light: '#e6dfd2', dark: '#3d3944' },
+  { name: 'madder', light: '#a23a2c', dark: '#e58a78' },
+  { name: 'woad', light: '#2b5c86', dark: '#86b4da' },
+  { name: 'weld', light: '#7c6206', dark: '#d8b94a' },
+  { name: 'moss', light: '#4a6a35', dark: '#a2c486' },
+  { name: 'heather', light: '#6d4a84', dark: '#be9cd4' },
+];
+
+/** A colour as items bring it (CSS Color 4, section 5.2). */
+const hex = /^#(?:[0-9a-f]{3}|[0-9a-f]{6}|[0-9a-f]{8})$/i;
+
+export const isHexColour = (value: unknown): value is string =>
+  typeof value === 'string' && hex.test(value);
+
+/** What is drawn of a colour that a name or an item says; undefined: nobody knows it. */
+export function colourOf(
+  colours: readonly Colour[],
+  said: unknown,
+): Pick<Colour, 'light' | 'dark'> | undefined {
+  if (isHexColour(said)) return { light: said, dark: said };
+  return colours.find(({ name }) => name === said);
+}
