@@ -8,7 +8,7 @@ import {
   writeProject,
 } from '../src/core/project';
 import {
-  contentKinds,
+  insertedKinds,
   kinds,
   mapBindings,
   type PartKind,
@@ -25,7 +25,7 @@ const stamp = {
   part: 'stamp',
   about: 'Words as if stamped on',
   shows: 'words',
-  holds: undefined,
+  box: 'label',
   properties: {
     words: text('words'),
     slant: rare(bindable(fraction('slant', 0.5))),
@@ -51,7 +51,7 @@ function stamped(more: Record<string, unknown> = {}) {
 
 describe('a kind of part that is declared in one file', () => {
   test('is offered among those that show something', () => {
-    expect(contentKinds().map(({ part }: Pick<PartKind, 'part'>) => part)).toContain('stamp');
+    expect(insertedKinds().map(({ part }: Pick<PartKind, 'part'>) => part)).toContain('stamp');
   });
 
   test('has a place for each value that feeds it, and its words in every row', () => {

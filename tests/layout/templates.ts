@@ -98,6 +98,26 @@ export function rowMaker(seed: number): () => RowCase {
     height: pick([{ fixed: whole(10, 80) }, byValue]),
     ...limits(),
   });
+  /** Parts without words or pictures. */
+  const bare = (): StandingPart => {
+    const id = `p${parts}`;
+    return pick<StandingPart>([
+      { part: 'space', id, ...(random() < 0.5 && { width: { fixed: whole(0, 40) } }) },
+      { part: 'space', id, height: { fixed: whole(0, 20) }, ...limits() },
+      { part: 'line', id, thickness: pick([0.5, 1, 3]), inset: pick([0, 0, 12]), ...limits() },
+      {
+        part: 'progress',
+        id,
+        value: pick([0.3, byValue]),
+        max: pick([1, byValue]),
+        width: width(),
+      },
+      { part: 'progress', id, width: byValue, thickness: whole(1, 20), tint: byValue, ...limits() },
+      { part: 'meter', id, value: byValue, low: pick([0.2, byValue]), optimum: 1, width: width() },
+      { part: 'rating', id, value: byValue, of: whole(1, 9), size: whole(8, 30), steps: 'half' },
+      { part: 'swatch', id, colour: byValue, size: pick([0, 12.5, 30]), ...limits() },
+    ]);
+  };
   const stack = (depth: number): StackPart => {
     const id = `p${parts}`;
     const children = Array.from({ length: whole(1, 4) }, () => part(depth + 1));
@@ -128,11 +148,13 @@ export function rowMaker(seed: number): () => RowCase {
     parts += 1;
     const isLeaf = depth > 4 || random() < 0.15 + 0.18 * depth;
     if (!isLeaf) return stack(depth);
+    if (random() < 0.25) return bare();
     return random() < 0.75 ? label() : image();
   };
 
   /** A value as templates give it to what is fed. */
   const value = ({ part, kind, property, leaves }: PlanSlot): EntryValue => {
+    if (kind === 'number' && property !== 'weight') return pick([0, 0.4, 3.5, -2, undefined]);
     if (property === 'weight') return pick([250, 400, 620, undefined]);
     if (kind === 'colour') return pick(['ink', '#a23', '#12345678', undefined]);
     if (kind === 'condition') return pick([true, false]);

@@ -9,7 +9,7 @@ import type {
   Length,
   StackNode,
 } from '../layout';
-import type { Constant, EntryValue, Size } from '../templates';
+import type { Constant, EntryValue, PartKind, Size } from '../templates';
 
 export type Value = Constant | EntryValue;
 
@@ -89,9 +89,9 @@ const ofBlocks: Setters<BlockNode> = {
   },
 };
 
-/** Whether boxes hang on a property of a kind of part. */
-export function hangsBoxOn(kind: string, property: string): boolean {
-  const own = kind === 'stack' ? ofStacks : kind === 'image' ? ofBlocks : ofLabels;
+/** Whether a box of a kind hangs on a property. */
+export function hangsBoxOn(box: PartKind['box'], property: string): boolean {
+  const own = box === 'stack' ? ofStacks : box === 'block' ? ofBlocks : ofLabels;
   // Lines are as high as their style says.
   return (
     Object.hasOwn(ofEveryNode, property) || Object.hasOwn(own, property) || property === 'style'

@@ -4,8 +4,10 @@ import {
   childrenOf,
   constantsOf,
   type EntryValue,
+  kindOfPart,
   leaves,
   type Part,
+  type PartKind,
   type Slot,
   slotsOf,
   type Template,
@@ -31,6 +33,8 @@ export interface RowPlan {
 export interface PartPlan {
   readonly part: string;
   readonly id: string;
+  /** What it is laid out as; undefined: it has no box of its own. */
+  readonly box: PartKind['box'];
   /** The value of each property; its default where it says nothing or an entry brings the value. */
   readonly values: Readonly<Record<string, Constant | undefined>>;
   readonly children: readonly PartPlan[];
@@ -45,7 +49,7 @@ export interface PlanSlot extends Pick<Slot, 'part' | 'property'> {
 export const rowPlanOf = ({ id, row }: Template, tokens: Tokens): Omit<RowPlan, 'heightPx'> => ({
   template: id,
   tokens,
-  row: partPlanOf(row),
+  row: partPlanOf(row, 'across'),
   slots: slotsOf(row).map(({ part, property, declared, binding }) => ({
     part,
     property,
@@ -54,12 +58,21 @@ export const rowPlanOf = ({ id, row }: Template, tokens: Tokens): Omit<RowPlan, 
   })),
 });
 
-const partPlanOf = (part: Part): PartPlan => ({
-  part: part.part,
-  id: part.id,
-  values: constantsOf(part),
-  children: childrenOf(part).map(partPlanOf),
-});
+/** `direction`: of the stack that it stands in. */
+function partPlanOf(part: Part, direction: StackDirection): PartPlan {
+  const { box, sized } = kindOfPart(part);
+  const constants = constantsOf(part);
+  const own = part.part === 'stack' ? (part.direction ?? 'across') : 'across';
+  return {
+    part: part.part,
+    id: part.id,
+    box,
+    values: { ...constants, ...sized?.(constants, direction) },
+    children: childrenOf(part).map((child) => partPlanOf(child, own)),
+  };
+}
+
+type StackDirection = 'across' | 'down' | 'over';
 
 /** A text that was made smaller until it fits. */
 export interface Shrunk {

@@ -188,7 +188,7 @@ function nodeIn(node: LayoutNode, part: string): LayoutNode | undefined {
   return undefined;
 }
 
-function newNode({ part, id }: PartPlan): LayoutNode {
-  if (part === 'stack') return newStack(id);
-  return part === 'image' ? newBlock(id) : newLabel(id);
+function newNode({ box, id }: PartPlan): LayoutNode {
+  if (box === 'stack') return newStack(id);
+  return box === 'block' ? newBlock(id) : newLabel(id);
 }

@@ -18,7 +18,7 @@ export function heightBy({ row, slots }: Pick<RowPlan, 'row' | 'slots'>): Height
   const hangs = fed.some(
     ({ part, property, kind, leaves }) =>
       (leaves && kind !== 'address' && parts.get(part)?.part !== 'run') ||
-      hangsBoxOn(parts.get(part)?.part ?? '', property),
+      hangsBoxOn(parts.get(part)?.box, property),
   );
   return hangs || [...parts.values()].some(isAsWide) ? 'values' : 'nothing';
 }
@@ -42,7 +42,7 @@ const isFixed = ({ values }: PartPlan): boolean => {
 };
 
 const hasLines = (part: PartPlan): boolean =>
-  part.part !== 'stack' && (part.values['lines'] ?? 1) !== 1 && !isFixed(part);
+  part.box === 'label' && (part.values['lines'] ?? 1) !== 1 && !isFixed(part);
 
 const usual: RowPlace = { ratio: 1, textSize: 1 };
 /** A width for rows whose height is the same in all. */

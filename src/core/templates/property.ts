@@ -130,6 +130,50 @@ export const px = (words: string, value: number, max = 200): Settable<number> =>
   shape: numberShape({ min: 0, max: maxPx }),
 });
 
+/** The same, with what it begins with where that is not its default. */
+export const beginning = <T extends Constant, B extends boolean, R extends boolean>(
+  property: Property<T, B, R>,
+  first: T,
+): Property<T, B, R> => ({ ...property, first });
+
+/** A number of what an item counts or measures; undefined: there is none. */
+export const amount = (
+  words: string,
+  value: number | undefined,
+): Property<number, true, false> => ({
+  ...set,
+  isBindable: true,
+  kind: 'number',
+  words,
+  min: -maxAmount,
+  max: maxAmount,
+  step: 1,
+  unit: '',
+  default: value,
+  first: value ?? 0,
+  shape: numberShape({ min: -maxAmount, max: maxAmount }),
+});
+
+const maxAmount = 1e12;
+
+/** A whole number within bounds. */
+export const whole = (
+  words: string,
+  value: number,
+  min: number,
+  max: number,
+): Settable<number> => ({
+  ...set,
+  kind: 'number',
+  words,
+  min,
+  max,
+  step: 1,
+  unit: '',
+  default: value,
+  shape: numberShape({ min, max, isInteger: true }),
+});
+
 /** A size of letters, in px: what is smaller can't be read. */
 export const textSize = (words: string, value: number): Settable<number> => ({
   ...inPx,
@@ -181,11 +225,15 @@ export const style = (
 });
 
 /** The name of a colour of the project, or one as items have it; undefined: none of its own. */
-export const colour = (words: string, first: string): Property<string, false, false> => ({
+export const colour = (
+  words: string,
+  first: string,
+  value?: string,
+): Property<string, false, false> => ({
   ...set,
   kind: 'colour',
   words,
-  default: undefined,
+  default: value,
   first,
   shape: textShape(60),
 });
@@ -225,12 +273,12 @@ export const padding = (words: string): Settable<Padding> => ({
   shape: record<Padding>({ start: length(), end: length(), top: length(), bottom: length() }),
 });
 
-export const radius = (words: string): Settable<Radius> => ({
+export const radius = (words: string, value: Radius = 0): Settable<Radius> => ({
   ...set,
   kind: 'radius',
   words,
   max: 200,
-  default: 0,
+  default: value,
   shape: byKind<Radius>({ number: length(), text: oneOf(['circle']) }),
 });
 

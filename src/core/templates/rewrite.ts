@@ -1,14 +1,15 @@
-import { isBound } from './bound';
 import {
   draftStack,
   isStanding,
+  kindOf,
   type LabelPart,
   type Part,
   type RunPart,
+  type Size,
   type StackPart,
   type StandingPart,
 } from './parts';
-import { labelAround, partsOf, stackAround, withProperty } from './template';
+import { labelAround, partsOf, propertyOf, stackAround, withProperty } from './template';
 
 /** Where a part goes, seen from another one. */
 export type Side = 'before' | 'after' | 'above' | 'below';
@@ -92,7 +93,7 @@ export function removePart(row: StackPart, id: string): StackPart {
     if (at < 0) return stack;
     if (left.length > 1) return withChildren(stack, at, [{ ...parent, children: left }]);
     return withChildren(stack, at, [
-      only.part === 'image' ? only : withProperty(only, 'width', parent.width),
+      only.part !== 'image' && hasWidth(only) ? withProperty(only, 'width', parent.width) : only,
     ]);
   });
 }
@@ -121,8 +122,17 @@ export function replacePart(row: StackPart, id: string, change: (part: Part) => 
   });
 }
 
-const widthOf = (part: StandingPart) =>
-  part.part === 'image' || isBound(part.width) ? 'fit' : part.width;
+const hasWidth = (part: StandingPart): boolean => Object.hasOwn(kindOf(part).properties, 'width');
+
+/** What a stack around a part takes over of its width; undefined: what stacks have. */
+function widthOf(part: StandingPart): Size | undefined {
+  if (part.part === 'image' || !hasWidth(part)) return 'fit';
+  const width = propertyOf(part, 'width');
+  return width === undefined || isSize(width) ? width : 'fit';
+}
+
+const isSize = (value: ReturnType<typeof propertyOf>): value is Size =>
+  value === 'fit' || (typeof value === 'object' && ('share' in value || 'fixed' in value));
 
 function mapLabel(
   row: StackPart,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { draftRow, likelyPart } from './draft';
-import { draftLabel, kinds, type Part, type StackPart } from './parts';
+import { draftLabel, kinds, meterRegion, type Part, type StackPart } from './parts';
 import { addRun, insertPart, partIds, removePart, replacePart, type Side } from './rewrite';
 import { mapBindings, partsOf, partWithId, slotsOf, stackAround, withProperty } from './template';
 
@@ -132,5 +132,40 @@ describe('the runs of a label', () => {
     const beside = insertPart(row, 'was', 'after', { part: label('new'), stackId: 's' });
     expect(outline(beside)).toBe('across(title new)');
     expect(texts(beside)).toEqual(['title', 'was', 'now', 'new']);
+  });
+});
+
+describe('how good the value of a meter is', () => {
+  const at = (value: number, more: object = {}) =>
+    meterRegion({
+      ...{ value, min: 0, max: 10, low: 3, high: 7, optimum: undefined },
+      ...more,
+    });
+
+  test.each([
+    // The best is in the middle.
+    [1, {}, 'middling'],
+    [5, {}, 'good'],
+    [9, {}, 'middling'],
+    // The best is much.
+    [9, { optimum: 10 }, 'good'],
+    [5, { optimum: 10 }, 'middling'],
+    [1, { optimum: 10 }, 'bad'],
+    // The best is little.
+    [1, { optimum: 0 }, 'good'],
+    [7, { optimum: 0 }, 'middling'],
+    [8, { optimum: 0 }, 'bad'],
+    // Without bounds all is good.
+    [2, { low: undefined, high: undefined }, 'good'],
+    // Bounds beyond each other become the nearest.
+    [5, { low: 8, high: 2, optimum: 10 }, 'bad'],
+  ])('%j of %j is %s', (value, more, region) => {
+    expect(at(value, more).region).toBe(region);
+  });
+
+  test('what is beyond its bounds fills none or all of it', () => {
+    expect([-3, 0, 2.5, 10, 99].map((value) => at(value).share)).toEqual([0, 0, 0.25, 1, 1]);
+    expect(at(5, { min: 4, max: 4 }).share).toBe(0);
+    expect(at(5, { min: 6, max: 2 }).share).toBe(0);
   });
 });

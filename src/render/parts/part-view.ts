@@ -57,6 +57,18 @@ export const drawsOfEvery: PartView['draws'] = {
   },
 };
 
+/** How much of a bar is filled, from 0 to 1. */
+export function drawFilled({ style }: HTMLElement, share: number): void {
+  const percent = Math.round(Math.max(0, Math.min(share, 1)) * 10_000) / 100;
+  style.setProperty('--yc-filled', `${percent}%`);
+}
+
+export const drawPadding: Draw = ({ style }, value) => {
+  if (typeof value !== 'object' || !('top' in value)) return;
+  style.paddingInline = `${value.start}px ${value.end}px`;
+  style.paddingBlock = `${value.top}px ${value.bottom}px`;
+};
+
 export const drawRadius: Draw = ({ style }, value) => {
   style.borderRadius =
     value === 'circle' ? '50%' : typeof value === 'number' && value > 0 ? `${value}px` : '';

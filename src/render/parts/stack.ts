@@ -1,6 +1,14 @@
 import { ownValue } from '../../core/base';
 import { cssColour } from './colour';
-import { box, drawHeight, drawRadius, drawsOfEvery, drawWidth, type PartView } from './part-view';
+import {
+  box,
+  drawHeight,
+  drawPadding,
+  drawRadius,
+  drawsOfEvery,
+  drawWidth,
+  type PartView,
+} from './part-view';
 
 const alignments: Readonly<Record<string, string>> = {
   start: 'flex-start',
@@ -55,10 +63,6 @@ export const stack: PartView = {
       element.style.borderColor = cssColour(tokens.colours, value) || 'var(--row-rule)';
     },
     radius: drawRadius,
-    padding(element, value) {
-      if (typeof value !== 'object' || !('top' in value)) return;
-      element.style.paddingInline = `${value.start}px ${value.end}px`;
-      element.style.paddingBlock = `${value.top}px ${value.bottom}px`;
-    },
+    padding: drawPadding,
   },
 };

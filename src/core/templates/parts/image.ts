@@ -19,7 +19,7 @@ export const image: DraftedKind<'image', typeof properties> = {
   part: 'image',
   about: 'A picture of the project, or at an address',
   shows: 'picture',
-  holds: undefined,
+  box: 'block',
   properties,
   draft: (id, value) => draftImage(id, value),
 };

@@ -6,12 +6,20 @@
 import { type ImagePart, image } from './image';
 import type { PartKind } from './kind';
 import { type LabelItself, label } from './label';
+import { type LinePart, line } from './line';
+import { type MeterPart, meter } from './meter';
+import { type ProgressPart, progress } from './progress';
+import { type RatingPart, rating } from './rating';
 import { type RunPart, run } from './run';
+import { type SpacePart, space } from './space';
 import { type StackItself, stack } from './stack';
+import { type SwatchPart, swatch } from './swatch';
 
 export { draftImage } from './image';
 export type { Declared, PartKind } from './kind';
 export { draftLabel } from './label';
+export { meterRegion } from './meter-region';
+export { ratingGap } from './rating';
 export type { LineCount, Padding, Radius, Size } from './size';
 export { draftStack } from './stack';
 export type { ImagePart, RunPart };
@@ -19,20 +27,34 @@ export type { ImagePart, RunPart };
 export type LabelPart = LabelItself & { readonly runs?: readonly RunPart[] };
 export type StackPart = StackItself & { readonly children: readonly StandingPart[] };
 /** A part with a box of its own. */
-export type StandingPart = LabelPart | ImagePart | StackPart;
+export type StandingPart =
+  | LabelPart
+  | ImagePart
+  | ProgressPart
+  | MeterPart
+  | RatingPart
+  | SwatchPart
+  | SpacePart
+  | LinePart
+  | StackPart;
 export type Part = StandingPart | RunPart;
 
-export const kinds = { label, run, image, stack };
+export const kinds = {
+  ...{ label, run, image },
+  ...{ progress, meter, rating, swatch },
+  ...{ space, line, stack },
+};
 
 const byName: Readonly<Record<string, PartKind>> = kinds;
 
 export const allKinds = (): readonly PartKind[] => Object.values(byName);
 
-/** The kinds that show something of an item and stand in a stack. */
-export const contentKinds = (): readonly (typeof label | typeof image)[] =>
+type Inserted = Exclude<(typeof kinds)[keyof typeof kinds], typeof run | typeof stack>;
+
+/** Kinds that are put into a stack by themselves; a stack comes where two parts need one. */
+export const insertedKinds = (): readonly Inserted[] =>
   Object.values(kinds).filter(
-    (kind): kind is Exclude<typeof kind, typeof stack | typeof run> =>
-      kind.shows !== undefined && kind.part !== run.part,
+    (kind): kind is Inserted => kind.part !== run.part && kind.part !== stack.part,
   );
 
 /** The kind of a part. */

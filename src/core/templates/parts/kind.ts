@@ -8,17 +8,29 @@ import {
   rare,
   type Stored,
 } from '../property';
+import type { Padding, Size } from './size';
 
 /** A kind of part: its properties, and what people call it. */
 export interface PartKind<Name extends string = string, Properties extends Declared = Declared> {
   readonly part: Name;
+  /** What it is laid out as; undefined: it has no box of its own. */
+  readonly box: 'stack' | 'label' | 'block' | undefined;
+  /** Sizes that follow from its constants and the direction of its stack. */
+  sized?(
+    constants: Constants<Properties>,
+    direction: 'across' | 'down' | 'over',
+  ): {
+    readonly width?: Size;
+    readonly height?: Size;
+    readonly padding?: Padding;
+  };
   /** One line for people who choose among kinds. */
   readonly about: string;
   /** The property that a value dropped on the part feeds; undefined: it shows nothing of its own. */
   readonly shows: (keyof Properties & string) | undefined;
   readonly properties: Properties;
   /** What of other parts it has in it: any that stand in a row, or runs of words. */
-  readonly holds: 'children' | 'runs' | undefined;
+  readonly holds?: 'children' | 'runs';
 }
 
 /** With what makes new parts of the kind. */
@@ -27,6 +39,11 @@ export interface DraftedKind<Name extends string, Properties extends Declared>
   /** A new part that shows a value, beside others or under them. */
   draft(id: string, value: Binding, where: 'beside' | 'under'): PartOf<Name, Properties>;
 }
+
+/** What properties are where nothing feeds them. */
+export type Constants<Properties extends Declared> = {
+  readonly [P in keyof Properties]?: Properties[P] extends Property<infer T> ? T : never;
+};
 
 export type Declared = Readonly<Record<string, Property>>;
 

@@ -48,6 +48,7 @@ export const label: DraftedKind<'label', typeof properties> = {
   part: 'label',
   about: 'Words: a value, or fixed ones',
   shows: 'text',
+  box: 'label',
   holds: 'runs',
   properties,
   draft: (id, value, where) =>

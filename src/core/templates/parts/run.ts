@@ -18,7 +18,7 @@ export const run: DraftedKind<'run', typeof properties> = {
   part: 'run',
   about: 'Words that go on in a label, in a look of their own',
   shows: 'text',
-  holds: undefined,
+  box: undefined,
   properties,
   draft: (id, value) => draftRun(id, value),
 };

@@ -1,4 +1,4 @@
-import { bindable, colour, padding, px, radius, rare, size, word } from '../property';
+import { beginning, bindable, colour, padding, px, radius, rare, size, word } from '../property';
 import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 import type { Size } from './size';
 
@@ -6,10 +6,10 @@ const properties = {
   direction: word('runs', ['across', 'down', 'over']),
   gap: px('gap', 0),
   padding: padding('padding'),
-  border: rare(px('border', 0, 20)),
+  border: rare(beginning(px('border', 0, 20), 1)),
   borderColour: rare(bindable(colour('border colour', 'rule'))),
   background: rare(bindable(colour('background', 'soft'))),
-  radius: rare(radius('corners')),
+  radius: rare(beginning(radius('corners'), 6)),
   align: word('align', ['start', 'centre', 'end', 'stretch']),
   distribute: rare(word('distributes', ['start', 'centre', 'end', 'between', 'around', 'evenly'])),
   width: bindable(size('width', 'fit')),
@@ -24,6 +24,7 @@ export const stack: DraftedKind<'stack', typeof properties> = {
   part: 'stack',
   about: 'Parts beside, under or over each other',
   shows: undefined,
+  box: 'stack',
   holds: 'children',
   properties,
   draft: (id, _value, where) => draftStack(id, where === 'under' ? 'down' : 'across', []),

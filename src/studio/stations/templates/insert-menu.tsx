@@ -2,7 +2,8 @@ import Trash2 from 'lucide-react/icons/trash-2';
 import { ownValue } from '../../../core/base';
 import { type Edit, edits, freePartId } from '../../../core/project';
 import {
-  contentKinds,
+  allKinds,
+  insertedKinds,
   kinds,
   labelAround,
   likelyPart,
@@ -24,6 +25,12 @@ const sides: readonly (readonly [Side, where: string])[] = [
   ['after', 'after'],
 ];
 
+/** Labels and images are put anywhere at once; others are few in a row. */
+const sidesOf = (kind: string) =>
+  kind === 'label' || kind === 'image'
+    ? sides
+    : sides.filter(([side]) => side === 'below' || side === 'after');
+
 const sentence = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1);
 
 /** New parts beside and under the selected one, fed by the next value that nothing shows yet. */
@@ -31,8 +38,8 @@ export function InsertMenu({ selection }: { readonly selection: Selection }) {
   const { part, template } = selection;
   const label = part.part === 'label' ? part.id : labelAround(template.row, part.id)?.id;
   const name = part.id === template.row.id ? 'the row' : part.id;
-  const entries = contentKinds().flatMap((kind) =>
-    sides.map(([side, where]) => ({
+  const entries = insertedKinds().flatMap((kind) =>
+    sidesOf(kind.part).map(([side, where]) => ({
       words: `${sentence(kind.part)} ${where} ${name}`,
       side,
       kind: kind.part,
@@ -110,7 +117,7 @@ function drafted(
 ): StandingPart {
   const { id, binding } = named(template, kind, path);
   const where = side === 'below' || side === 'above' ? 'under' : 'beside';
-  const drafting = contentKinds().find(({ part }) => part === kind) ?? kinds.label;
+  const drafting = insertedKinds().find(({ part }) => part === kind) ?? kinds.label;
   return drafting.draft(id, binding, where);
 }
 
@@ -146,10 +153,13 @@ function nextUnused(selection: Selection, kind: string): readonly string[] | und
   const telling = free.filter(
     (field) => field.name !== source?.key && field.name !== source?.discriminator,
   );
-  if (kind === 'image') {
-    const picture = free.find(isPicture);
-    return picture === undefined ? undefined : [picture.name];
-  }
+  const named = (field: Field | undefined) => (field === undefined ? undefined : [field.name]);
+  if (kind === 'image') return named(free.find(isPicture));
+  const shown = allKinds().find(({ part }) => part === kind);
+  if (shown?.shows === undefined) return undefined;
+  const declared = ownValue(shown.properties, shown.shows);
+  if (declared?.kind === 'number') return named(free.find(({ type }) => type === 'number'));
+  if (declared?.kind === 'colour') return named(free.find(({ name }) => /colou?r|hex/i.test(name)));
   const words = telling.filter((field) => !isPicture(field));
   const first = words[0] ?? free[0];
   return first === undefined ? undefined : [first.name];

@@ -1,7 +1,13 @@
 import Columns2 from 'lucide-react/icons/columns-2';
+import Droplet from 'lucide-react/icons/droplet';
+import Gauge from 'lucide-react/icons/gauge';
 import ImageIcon from 'lucide-react/icons/image';
 import Layers from 'lucide-react/icons/layers';
+import Minus from 'lucide-react/icons/minus';
+import MoveHorizontal from 'lucide-react/icons/move-horizontal';
+import RectangleHorizontal from 'lucide-react/icons/rectangle-horizontal';
 import Rows2 from 'lucide-react/icons/rows-2';
+import Star from 'lucide-react/icons/star';
 import TextCursor from 'lucide-react/icons/text-cursor';
 import Type from 'lucide-react/icons/type';
 import {
@@ -36,6 +42,12 @@ export function Outline({ selection }: { readonly selection: Selection }) {
 const icons = {
   label: Type,
   run: TextCursor,
+  progress: RectangleHorizontal,
+  meter: Gauge,
+  rating: Star,
+  swatch: Droplet,
+  space: MoveHorizontal,
+  line: Minus,
   image: ImageIcon,
   across: Columns2,
   down: Rows2,

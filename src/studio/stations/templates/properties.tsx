@@ -14,8 +14,11 @@ import type { Selection } from './selection';
 export function Properties({ selection }: { readonly selection: Selection }) {
   const { part } = selection;
   const declared = Object.entries(kindOfPart(part).properties);
-  const content = declared.filter(([, property]) => isContent(property));
-  const looks = declared.filter(([, property]) => !isContent(property));
+  const { shows } = kindOfPart(part);
+  const isShow = ([name, property]: (typeof declared)[number]) =>
+    isContent(property) || name === shows;
+  const content = declared.filter(isShow);
+  const looks = declared.filter((each) => !isShow(each));
   const isShown = ([name, property]: (typeof looks)[number]) =>
     !property.isRare || propertyOf(part, name) !== undefined;
   return (
@@ -25,9 +28,13 @@ export function Properties({ selection }: { readonly selection: Selection }) {
         className="border-r border-rule px-3 py-1.5 has-data-wide:col-span-2"
       >
         <Heading>Shows</Heading>
-        {content.map(([name, property]) => (
-          <ContentField key={name} {...{ selection, name, property }} />
-        ))}
+        {content.map(([name, property]) =>
+          isContent(property) ? (
+            <ContentField key={name} {...{ selection, name, property }} />
+          ) : (
+            <LookField key={name} {...{ selection, name, property }} />
+          ),
+        )}
         {part.part === 'stack' && (
           <>
             <p className="text-ash">
