@@ -152,7 +152,11 @@ export async function compareBoxes(task: {
     solved.forEach((boxes, i) => {
       const row = some[i];
       if (row === undefined) return;
+      const seen = new Set<string>();
       for (const ours of partBoxes(boxes, row.direction)) {
+        // The words of a pill stand in it under its name.
+        if (seen.has(ours.part)) continue;
+        seen.add(ours.part);
         boxCount += 1;
         const own = theirs[i]?.boxes.find(({ part }) => part === ours.part);
         if (own !== undefined && isSame(own, ours)) continue;

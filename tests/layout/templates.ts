@@ -115,6 +115,10 @@ export function rowMaker(seed: number): () => RowCase {
       { part: 'progress', id, width: byValue, thickness: whole(1, 20), tint: byValue, ...limits() },
       { part: 'meter', id, value: byValue, low: pick([0.2, byValue]), optimum: 1, width: width() },
       { part: 'rating', id, value: byValue, of: whole(1, 9), size: whole(8, 30), steps: 'half' },
+      { part: 'badge', id, text: byValue, tint: byValue, ...limits() },
+      { part: 'badge', id, text: '3', style: pick(styleNames), atZero: 'leaves' },
+      { part: 'switch', id, on: byValue, ...(random() < 0.5 && { name: byValue }) },
+      { part: 'checkbox', id, on: true, enabled: byValue, name: 'Done' },
       { part: 'swatch', id, colour: byValue, size: pick([0, 12.5, 30]), ...limits() },
     ]);
   };

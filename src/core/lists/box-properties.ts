@@ -91,7 +91,7 @@ const ofBlocks: Setters<BlockNode> = {
 
 /** Whether a box of a kind hangs on a property. */
 export function hangsBoxOn(box: PartKind['box'], property: string): boolean {
-  const own = box === 'stack' ? ofStacks : box === 'block' ? ofBlocks : ofLabels;
+  const own = box === 'stack' || box === 'pill' ? ofStacks : box === 'block' ? ofBlocks : ofLabels;
   // Lines are as high as their style says.
   return (
     Object.hasOwn(ofEveryNode, property) || Object.hasOwn(own, property) || property === 'style'

@@ -8,6 +8,7 @@ import {
   leaves,
   type Part,
   type PartKind,
+  partWithId,
   type Slot,
   slotsOf,
   type Template,
@@ -54,9 +55,17 @@ export const rowPlanOf = ({ id, row }: Template, tokens: Tokens): Omit<RowPlan, 
     part,
     property,
     kind: declared.kind,
-    leaves: leaves(binding),
+    leaves: leaves(binding) || mayLeave(row, part, property),
   })),
 });
+
+/** Whether a part's kind has it leave where it shows nothing. */
+function mayLeave(row: Part, id: string, property: string): boolean {
+  const part = partWithId(row, id);
+  if (part === undefined) return false;
+  const { shows, mayLeave: may } = kindOfPart(part);
+  return property === shows && may?.(constantsOf(part)) === true;
+}
 
 /** `direction`: of the stack that it stands in. */
 function partPlanOf(part: Part, direction: StackDirection): PartPlan {

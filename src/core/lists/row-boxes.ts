@@ -169,6 +169,12 @@ export class RowBoxes {
     for (const property of Object.keys(part.values))
       boxSetter(node, property)?.(ownValue(part.values, property), this.scale);
     if (node.kind === 'label') labels.push(new RowLabel(node, part, this.scale, styles));
+    if (part.box === 'pill' && node.kind === 'stack') {
+      const words = newLabel(part.id);
+      labels.push(new RowLabel(words, part, this.scale, styles));
+      node.children = [words];
+      return node;
+    }
     if (node.kind === 'stack') {
       const parts = part.children.map((child) => this.nodeOf(child, styles, nodes, labels));
       node.children = parts;
@@ -189,6 +195,6 @@ function nodeIn(node: LayoutNode, part: string): LayoutNode | undefined {
 }
 
 function newNode({ box, id }: PartPlan): LayoutNode {
-  if (box === 'stack') return newStack(id);
+  if (box === 'stack' || box === 'pill') return newStack(id);
   return box === 'block' ? newBlock(id) : newLabel(id);
 }

@@ -21,11 +21,9 @@ import {
 } from './binding';
 import { type Bound, isBound } from './bound';
 import { bindingFindings } from './findings';
+import type { EntryValue } from './parts/entry-value';
 import { isContent, maxPx, type Property } from './property';
 import { isHexColour, type Tokens } from './tokens';
-
-/** What a property of a row is for one item, ready to be drawn; undefined: there is nothing. */
-export type EntryValue = string | number | boolean | undefined;
 
 /** What feeds a property, made ready for items with some fields. */
 export interface BoundValue extends Pick<BoundText, keyof CheckedBinding | 'write'> {

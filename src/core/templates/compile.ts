@@ -1,12 +1,21 @@
 import type { Finding, JsonRecord } from '../base';
 import { compileMessage, type NamedFormat } from '../formats';
 import { formatsUsed, type RowContext, readsNow } from '../values';
-import { type BoundValue, bindSlot, checkSlot, type EntryValue, namesOf } from './bind-value';
+import { type BoundValue, bindSlot, checkSlot, namesOf } from './bind-value';
 import type { BindingScope } from './binding';
 import { expressionsOf, isBound } from './bound';
 import { bindingFindings } from './findings';
 import { kindOf } from './parts';
-import { partsOf, propertyOf, type Slot, slotsOf, type Template } from './template';
+import type { EntryValue } from './parts/entry-value';
+import {
+  constantsOf,
+  partsOf,
+  partWithId,
+  propertyOf,
+  type Slot,
+  slotsOf,
+  type Template,
+} from './template';
 import { isHexColour, type Tokens } from './tokens';
 
 export type BoundSlot = Slot & BoundValue;
@@ -37,10 +46,7 @@ export function checkTemplate(template: Template, scope: BindingScope): readonly
 
 /** A template made ready for items with these fields; what is wrong with it comes as findings. */
 export function compileTemplate(template: Template, scope: BindingScope): CompiledTemplate {
-  const slots = slotsOf(template.row).map((slot) => ({
-    ...slot,
-    ...bindSlot(slot.binding, slot.declared, scope),
-  }));
+  const slots = slotsOf(template.row).map((slot) => boundSlot(template, slot, scope));
   const findings = [
     ...unknownNames(template, scope),
     ...slots.flatMap((slot) => [
@@ -60,6 +66,21 @@ export function compileTemplate(template: Template, scope: BindingScope): Compil
       for (let i = 0; i < slots.length; i += 1) values[i] = slots[i]?.value(item, context);
       return values;
     },
+  };
+}
+
+/** What feeds a property, with what its kind of part makes of it. */
+function boundSlot(template: Template, slot: Slot, scope: BindingScope): BoundSlot {
+  const bound = bindSlot(slot.binding, slot.declared, scope);
+  const part = partWithId(template.row, slot.part);
+  const kind = part && kindOf(part);
+  if (part === undefined || kind?.finished === undefined || slot.property !== kind.shows)
+    return { ...slot, ...bound };
+  const constants = constantsOf(part);
+  return {
+    ...slot,
+    ...bound,
+    value: (item, context) => kind.finished?.(bound.value(item, context), constants),
   };
 }
 

@@ -4,7 +4,7 @@
  * an item type. It neither arranges rows nor draws them.
  */
 
-export { checkSlot, type EntryValue } from './bind-value';
+export { checkSlot } from './bind-value';
 export { type BoundText, bindText, environmentToRun } from './bind-words';
 export { type BindingScope, environmentToCheck } from './binding';
 export {
@@ -40,6 +40,7 @@ export {
   type StackPart,
   type StandingPart,
 } from './parts';
+export type { EntryValue } from './parts/entry-value';
 export { type Constant, isContent, type Property } from './property';
 export { addRun, insertPart, partIds, removePart, replacePart, type Side } from './rewrite';
 export { colourShape, templateShape, textStyleShape } from './shape';

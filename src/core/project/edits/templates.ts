@@ -63,11 +63,15 @@ const canBe = (declared: Property, value: Constant | Bound | undefined): boolean
 
 /** Puts a new part beside, above or below another. The part's id is made free first: see `freePartId`. */
 export function insert(template: string, anchor: string, side: Side, part: StandingPart): Edit {
-  return editRow(`Insert ${part.part} ${part.id}`, template, (row) => {
-    if (partWithId(row, anchor) === undefined) return undefined;
-    const stackId = freeId('stack', [...partIds(row), part.id]);
-    return insertPart(row, anchor, side, { part, stackId });
-  });
+  return editRow(
+    part.part === part.id ? `Insert ${part.id}` : `Insert ${part.part} ${part.id}`,
+    template,
+    (row) => {
+      if (partWithId(row, anchor) === undefined) return undefined;
+      const stackId = freeId('stack', [...partIds(row), part.id]);
+      return insertPart(row, anchor, side, { part, stackId });
+    },
+  );
 }
 
 /** Has a label go on with a run. The run's id is made free first. */

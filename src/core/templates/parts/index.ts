@@ -3,23 +3,26 @@
  * once, and this list that names them all. Slots, the file's shape, binding, renaming, the survey,
  * the fields on the screen, the insert menu and the help follow from it.
  */
+import { type BadgePart, badge } from './controls/badge';
+import { type CheckboxPart, checkbox } from './controls/checkbox';
+import { type MeterPart, meter } from './controls/meter';
+import { type ProgressPart, progress } from './controls/progress';
+import { type RatingPart, rating } from './controls/rating';
+import { type SwatchPart, swatch } from './controls/swatch';
+import { type SwitchPart, switchKind } from './controls/switch';
 import { type ImagePart, image } from './image';
 import type { PartKind } from './kind';
 import { type LabelItself, label } from './label';
 import { type LinePart, line } from './line';
-import { type MeterPart, meter } from './meter';
-import { type ProgressPart, progress } from './progress';
-import { type RatingPart, rating } from './rating';
 import { type RunPart, run } from './run';
 import { type SpacePart, space } from './space';
 import { type StackItself, stack } from './stack';
-import { type SwatchPart, swatch } from './swatch';
 
+export { meterRegion } from './controls/meter-region';
+export { ratingGap } from './controls/rating';
 export { draftImage } from './image';
 export type { Declared, PartKind } from './kind';
 export { draftLabel } from './label';
-export { meterRegion } from './meter-region';
-export { ratingGap } from './rating';
 export type { LineCount, Padding, Radius, Size } from './size';
 export { draftStack } from './stack';
 export type { ImagePart, RunPart };
@@ -30,6 +33,9 @@ export type StackPart = StackItself & { readonly children: readonly StandingPart
 export type StandingPart =
   | LabelPart
   | ImagePart
+  | BadgePart
+  | SwitchPart
+  | CheckboxPart
   | ProgressPart
   | MeterPart
   | RatingPart
@@ -41,7 +47,8 @@ export type Part = StandingPart | RunPart;
 
 export const kinds = {
   ...{ label, run, image },
-  ...{ progress, meter, rating, swatch },
+  ...{ badge, progress, meter, rating, swatch },
+  ...{ switch: switchKind, checkbox },
   ...{ space, line, stack },
 };
 

@@ -8,13 +8,18 @@ import {
   rare,
   type Stored,
 } from '../property';
+import type { EntryValue } from './entry-value';
 import type { Padding, Size } from './size';
 
 /** A kind of part: its properties, and what people call it. */
 export interface PartKind<Name extends string = string, Properties extends Declared = Declared> {
   readonly part: Name;
-  /** What it is laid out as; undefined: it has no box of its own. */
-  readonly box: 'stack' | 'label' | 'block' | undefined;
+  /** What it is laid out as (a pill is a stack round its words); undefined: it has no box of its own. */
+  readonly box: 'stack' | 'label' | 'block' | 'pill' | undefined;
+  /** What becomes of its finished words where they are drawn; undefined: nothing is. */
+  finished?(words: EntryValue, constants: Constants<Properties>): EntryValue;
+  /** Whether it may leave though its words say nothing of that. */
+  mayLeave?(constants: Constants<Properties>): boolean;
   /** Sizes that follow from its constants and the direction of its stack. */
   sized?(
     constants: Constants<Properties>,

@@ -158,6 +158,7 @@ function nextUnused(selection: Selection, kind: string): readonly string[] | und
   const shown = allKinds().find(({ part }) => part === kind);
   if (shown?.shows === undefined) return undefined;
   const declared = ownValue(shown.properties, shown.shows);
+  if (declared?.kind === 'condition') return named(free.find(({ type }) => type === 'boolean'));
   if (declared?.kind === 'number') return named(free.find(({ type }) => type === 'number'));
   if (declared?.kind === 'colour') return named(free.find(({ name }) => /colou?r|hex/i.test(name)));
   const words = telling.filter((field) => !isPicture(field));

@@ -7,8 +7,11 @@ import Minus from 'lucide-react/icons/minus';
 import MoveHorizontal from 'lucide-react/icons/move-horizontal';
 import RectangleHorizontal from 'lucide-react/icons/rectangle-horizontal';
 import Rows2 from 'lucide-react/icons/rows-2';
+import SquareCheck from 'lucide-react/icons/square-check';
 import Star from 'lucide-react/icons/star';
+import Tag from 'lucide-react/icons/tag';
 import TextCursor from 'lucide-react/icons/text-cursor';
+import ToggleRight from 'lucide-react/icons/toggle-right';
 import Type from 'lucide-react/icons/type';
 import {
   type Constant,
@@ -42,6 +45,9 @@ export function Outline({ selection }: { readonly selection: Selection }) {
 const icons = {
   label: Type,
   run: TextCursor,
+  badge: Tag,
+  switch: ToggleRight,
+  checkbox: SquareCheck,
   progress: RectangleHorizontal,
   meter: Gauge,
   rating: Star,

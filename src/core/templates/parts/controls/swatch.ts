@@ -1,6 +1,6 @@
-import { isBound } from '../bound';
-import { bindable, colour, px, radius } from '../property';
-import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
+import { isBound } from '../../bound';
+import { bindable, colour, px, radius } from '../../property';
+import { type DraftedKind, ofEveryPart, type PartOf } from '../kind';
 
 const properties = {
   colour: bindable(colour('colour', 'woad', 'woad')),

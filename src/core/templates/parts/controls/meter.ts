@@ -1,6 +1,6 @@
-import { isBound } from '../bound';
-import { amount, bindable, colour, px, rare, size } from '../property';
-import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
+import { isBound } from '../../bound';
+import { amount, bindable, colour, px, rare, size } from '../../property';
+import { type DraftedKind, ofEveryPart, type PartOf } from '../kind';
 
 const properties = {
   value: amount('value', 0),

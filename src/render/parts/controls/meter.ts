@@ -1,7 +1,7 @@
-import { meterRegion } from '../../core/templates';
-import { block, drawsOfBlocks } from './block';
-import { cssColour } from './colour';
-import { type Draw, drawFilled, type PartView } from './part-view';
+import { meterRegion } from '../../../core/templates';
+import { block, drawsOfBlocks } from '../block';
+import { cssColour } from '../colour';
+import { type Draw, drawFilled, type PartView } from '../part-view';
 
 type Bound = 'value' | 'min' | 'max' | 'low' | 'high' | 'optimum';
 type Said = Record<Bound, number | undefined> & Record<'good' | 'middling' | 'bad', string>;

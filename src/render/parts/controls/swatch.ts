@@ -1,6 +1,6 @@
-import { block, drawsOfBlocks } from './block';
-import { cssColour } from './colour';
-import { drawRadius, type PartView } from './part-view';
+import { block, drawsOfBlocks } from '../block';
+import { cssColour } from '../colour';
+import { drawRadius, type PartView } from '../part-view';
 
 /** A dot or square of a colour. */
 export const swatch: PartView = {

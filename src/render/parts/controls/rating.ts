@@ -1,7 +1,7 @@
-import { ratingGap } from '../../core/templates';
-import { block, drawsOfBlocks } from './block';
-import { cssColour } from './colour';
-import { drawFilled, type PartView } from './part-view';
+import { ratingGap } from '../../../core/templates';
+import { block, drawsOfBlocks } from '../block';
+import { cssColour } from '../colour';
+import { drawFilled, type PartView } from '../part-view';
 
 interface Said {
   value: number;

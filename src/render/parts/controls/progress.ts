@@ -1,6 +1,6 @@
-import { block, drawsOfBlocks } from './block';
-import { cssColour } from './colour';
-import { type Drawn, drawFilled, type PartView } from './part-view';
+import { block, drawsOfBlocks } from '../block';
+import { cssColour } from '../colour';
+import { type Drawn, drawFilled, type PartView } from '../part-view';
 
 /** What a bar says of itself: its value and bounds, as they were drawn last. */
 const saidBy = new WeakMap<Element, { value: number; max: number }>();
