@@ -30,6 +30,8 @@ const views = [
     press: 'by example',
     words: '€14.50 · Hollow Fell · 12 skeins',
   },
+  { name: 'styles', path: '/p/thrumwick/templates?panel=styles&style=title', scheme: 'light' },
+  { name: 'colours', path: '/p/thrumwick/templates?panel=colours', scheme: 'dark' },
   { name: 'choices', path: '/p/thrumwick/choices', scheme: 'light' },
   { name: 'list', path: '/p/thrumwick/list', scheme: 'light', press: 'grid' },
   { name: 'beside', path: '/p/thrumwick/templates?part=name', scheme: 'light', press: 'Beside' },

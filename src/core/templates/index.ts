@@ -59,4 +59,4 @@ export {
   type Template,
   withProperty,
 } from './template';
-export { type Colour, colourOf, isHexColour, neutralColours, type Tokens } from './tokens';
+export { type Colour, colourOf, neutralColours, type Tokens } from './tokens';

@@ -1,0 +1,81 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { dropFile, expect, saved, test } from './support';
+
+const jobs = Array.from({ length: 60 }, (_, at) => ({
+  id: `job-${at}`,
+  title: `Warp ${at}`,
+  share: at / 59,
+  stars: (at % 11) / 2,
+  waiting: at * 3,
+  isUrgent: at % 3 === 0,
+  colour: ['#a23a2c', '#2b5c86', 'weld', 'nothing of the kind'][at % 4],
+}));
+
+async function insert(page: Page, name: string | RegExp): Promise<void> {
+  await page.getByRole('button', { name: 'Insert', exact: true }).click();
+  await page.getByRole('menuitem', { name }).click();
+}
+
+const inRow = (page: Page, words: string, selector: string) =>
+  page
+    .locator('section[aria-label="Rows"] .yc-row:not(.yc-spare)', { hasText: words })
+    .locator(selector);
+
+test('a row grows by parts that show a share, stars, a count, a yes, a colour', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await dropFile(page, 'jobs.json', JSON.stringify(jobs));
+  await page.getByRole('link', { name: 'Templates' }).click();
+  await page
+    .locator('section[aria-label="Parts"]')
+    .getByRole('button', { name: /^title/ })
+    .click();
+  await insert(page, 'Progress under title');
+  await expect(page.getByRole('textbox', { name: 'Value of value' })).toHaveText('share');
+  await insert(page, 'Rating under share');
+  await expect(page.getByRole('textbox', { name: 'Value of value' })).toHaveText('stars');
+  await page.getByRole('group', { name: 'Steps' }).getByRole('button', { name: 'half' }).click();
+  await page
+    .locator('section[aria-label="Parts"]')
+    .getByRole('button', { name: /^stack/ })
+    .click();
+  await insert(page, /^Swatch beside|^Swatch after/);
+  await expect(page.getByRole('textbox', { name: 'Value of colour' })).toHaveText('colour');
+  await insert(page, 'Switch after colour');
+  await expect(page.getByRole('textbox', { name: 'Value of on' })).toHaveText('isUrgent');
+  await insert(page, /^Badge after/);
+  await expect(page.getByRole('textbox', { name: 'Value of text' })).toBeVisible();
+  await page.getByRole('textbox', { name: 'Value of text' }).fill('waiting');
+  await page
+    .getByRole('group', { name: 'At zero' })
+    .getByRole('button', { name: 'leaves' })
+    .click();
+
+  await expect(inRow(page, 'Warp 1', '.yc-badge').first()).toHaveText('3');
+  await expect(inRow(page, 'Warp 0', '.yc-badge')).toBeHidden();
+  await expect(inRow(page, 'Warp 0', '.yc-switch')).toHaveAttribute('aria-checked', 'true');
+  const swatch = (words: string) =>
+    inRow(page, words, '.yc-swatch')
+      .first()
+      .evaluate((element) => getComputedStyle(element).backgroundColor);
+  await expect.poll(() => swatch('Warp 0')).toBe('rgb(162, 58, 44)');
+  // A colour of the project by its name; what is none is drawn as the kind says, and told of.
+  await expect.poll(() => swatch('Warp 2')).toBe('rgb(124, 98, 6)');
+  await expect(page.getByRole('button', { name: /^\d+ findings?$/ })).toBeVisible();
+  const filled = (words: string, selector: string) =>
+    inRow(page, words, selector)
+      .first()
+      .evaluate((element) => getComputedStyle(element).getPropertyValue('--yc-filled'));
+  await expect.poll(() => filled('Warp 0', '.yc-progress')).toBe('0%');
+  await expect.poll(() => filled('Warp 0', '.yc-rating')).toBe('0%');
+  // Two and a half of five: two whole stars with the gaps behind them, and half a third.
+  await expect.poll(() => filled('Warp 5', '.yc-rating')).toBe('50%');
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+
+  await saved(page);
+  await page.reload();
+  await expect(inRow(page, 'Warp 1', '.yc-badge').first()).toHaveText('3');
+});
