@@ -1,13 +1,11 @@
 import { isBound } from '../../bound';
-import { bindable, colour, condition, optional, rare, text } from '../../property';
-import { type DraftedKind, ofEveryPart, type PartOf } from '../kind';
+import { bindable, condition } from '../../property';
+import type { DraftedKind, PartOf } from '../kind';
+import { ofToggles } from './toggled';
 
 const properties = {
   on: bindable(condition('on')),
-  enabled: rare(bindable({ ...condition('enabled'), default: true, first: false })),
-  name: optional(text('read aloud as')),
-  tint: bindable(colour('tint', 'woad', 'woad')),
-  ...ofEveryPart,
+  ...ofToggles,
 };
 
 export type SwitchPart = PartOf<'switch', typeof properties>;
