@@ -66,7 +66,8 @@ test('what is selected is in the address: back, forward and a shared link work',
 test('parts take their looks: style, width, shape, stack', async ({ page }) => {
   await openDemo(page);
   const label = page.locator('.yc-bench [data-part=name]');
-  await page.getByRole('button', { name: 'small', exact: true }).click();
+  await page.getByRole('button', { name: 'Style: title' }).click();
+  await page.getByRole('menuitem', { name: 'small' }).click();
   await expect(label).toHaveCSS('font-size', '12px');
   await page.getByRole('button', { name: 'fixed', exact: true }).click();
   await expect(label).toHaveAttribute('style', /width: 80px/);
