@@ -5,7 +5,9 @@ import {
   constantsOf,
   type EntryValue,
   kindOfPart,
+  knownName,
   leaves,
+  namesOf,
   type Part,
   type PartKind,
   partWithId,
@@ -50,7 +52,7 @@ export interface PlanSlot extends Pick<Slot, 'part' | 'property'> {
 export const rowPlanOf = ({ id, row }: Template, tokens: Tokens): Omit<RowPlan, 'heightPx'> => ({
   template: id,
   tokens,
-  row: partPlanOf(row, 'across'),
+  row: partPlanOf(row, 'across', tokens),
   slots: slotsOf(row).map(({ part, property, declared, binding }) => ({
     part,
     property,
@@ -68,17 +70,33 @@ function mayLeave(row: Part, id: string, property: string): boolean {
 }
 
 /** `direction`: of the stack that it stands in. */
-function partPlanOf(part: Part, direction: StackDirection): PartPlan {
+function partPlanOf(part: Part, direction: StackDirection, tokens: Tokens): PartPlan {
   const { box, sized } = kindOfPart(part);
-  const constants = constantsOf(part);
+  const constants = withKnownNames(part, constantsOf(part), tokens);
   const own = part.part === 'stack' ? (part.direction ?? 'across') : 'across';
   return {
     part: part.part,
     id: part.id,
     box,
     values: { ...constants, ...sized?.(constants, direction) },
-    children: childrenOf(part).map((child) => partPlanOf(child, own)),
+    children: childrenOf(part).map((child) => partPlanOf(child, own, tokens)),
   };
+}
+
+/** What a kind names and the project has not is the first that it has: a control is never drawn in nothing. */
+function withKnownNames(
+  part: Part,
+  constants: PartPlan['values'],
+  tokens: Tokens,
+): PartPlan['values'] {
+  const known = { ...constants };
+  for (const [property, declared] of Object.entries(kindOfPart(part).properties)) {
+    const names = namesOf(declared, tokens);
+    const { default: own } = declared;
+    if (names !== undefined && typeof own === 'string' && constants[property] === own)
+      known[property] = knownName(names, own);
+  }
+  return known;
 }
 
 type StackDirection = 'across' | 'down' | 'over';

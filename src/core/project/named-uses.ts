@@ -1,3 +1,4 @@
+import { ownValue } from '../base';
 import {
   type Bound,
   isBound,
@@ -29,7 +30,7 @@ export function usesOfName(project: Project, kind: NamedKind, name: string): rea
   return project.templates.flatMap((template) =>
     [...partsOf(template.row)].flatMap((part) =>
       propertiesOf(part, kind).flatMap((property): NamedUse[] =>
-        isNamed(project, template, propertyOf(part, property), name)
+        isNamed(project, template, saidOrDefault(part, property), name)
           ? [{ template: template.id, part: part.id, property }]
           : [],
       ),
@@ -52,21 +53,43 @@ function isNamed(
   return isFound;
 }
 
-/** Every template names it otherwise; undefined: what named it says nothing any more. */
+/** A part that says nothing names what its kind does. */
+const saidOrDefault = (part: Part, property: string): ReturnType<typeof propertyOf> =>
+  propertyOf(part, property) ?? ownValue(kindOfPart(part).properties, property)?.default;
+
+/** Every template names it otherwise, where only the kind of part names it, too. */
 export const withNameChanged = (
   project: Project,
   kind: NamedKind,
   from: string,
-  to: string | undefined,
+  to: string,
 ): readonly Template[] =>
   project.templates.map((template) => ({
     ...template,
     row: mapParts(template.row, (part) =>
       propertiesOf(part, kind).reduce((made, property) => {
-        const said = propertyOf(part, property);
+        const said = saidOrDefault(part, property);
         if (said === from) return withProperty(made, property, to);
-        if (!isBound(said) || to === undefined) return made;
+        if (!isBound(said)) return made;
         return withProperty(made, property, renamedIn(project, template, said, [from, to]));
+      }, part),
+    ),
+  }));
+
+/** No part names it by itself any more: it is as its kind says, or of that other name if its kind says this one. */
+export const withoutName = (
+  project: Project,
+  kind: NamedKind,
+  name: string,
+  other: string,
+): readonly Template[] =>
+  project.templates.map((template) => ({
+    ...template,
+    row: mapParts(template.row, (part) =>
+      propertiesOf(part, kind).reduce((made, property) => {
+        if (saidOrDefault(part, property) !== name) return made;
+        const isOfKind = ownValue(kindOfPart(part).properties, property)?.default === name;
+        return withProperty(made, property, isOfKind ? other : undefined);
       }, part),
     ),
   }));
@@ -91,6 +114,8 @@ const propertiesOf = (part: Part, kind: NamedKind): readonly string[] =>
 
 /** Where an expression gives a word as one of its results, in the order of its text. */
 function literalsIn(project: Project, template: Template, expr: string, word: string) {
+  // Without a literal text none is given.
+  if (!/["'`]/.test(expr)) return [];
   const fields = withId(project.types, template.type)?.fields ?? [];
   const { checked } = makeExpression(expr, fields, 'any', environmentOf(project));
   return (checked === undefined ? [] : resultsOf(checked))

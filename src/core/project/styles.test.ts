@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { edited } from '../../../tests/support/edited';
 import { openShop } from '../../../tests/support/shop';
+import { rowPlanOf } from '../lists';
 import { draftLabel, neutralStyles, partWithId, propertyOf } from '../templates';
 import { edits } from './edits';
 import { usesOfName } from './named-uses';
@@ -177,5 +178,50 @@ describe('colours', () => {
   ])('%#: is refused in words', (edit, words) => {
     const made = edit.apply(coloured);
     expect(made.ok ? '' : made.error).toContain(words);
+  });
+});
+
+describe('what a kind of part names though nobody said it', () => {
+  const place = { template: 'stock-plain', part: 'mark' };
+  const badged = edited(
+    shop(),
+    edits.insert('stock-plain', 'title', 'after', {
+      ...{ part: 'badge', id: 'mark', text: { expr: 'name' } },
+    }),
+    edits.insert('stock-plain', 'title', 'after', {
+      ...{ part: 'label', id: 'plain', text: { expr: 'name' } },
+    }),
+  );
+  const saidBy = ({ templates }: Project, part: string, property: string) => {
+    const own = templates[0] && partWithId(templates[0].row, part);
+    return own && propertyOf(own, property);
+  };
+
+  test('is among the uses, and follows a new name', () => {
+    expect(usesOfName(badged, 'colour', 'madder')).toContainEqual({ ...place, property: 'tint' });
+    expect(usesOfName(badged, 'style', 'body')).toContainEqual({
+      ...{ template: 'stock-plain', part: 'plain', property: 'style' },
+    });
+    const renamed = edited(
+      badged,
+      edits.renameColour('madder', 'brick'),
+      edits.renameStyle('body', 'running'),
+    );
+    expect(saidBy(renamed, 'mark', 'tint')).toBe('brick');
+    expect(saidBy(renamed, 'plain', 'style')).toBe('running');
+  });
+
+  test('is the first of the others once it is removed; nothing is drawn in no colour', () => {
+    const without = edited(badged, edits.removeColour('madder'), edits.removeStyle('body'));
+    expect(saidBy(without, 'mark', 'tint')).toBe('ink');
+    expect(saidBy(without, 'plain', 'style')).toBe('title');
+    const none = edited(badged, edits.set({ ...place, property: 'tint' }, undefined));
+    const [template] = none.templates;
+    const tokens = {
+      styles: neutralStyles,
+      colours: [{ name: 'x', light: '#000000', dark: '#ffffff' }],
+    };
+    const plan = template && rowPlanOf(template, tokens);
+    expect(JSON.stringify(plan?.row)).toContain('"tint":"x"');
   });
 });

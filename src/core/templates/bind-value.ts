@@ -23,7 +23,7 @@ import { type Bound, isBound } from './bound';
 import { bindingFindings } from './findings';
 import type { EntryValue } from './parts/entry-value';
 import { isContent, maxPx, type Property } from './property';
-import { isHexColour, type Tokens } from './tokens';
+import { isHexColour, knownName, type Tokens } from './tokens';
 
 /** What feeds a property, made ready for items with some fields. */
 export interface BoundValue extends Pick<BoundText, keyof CheckedBinding | 'write'> {
@@ -179,7 +179,7 @@ interface Fitted {
 
 /** A value within what the property takes; what is missing is the default, and nothing is wrong. */
 function fitted(given: Value, declared: Property, words: readonly string[] | undefined): Fitted {
-  const otherwise = plain(declared.default);
+  const otherwise = defaultOf(declared, words);
   if (given === undefined) return { value: otherwise, unfit: undefined };
   if (declared.kind === 'condition')
     return typeof given === 'boolean'
@@ -208,6 +208,13 @@ function fittedNumber(given: Value, { min, max, isWhole }: Numbers, otherwise: E
     value,
     unfit: value === within ? `it is not within ${min} and ${max}` : 'it is no whole number',
   };
+}
+
+/** What is drawn where there is no value; of names, one that the project has. */
+function defaultOf(declared: Property, words: readonly string[] | undefined): EntryValue {
+  const { kind, default: own } = declared;
+  const isName = (kind === 'style' || kind === 'colour') && typeof own === 'string';
+  return isName ? knownName(words ?? [], own) : plain(own);
 }
 
 /** A default as an entry brings it: a fixed size as its px. */

@@ -4,7 +4,7 @@
  * an item type. It neither arranges rows nor draws them.
  */
 
-export { checkSlot } from './bind-value';
+export { checkSlot, namesOf } from './bind-value';
 export { type BoundText, bindText, environmentToRun } from './bind-words';
 export { type BindingScope, environmentToCheck } from './binding';
 export {
@@ -59,4 +59,4 @@ export {
   type Template,
   withProperty,
 } from './template';
-export { type Colour, colourOf, neutralColours, type Tokens } from './tokens';
+export { type Colour, colourOf, knownName, neutralColours, type Tokens } from './tokens';

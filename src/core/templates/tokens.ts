@@ -33,6 +33,10 @@ const hex = /^#(?:[0-9a-f]{3}|[0-9a-f]{6}|[0-9a-f]{8})$/i;
 export const isHexColour = (value: unknown): value is string =>
   typeof value === 'string' && hex.test(value);
 
+/** What a property's default is where the project has it under no such name: the first that it has. */
+export const knownName = (names: readonly string[], name: string): string =>
+  names.includes(name) ? name : (names[0] ?? name);
+
 /** What is drawn of a colour that a name or an item says; undefined: nobody knows it. */
 export function colourOf(
   colours: readonly Colour[],

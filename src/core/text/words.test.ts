@@ -24,6 +24,8 @@ const pieces = fc.constantFrom(
     '\n',
     '\u00ad',
     '👩',
+    '©',
+    '\u0600',
     '\u200d',
     '💻',
     '🇫',

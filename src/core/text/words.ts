@@ -19,7 +19,9 @@ export function paragraphsOf(words: string): readonly string[] {
 
 const graphemes = new Intl.Segmenter('en', { granularity: 'grapheme' });
 /** What surely begins a grapheme, after anything. */
-const beginsAnew = /^[\u0020-\u007e\u00a1-\u02ff\u0370-\u0482]/;
+const beginsAnew = /^[\u0020-\u007e\u00a1-\u00a8\u00aa-\u00ad\u00af-\u02ff\u0370-\u0482]/;
+/** What goes on in whatever comes (Unicode Standard Annex 29, GB9b). */
+const goesOn = /[\u0600-\u0605\u06dd\u070f\u0890\u0891\u08e2]/;
 
 /**
  * What a page is given to draw as runs of one text. A run that begins within a grapheme loses it to
@@ -27,7 +29,10 @@ const beginsAnew = /^[\u0020-\u007e\u00a1-\u02ff\u0370-\u0482]/;
  */
 export function drawnRuns(runs: readonly string[]): readonly string[] {
   const words = runs.map(drawnWords);
-  if (words.every((each, at) => at === 0 || each === '' || beginsAnew.test(each))) return words;
+  const isPlain = words.every(
+    (each, at) => !goesOn.test(each) && (at === 0 || each === '' || beginsAnew.test(each)),
+  );
+  if (isPlain) return words;
   const text = words.join('');
   const segments = graphemes.segment(text);
   let [start, end] = [0, 0];

@@ -1,6 +1,6 @@
 import { failed, ok, type Result } from '../../base';
 import type { Colour } from '../../templates';
-import { withNameChanged } from '../named-uses';
+import { withNameChanged, withoutName } from '../named-uses';
 import { coloursOf, type Project, stylesOf } from '../project';
 import type { Edit } from './edit';
 
@@ -45,7 +45,8 @@ export function renameColour(name: string, wish: string): Edit {
       const colours = coloursOf(project).map((colour) =>
         colour.name === name ? { ...colour, name: next } : colour,
       );
-      return ok({ ...withName(project, name, next), colours });
+      const templates = withNameChanged(project, 'colour', name, next);
+      return ok({ ...withStylesNamed(project, name, next), templates, colours });
     },
   };
 }
@@ -58,17 +59,16 @@ export function removeColour(name: string): Edit {
       const colours = coloursOf(project).filter((colour) => colour.name !== name);
       const [first] = colours;
       if (first === undefined) return failed('A project needs a colour: its texts have one.');
-      const templates = withNameChanged(project, 'colour', name, undefined);
-      return ok({ ...withName(project, name, first.name), templates, colours });
+      const templates = withoutName(project, 'colour', name, first.name);
+      return ok({ ...withStylesNamed(project, name, first.name), templates, colours });
     },
   };
 }
 
-function withName(project: Project, name: string, next: string): Project {
+function withStylesNamed(project: Project, name: string, next: string): Project {
   const isNamed = stylesOf(project).some(({ colour }) => colour === name);
   return {
     ...project,
-    templates: withNameChanged(project, 'colour', name, next),
     ...(isNamed && {
       textStyles: stylesOf(project).map((style) =>
         style.colour === name ? { ...style, colour: next } : style,

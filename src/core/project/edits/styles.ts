@@ -1,7 +1,7 @@
 import { failed, ok, ownValue, type Result } from '../../base';
 import type { ProjectFont } from '../../fonts';
 import type { TextStyle } from '../../templates';
-import { withNameChanged } from '../named-uses';
+import { withNameChanged, withoutName } from '../named-uses';
 import { type Project, stylesOf } from '../project';
 import type { Edit } from './edit';
 
@@ -70,8 +70,9 @@ export function removeStyle(name: string): Edit {
     name: `Remove style ${name}`,
     apply(project): Result<Project, string> {
       const textStyles = stylesOf(project).filter((style) => style.name !== name);
-      if (textStyles.length === 0) return failed('A project needs a style: its texts have one.');
-      const templates = withNameChanged(project, 'style', name, undefined);
+      const [first] = textStyles;
+      if (first === undefined) return failed('A project needs a style: its texts have one.');
+      const templates = withoutName(project, 'style', name, first.name);
       return ok({ ...project, templates, textStyles });
     },
   };
@@ -119,11 +120,8 @@ export function removeFont(name: string): Edit {
     apply(project) {
       const { fonts = [], ...others } = project;
       const left = fonts.filter((font) => font.name !== name);
-      return ok({
-        ...others,
-        ...(left.length > 0 && { fonts: left }),
-        ...inFamily(project, name, undefined),
-      });
+      const kept = left.length > 0 ? { ...project, fonts: left } : others;
+      return ok({ ...kept, ...inFamily(project, name, undefined) });
     },
   };
 }
