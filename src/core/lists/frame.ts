@@ -1,3 +1,4 @@
+import { ownValue } from '../base';
 import type { LineTable } from '../layout';
 import {
   type Constant,
@@ -89,14 +90,16 @@ function withKnownNames(
   constants: PartPlan['values'],
   tokens: Tokens,
 ): PartPlan['values'] {
-  const known = { ...constants };
-  for (const [property, declared] of Object.entries(kindOfPart(part).properties)) {
-    const names = namesOf(declared, tokens);
-    const { default: own } = declared;
-    if (names !== undefined && typeof own === 'string' && constants[property] === own)
-      known[property] = knownName(names, own);
-  }
-  return known;
+  const replaced = Object.entries(kindOfPart(part).properties).flatMap(
+    ([property, declared]): [string, string][] => {
+      const names = namesOf(declared, tokens);
+      const { default: own } = declared;
+      return names !== undefined && typeof own === 'string' && ownValue(constants, property) === own
+        ? [[property, knownName(names, own)]]
+        : [];
+    },
+  );
+  return { ...constants, ...Object.fromEntries(replaced) };
 }
 
 type StackDirection = 'across' | 'down' | 'over';
