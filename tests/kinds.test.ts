@@ -15,7 +15,7 @@ import {
   propertyOf,
   slotsOf,
 } from '../src/core/templates';
-import { bindable, fraction, rare, text, word } from '../src/core/templates/property';
+import { bindable, fraction, rare, text, word } from '../src/core/templates/parts/declare';
 import { trace } from '../src/engine';
 import { edited } from './support/edited';
 import { everything, openShop } from './support/shop';

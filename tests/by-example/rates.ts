@@ -115,6 +115,7 @@ function isRight(
       sources: new Map(),
       formats: proposal.newFormats,
       tokens: { styles: [], colours: [] },
+      hasPicture: () => true,
       locale: target.locale,
     },
   );

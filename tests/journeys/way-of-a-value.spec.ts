@@ -97,7 +97,7 @@ function draw({ heights, ...frame }: Shown & { readonly heights: readonly number
   if (host === null) throw new Error('the page has a place for the list');
   const list = new render.ListView(host, {
     entries: async () => [],
-    pictures: (name) => `data:,of-${name}`,
+    pictures: (name) => ({ address: `data:,of-${name}`, isSymbol: false }),
     pressed: () => {},
   });
   const lines = { firsts: Int32Array.of(0), columns: Uint8Array.of(1) };

@@ -94,6 +94,7 @@ export function rowMaker(seed: number): () => RowCase {
     id: imageId(),
     picture: 'none',
     width: pick([{ share: 1 }, { fixed: whole(16, 80) }, byValue]),
+    ...(random() < 0.2 && { ring: whole(1, 3), ringGap: whole(0, 4), leaves: byValue }),
     ...(random() < 0.3 && { aspect: pick([0.75, 1, 1.5, 16 / 9, 3.3]) }),
     height: pick([{ fixed: whole(10, 80) }, byValue]),
     ...limits(),
@@ -117,6 +118,14 @@ export function rowMaker(seed: number): () => RowCase {
       { part: 'rating', id, value: byValue, of: whole(1, 9), size: whole(8, 30), steps: 'half' },
       { part: 'badge', id, text: byValue, tint: byValue, ...limits() },
       { part: 'badge', id, text: '3', style: pick(styleNames), atZero: 'leaves' },
+      { part: 'button', id, text: byValue, ...(random() < 0.5 && { icon: byValue }), ...limits() },
+      { part: 'button', id, icon: 'none', kind: 'outlined', leaves: pick([false, byValue]) },
+      { part: 'stepper', id, value: byValue, ...(random() < 0.7 && { text: byValue }) },
+      { part: 'slider', id, value: byValue, width: width(), name: 'How much', ...limits() },
+      {
+        ...{ part: 'link', id, text: byValue, address: byValue },
+        ...{ lines: pick([1, 3]), width: width() },
+      },
       { part: 'switch', id, on: byValue, ...(random() < 0.5 && { name: byValue }) },
       { part: 'checkbox', id, on: true, enabled: byValue, name: 'Done' },
       { part: 'swatch', id, colour: byValue, size: pick([0, 12.5, 30]), ...limits() },
@@ -145,6 +154,8 @@ export function rowMaker(seed: number): () => RowCase {
       ...(random() < 0.15 && { background: pick(['soft', 'gone', byValue]), radius: pick([0, 8]) }),
       ...(random() < 0.12 && depth > 1 && { height: { fixed: whole(30, 120) } }),
       ...(depth > 1 && limits()),
+      ...(depth === 1 && random() < 0.2 && { leadsOn: pick([true, byValue]), mark: 'none' }),
+      ...(depth > 1 && random() < 0.05 && { leaves: pick([true, byValue]) }),
       children,
     };
   };
@@ -167,6 +178,7 @@ export function rowMaker(seed: number): () => RowCase {
     if (kind === 'lines') return pick([1, 2, 3, 'all']);
     if (kind === 'size')
       return images.has(part) || property === 'height' || random() < 0.6 ? whole(16, 140) : 'fit';
+    if (property === 'icon') return pick(['none', undefined]);
     if (kind !== 'text') return '';
     const words = () => make(pick(scripts), pick([1, 2, 4, 8, 14]));
     if (random() < 0.05) return `${words()}${pick(['\n', ' \n\n', '\n '])}${pick([words(), ''])}`;

@@ -87,6 +87,7 @@ function given({ expr, format, words, newFormats }: Proposal, locale = 'en-GB') 
     sources: new Map(),
     formats: newFormats,
     tokens: { styles: [], colours: [] },
+    hasPicture: () => true,
     locale,
   });
   expect(bound.findings).toEqual([]);

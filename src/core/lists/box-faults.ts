@@ -2,9 +2,9 @@ import { isCut, type LabelNode, type LayoutNode, type StackNode } from '../layou
 
 /**
  * What may be wrong with a part's box: its text is cut off, it gets no room, what is in it stands
- * out of it, or how high it is hangs on the last 1/64 px of its width.
+ * out of it, how high it is hangs on the last 1/64 px of its width, or a finger can hardly hit it.
  */
-export type BoxFault = 'cut' | 'squeezed' | 'over' | 'hangs';
+export type BoxFault = 'cut' | 'squeezed' | 'over' | 'hangs' | 'target';
 
 /** Units in a CSS px at a ratio of 1. */
 const onePx = 64;

@@ -60,6 +60,13 @@ const ofStacks: Setters<StackNode> = {
     const own = typeof value === 'number' ? borderUnits(value) : 0;
     node.padding = { start: start + own, end: end + own, top: top + own, bottom: bottom + own };
   },
+  /** Room for the mark, within the padding; it is said after it. */
+  leadsOn: (node, value, { units }) => {
+    const own = value === true ? units(markPx) : 0;
+    const { end, ...others } = node.padding;
+    node.padding = { ...others, end: end - node.markUnits + own };
+    node.markUnits = own;
+  },
   direction: (node, value) => {
     node.direction = wordOf(value, ['across', 'down', 'over']);
   },
@@ -83,18 +90,37 @@ const ofLabels: Setters<LabelNode> = {
   },
 };
 
+const allSides = (units: number): Insets => ({
+  ...{ start: units, end: units, top: units, bottom: units },
+});
+
 const ofBlocks: Setters<BlockNode> = {
+  ring: (node, value, { borderUnits }) => {
+    node.padding = allSides(typeof value === 'number' ? borderUnits(value) : 0);
+  },
+  /** Only a ring has one; it is said after it. */
+  ringGap: (node, value, { units }) => {
+    const ring = node.padding.start;
+    if (ring > 0) node.padding = allSides(ring + numberOf(value, 0, units));
+  },
   aspect: (node, value) => {
     node.aspect = typeof value === 'number' ? value : undefined;
   },
 };
+
+/** How much room the mark of a row that leads on takes, with what sets it apart. */
+export const markPx = 24;
 
 /** Whether a box of a kind hangs on a property. */
 export function hangsBoxOn(box: PartKind['box'], property: string): boolean {
   const own = box === 'stack' || box === 'pill' ? ofStacks : box === 'block' ? ofBlocks : ofLabels;
   // Lines are as high as their style says.
   return (
-    Object.hasOwn(ofEveryNode, property) || Object.hasOwn(own, property) || property === 'style'
+    Object.hasOwn(ofEveryNode, property) ||
+    Object.hasOwn(own, property) ||
+    property === 'style' ||
+    property === 'leaves' ||
+    (box === 'pill' && property === 'icon')
   );
 }
 

@@ -12,6 +12,7 @@ import {
   type Part,
   type PartKind,
   partWithId,
+  propertyOf,
   type Slot,
   slotsOf,
   type Template,
@@ -42,6 +43,10 @@ export interface PartPlan {
   /** The value of each property; its default where it says nothing or an entry brings the value. */
   readonly values: Readonly<Record<string, Constant | undefined>>;
   readonly children: readonly PartPlan[];
+  /** Whether a finger is to hit it. */
+  readonly isTarget?: true;
+  /** What a pill holds. */
+  readonly pill?: { readonly hasIcon: boolean; readonly hasWords: boolean };
 }
 
 export interface PlanSlot extends Pick<Slot, 'part' | 'property'> {
@@ -72,7 +77,7 @@ function mayLeave(row: Part, id: string, property: string): boolean {
 
 /** `direction`: of the stack that it stands in. */
 function partPlanOf(part: Part, direction: StackDirection, tokens: Tokens): PartPlan {
-  const { box, sized } = kindOfPart(part);
+  const { box, sized, isTarget } = kindOfPart(part);
   const constants = withKnownNames(part, constantsOf(part), tokens);
   const own = part.part === 'stack' ? (part.direction ?? 'across') : 'across';
   return {
@@ -80,6 +85,13 @@ function partPlanOf(part: Part, direction: StackDirection, tokens: Tokens): Part
     id: part.id,
     box,
     values: { ...constants, ...sized?.(constants, direction) },
+    ...(isTarget && { isTarget }),
+    ...(box === 'pill' && {
+      pill: {
+        hasIcon: propertyOf(part, 'icon') !== undefined,
+        hasWords: propertyOf(part, 'text') !== undefined,
+      },
+    }),
     children: childrenOf(part).map((child) => partPlanOf(child, own, tokens)),
   };
 }

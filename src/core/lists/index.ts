@@ -28,3 +28,4 @@ export { anyText, type HeightBy, haveOwnHeights, heightBy, plainHeightPx } from 
 export type { FontedWords, LabelFont, RowLabel } from './row-label';
 export { shrinkingParts } from './shrinking';
 export { type PartSpace, type Space, type SpaceReason, spaceOf } from './space';
+export { smallTargets, targetsOf } from './targets';

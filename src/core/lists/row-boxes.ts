@@ -12,7 +12,7 @@ import {
   unitsAt,
 } from '../layout';
 import type { EntryValue, TextStyle } from '../templates';
-import { boxSetter, type Scale } from './box-properties';
+import { boxSetter, type Scale, type Value } from './box-properties';
 import type { PartPlan, RowPlan, Shrunk } from './frame';
 import { type MeasureText, RowLabel } from './row-label';
 
@@ -30,12 +30,16 @@ interface Family {
   readonly parts: readonly LayoutNode[];
 }
 
-/** A part that takes no room where one of its values is missing. */
+/** A part that takes no room where one of its values is missing, or says so. */
 interface Leaver {
   readonly node: LayoutNode;
   /** The slot of the value. */
   readonly slot: number;
+  readonly isGone: (value: EntryValue) => boolean;
 }
+
+const isMissing = (value: EntryValue): boolean => value === undefined;
+const isTrue = (value: EntryValue): boolean => value === true;
 
 /** More parts than this may not leave if rows are to be kept by their texts. */
 const maxLeavers = 31;
@@ -52,6 +56,8 @@ export class RowBoxes {
   /** Whether each leaver takes no room: 1. */
   private readonly gone: Uint8Array;
   private readonly scale: Scale;
+  /** Parts that leave in all rows. */
+  private readonly alwaysGone = new Set<LayoutNode>();
 
   constructor(
     plan: Omit<RowPlan, 'heightPx'>,
@@ -81,9 +87,13 @@ export class RowBoxes {
         setText?.(value);
       };
     });
-    this.leavers = plan.slots.flatMap(({ part, kind, leaves }, slot) => {
+    this.leavers = plan.slots.flatMap(({ part, property, kind, leaves }, slot): Leaver[] => {
       const node = nodes.get(part);
-      return leaves && kind !== 'address' && node !== undefined ? [{ node, slot }] : [];
+      const icon = property === 'icon' ? nodes.get(iconOf(part)) : undefined;
+      if (icon !== undefined) return [{ node: icon, slot, isGone: isMissing }];
+      if (node === undefined) return [];
+      if (property === 'leaves') return [{ node, slot, isGone: isTrue }];
+      return leaves && kind !== 'address' ? [{ node, slot, isGone: isMissing }] : [];
     });
     this.gone = new Uint8Array(this.leavers.length);
     this.hangsOnTexts = hangsOnTexts && this.leavers.length <= maxLeavers;
@@ -92,7 +102,10 @@ export class RowBoxes {
   /** Takes an entry's values; its labels' texts are to be measured. */
   fill(values: readonly EntryValue[]): void {
     for (let slot = 0; slot < this.setters.length; slot += 1) this.setters[slot]?.(values[slot]);
-    this.leave((at) => values[this.leavers[at]?.slot ?? 0] === undefined);
+    this.leave((at) => {
+      const leaver = this.leavers[at];
+      return leaver?.isGone(values[leaver.slot]) === true;
+    });
   }
 
   /** Which parts have left, a bit for each that may: as many as a row that hangs on texts has. */
@@ -155,7 +168,7 @@ export class RowBoxes {
       this.leavers.flatMap(({ node }, at) => (this.gone[at] === 1 ? [node] : [])),
     );
     for (const { stack, parts } of this.families)
-      stack.children = parts.filter((part) => !nodes.has(part));
+      stack.children = parts.filter((part) => !nodes.has(part) && !this.alwaysGone.has(part));
   }
 
   private nodeOf(
@@ -168,21 +181,47 @@ export class RowBoxes {
     nodes.set(part.id, node);
     for (const property of Object.keys(part.values))
       boxSetter(node, property)?.(ownValue(part.values, property), this.scale);
+    if (part.values['leaves'] === true) this.alwaysGone.add(node);
     if (node.kind === 'label') labels.push(new RowLabel(node, part, this.scale, styles));
-    if (part.box === 'pill' && node.kind === 'stack') {
-      const words = newLabel(part.id);
-      labels.push(new RowLabel(words, part, this.scale, styles));
-      node.children = [words];
-      return node;
-    }
-    if (node.kind === 'stack') {
-      const parts = part.children.map((child) => this.nodeOf(child, styles, nodes, labels));
-      node.children = parts;
-      this.families.push({ stack: node, parts });
-    }
+    if (node.kind !== 'stack') return node;
+    const parts =
+      part.pill === undefined
+        ? part.children.map((child) => this.nodeOf(child, styles, nodes, labels))
+        : this.nodesOfPill(part, styles, nodes, labels);
+    node.children = parts.filter((each) => !this.alwaysGone.has(each));
+    this.families.push({ stack: node, parts });
     return node;
   }
+
+  private nodesOfPill(
+    part: PartPlan,
+    styles: readonly TextStyle[],
+    nodes: Map<string, LayoutNode>,
+    labels: RowLabel[],
+  ): readonly LayoutNode[] {
+    const parts: LayoutNode[] = [];
+    if (part.pill?.hasIcon === true) {
+      const icon = newBlock(part.id);
+      const size: Value = { fixed: iconPx };
+      boxSetter(icon, 'width')?.(size, this.scale);
+      boxSetter(icon, 'height')?.(size, this.scale);
+      nodes.set(iconOf(part.id), icon);
+      parts.push(icon);
+    }
+    if (part.pill?.hasWords === true) {
+      const words = newLabel(part.id);
+      labels.push(new RowLabel(words, part, this.scale, styles));
+      parts.push(words);
+    }
+    return parts;
+  }
 }
+
+/** How wide and high the icon of a pill is. */
+export const iconPx = 16;
+
+/** No part has such an id. */
+const iconOf = (part: string): string => `${part} icon`;
 
 function nodeIn(node: LayoutNode, part: string): LayoutNode | undefined {
   if (node.part === part) return node;

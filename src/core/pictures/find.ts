@@ -17,6 +17,12 @@ interface Variant extends PictureName {
 /** Whether a picture's name is one that leads out of the project. Standard: RFC 9110, 4.2. */
 export const isAddress = (name: string): boolean => /^https?:\/\//i.test(name);
 
+/** Tells whether a name leads to a picture: one of these, or one at an address, which nobody asks for. */
+export function picturesHave(pictures: readonly Picture[]): (name: string) => boolean {
+  const finder = pictureFinder(pictures);
+  return (name) => isAddress(name) || finder.has(name);
+}
+
 export interface PictureFinder {
   /** The best picture for a name, which may have an extension; undefined: there is none. */
   best(name: string, look: PictureLook): Picture | undefined;

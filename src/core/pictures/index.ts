@@ -2,7 +2,13 @@
  * Pictures of the project's own: what their names say, which of them is the best for a look, and
  * which are missing. Nothing here draws.
  */
-export { isAddress, type PictureFinder, type PictureLook, pictureFinder } from './find';
+export {
+  isAddress,
+  type PictureFinder,
+  type PictureLook,
+  pictureFinder,
+  picturesHave,
+} from './find';
 export { pictureFindings, withoutContent } from './findings';
 export { type DeviceFamily, pictureName, withoutExtension } from './name';
 export {
@@ -14,4 +20,4 @@ export {
   pictureType,
   pictureTypes,
 } from './picture';
-export { isDrawable } from './svg';
+export { isDrawable, isSymbol } from './svg';

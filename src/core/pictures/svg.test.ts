@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { isDrawable } from './svg';
+import { isDrawable, isSymbol } from './svg';
 
 const svg = (inside: string) =>
   `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10">${inside}</svg>`;
@@ -40,4 +40,14 @@ test.each<[string, string, boolean]>([
   ['no drawing at all', '<<<"\'>', true],
 ])('%s is drawn: %s', (_, text, isDrawn) => {
   expect(isDrawable(text)).toBe(isDrawn);
+});
+
+test.each<[string, string, boolean]>([
+  ['lines in the colour of words', svg('<path stroke="currentColor" fill="none"/>'), true],
+  ['the same by a style', svg('<path style="fill:currentcolor"/>'), true],
+  ['a colour of its own beside it', svg('<path stroke="currentColor" fill="#fff"/>'), false],
+  ['a photograph within', svg('<path fill="currentColor"/><image href="x"/>'), false],
+  ['no colour said', svg('<path d="M0 0h9"/>'), false],
+])('%s', (_, drawing, is) => {
+  expect(isSymbol(drawing)).toBe(is);
 });

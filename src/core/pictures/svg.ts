@@ -12,6 +12,13 @@ export function isDrawable(svg: string): boolean {
   return new Weigher(groups).whole() <= maxDrawn;
 }
 
+const ownPaint =
+  /(?:fill|stroke|stop-color|flood-color)\s*[=:]\s*["']?\s*(?!none\b|currentcolor\b|transparent\b|inherit\b)[^"'\s;]/i;
+
+/** Whether a drawing leaves its colour to what stands around it (SVG 2, 13.2: `currentColor`). */
+export const isSymbol = (svg: string): boolean =>
+  /currentcolor/i.test(svg) && !ownPaint.test(svg) && !/<image\b/i.test(svg);
+
 /** An element that can be referred to, with what stands in it. */
 interface Group {
   count: number;

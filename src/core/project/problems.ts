@@ -1,5 +1,5 @@
 import type { Finding, JsonRecord } from '../base';
-import { pictureFindings } from '../pictures';
+import { pictureFindings, picturesHave } from '../pictures';
 import {
   type BindingScope,
   type CompiledTemplate,
@@ -53,6 +53,7 @@ export function scopeFor(
     sources: sourcesOf(project, find),
     formats: project.formats ?? [],
     tokens: tokensOf(project),
+    hasPicture: picturesHave(project.pictures),
     locale,
   };
 }

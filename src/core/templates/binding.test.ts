@@ -19,7 +19,14 @@ const fields: readonly Field[] = [
 const formats = [{ id: 'money', name: 'Money', as: 'money', currency: 'EUR' }] as const;
 const tokens = { styles: neutralStyles, colours: neutralColours };
 const bound = (binding: Binding) =>
-  bindText(binding, { fields, sources: new Map(), formats, tokens, locale: 'en' });
+  bindText(binding, {
+    fields,
+    sources: new Map(),
+    formats,
+    tokens,
+    hasPicture: () => true,
+    locale: 'en',
+  });
 const text = (binding: Binding, item: Record<string, string | number>) => bound(binding).text(item);
 
 describe('what stands in for a missing value', () => {
@@ -79,7 +86,14 @@ describe('an address', () => {
 
 describe('what a size, a number of lines or a style follows', () => {
   const { width, lines, style, language } = kinds.label.properties;
-  const scope = { fields, sources: new Map(), formats, tokens, locale: 'en' };
+  const scope = {
+    fields,
+    sources: new Map(),
+    formats,
+    tokens,
+    hasPicture: () => true,
+    locale: 'en',
+  };
   const drawn = (declared: Property, expr: string, item = {}) => {
     const { findings, value, unfit } = bindSlot({ expr }, declared, scope);
     return [findings.map(({ code }) => code), value(item), unfit(item)];

@@ -18,6 +18,8 @@ export interface BindingScope {
   readonly sources: Environment['sources'];
   readonly formats: readonly NamedFormat[];
   readonly tokens: Tokens;
+  /** Whether a name leads to a picture. */
+  readonly hasPicture: (name: string) => boolean;
   readonly locale: string;
 }
 

@@ -37,7 +37,7 @@ export interface CompiledTemplate {
 /** What is wrong with a template, without making it ready. */
 export function checkTemplate(template: Template, scope: BindingScope): readonly Finding[] {
   return [
-    ...unknownNames(template, scope),
+    ...partFindings(template, scope),
     ...slotsOf(template.row).flatMap((slot) =>
       placed(template, slot, checkSlot(slot.binding, slot.declared, scope)),
     ),
@@ -48,7 +48,7 @@ export function checkTemplate(template: Template, scope: BindingScope): readonly
 export function compileTemplate(template: Template, scope: BindingScope): CompiledTemplate {
   const slots = slotsOf(template.row).map((slot) => boundSlot(template, slot, scope));
   const findings = [
-    ...unknownNames(template, scope),
+    ...partFindings(template, scope),
     ...slots.flatMap((slot) => [
       ...placed(template, slot, slot.findings),
       ...placed(template, slot, messageFindings(slot, scope)),
@@ -80,9 +80,28 @@ function boundSlot(template: Template, slot: Slot, scope: BindingScope): BoundSl
   return {
     ...slot,
     ...bound,
-    value: (item, context) => kind.finished?.(bound.value(item, context), constants),
+    value: (item, context) => kind.finished?.(bound.value(item, context), constants, scope),
   };
 }
+
+/** What is true of the parts as they stand, whatever feeds them. */
+const partFindings = (template: Template, scope: BindingScope): readonly Finding[] => [
+  ...unknownNames(template, scope),
+  ...namelessParts(template),
+];
+
+/** Parts that are more than words, and nothing says what. */
+const namelessParts = (template: Template): readonly Finding[] =>
+  [...partsOf(template.row)].flatMap((part) => {
+    const { part: kind, isNamedBy } = kindOf(part);
+    if (isNamedBy === undefined || isNamedBy.some((each) => isSaid(propertyOf(part, each))))
+      return [];
+    const slot = { part: part.id, property: 'name' };
+    return placed(template, slot, [bindingFindings.nameMissing(kind, part.id)]);
+  });
+
+const isSaid = (value: ReturnType<typeof propertyOf>): boolean =>
+  isBound(value) || (typeof value === 'string' && value.trim() !== '');
 
 /** What parts name and the project has not: they are drawn otherwise. */
 const unknownNames = (template: Template, { tokens }: BindingScope): readonly Finding[] =>

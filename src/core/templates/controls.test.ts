@@ -20,9 +20,16 @@ const templateOf = (...parts: readonly StandingPart[]) => ({
 
 /** What is drawn of a part for an item. */
 function drawn(part: StandingPart, item: object) {
-  const scope = { fields, sources: new Map(), formats: [], tokens, locale: 'en' };
+  const scope = {
+    fields,
+    sources: new Map(),
+    formats: [],
+    tokens,
+    hasPicture: () => true,
+    locale: 'en',
+  };
   const compiled = compileTemplate(templateOf(part), scope);
-  expect(compiled.findings).toEqual([]);
+  expect(compiled.findings.filter(({ code }) => code !== 'name-missing')).toEqual([]);
   return compiled.values({ ...item });
 }
 
@@ -61,6 +68,8 @@ test('controls show the values of an item, and nothing where there is none', () 
   const done = { expr: 'isDone' };
   expect(both(kinds.switch.draft('s', done, 'beside'), { isDone: true })).toEqual([true, false]);
   expect(both(kinds.checkbox.draft('c', done, 'beside'), { isDone: true })).toEqual([true, false]);
+  expect(both(kinds.slider.draft('l', count, 'beside'), { count: 2 })).toEqual([2, 0]);
+  expect(drawn(kinds.stepper.draft('t', count, 'beside'), { count: 2 })).toEqual([2, '2']);
   const dye = { expr: 'dye' };
   expect(both(kinds.swatch.draft('w', dye, 'beside'), { dye: '#a32' })).toEqual(['#a32', 'woad']);
 });
@@ -80,4 +89,35 @@ test('a line is upright beside others and level under them', () => {
 test('every kind that stands in a row says what it is laid out as', () => {
   for (const { part, box } of allKinds())
     expect([part, box === undefined]).toEqual([part, part === 'run']);
+});
+
+test('a control that nothing names is told of: who hears the row would not know what it is', () => {
+  const scope = {
+    ...{ fields, sources: new Map(), formats: [], tokens, hasPicture: () => false, locale: 'en' },
+  };
+  const unnamed = (part: StandingPart) =>
+    compileTemplate(templateOf(part), scope)
+      .findings.filter(({ code }) => code === 'name-missing')
+      .map(({ place }) => place.in === 'part' && place.part);
+  const done = kinds.switch.draft('done', { expr: 'isDone' }, 'beside');
+  expect(unnamed(done)).toEqual(['done']);
+  expect(unnamed({ ...done, name: ' ' })).toEqual(['done']);
+  expect(unnamed({ ...done, name: 'Done' })).toEqual([]);
+  expect(unnamed({ ...done, name: { expr: 'dye' } })).toEqual([]);
+  const { text, ...silent } = kinds.button.draft('buy', 'Buy', 'beside');
+  expect(unnamed({ ...silent, text: text ?? '' })).toEqual([]);
+  expect(unnamed({ ...silent, icon: 'cart' })).toEqual(['buy']);
+});
+
+test('a broken picture leaves if it says so, as far as that is known beforehand', () => {
+  const scope = {
+    ...{ fields, sources: new Map(), formats: [], tokens, locale: 'en' },
+    hasPicture: (name: string) => name === 'lace',
+  };
+  const image = kinds.image.draft('image', { expr: 'dye' }, 'beside');
+  const shown = (more: object, dye: string) =>
+    compileTemplate(templateOf({ ...image, ...more }), scope).values({ dye });
+  expect(shown({ broken: 'leaves' }, 'lace')).toEqual(['lace']);
+  expect(shown({ broken: 'leaves' }, 'sock')).toEqual([undefined]);
+  expect(shown({}, 'sock')).toEqual(['sock']);
 });

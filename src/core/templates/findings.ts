@@ -70,6 +70,14 @@ export const bindingFindings = {
     };
   },
 
+  nameMissing: (kind: string, id: string): Finding => ({
+    code: 'name-missing',
+    severity: 'warning',
+    place: { in: 'expression', from: 0, to: 0 },
+    message: clipped(`Who hears the row is not told what the ${kind} “${id}” is.`),
+    hint: 'Say what it is read aloud as: words, or a value with words.',
+  }),
+
   option: ({ name }: NamedFormat, option: string, { message, hint }: Finding) =>
     error('format-option', `The ${option} of the format “${name}”: ${message}`, hint),
 

@@ -44,17 +44,21 @@ const held = {
   runs: () => optional(list(runShape, { max: 20 })),
 };
 
-const casesOf = (all: readonly PartKind[]): Readonly<Record<string, Shape<never>>> =>
-  Object.fromEntries(all.map((kind) => [kind.part, kindShape(kind)]));
+const casesOf = (
+  all: readonly PartKind[],
+  where: 'row' | 'within' = 'within',
+): Readonly<Record<string, Shape<never>>> =>
+  Object.fromEntries(all.map((kind) => [kind.part, kindShape(kind, where)]));
 
-const kindShape = ({ properties, holds }: PartKind): Shape<never> =>
+const kindShape = ({ properties, holds }: PartKind, where: 'row' | 'within'): Shape<never> =>
   recordOf({
     part: text(60),
     id: id(),
     ...Object.fromEntries(
-      Object.entries(properties).map(([name, property]) => {
+      Object.entries(properties).flatMap(([name, property]) => {
+        if (property.isOfRow && where !== 'row') return [];
         const shape = storedShape(property);
-        return [name, property.isRequired ? shape : optional(shape)];
+        return [[name, property.isRequired ? shape : optional(shape)] as const];
       }),
     ),
     ...(holds !== undefined && { [holds]: held[holds]() }),
@@ -63,7 +67,7 @@ const kindShape = ({ properties, holds }: PartKind): Shape<never> =>
 /** The outermost part is a stack. */
 const rowShape: Shape<StackPart> = named(
   'row',
-  () => byMember<StackPart>('part', casesOf([kinds.stack])),
+  () => byMember<StackPart>('part', casesOf([kinds.stack], 'row')),
   1,
 );
 

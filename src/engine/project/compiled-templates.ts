@@ -29,9 +29,10 @@ export class CompiledTemplates {
 
   take(project: Project, locale: string): void {
     if (project === this.project && locale === this.locale) return;
-    const { types, formats, sources } = project;
+    const { types, formats, sources, pictures } = project;
     const keys = sources.map(({ id, key }) => [id, key]);
-    this.around = JSON.stringify([types, formats, keys, locale, tokensOf(project)]);
+    const names = pictures.map(({ name }) => name);
+    this.around = JSON.stringify([types, formats, keys, locale, tokensOf(project), names]);
     this.project = project;
     this.locale = locale;
     this.findingsKnown = undefined;

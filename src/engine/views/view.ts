@@ -14,7 +14,7 @@ import {
   rowPlanOf,
   type Space,
 } from '../../core/lists';
-import { isAddress, pictureFinder } from '../../core/pictures';
+import { picturesHave } from '../../core/pictures';
 import { localeOf, type Project, type Source, withId } from '../../core/project';
 import type { CompiledTemplate } from '../../core/templates';
 import type { RowContext } from '../../core/values';
@@ -213,8 +213,6 @@ export class View {
     const { project, now } = this.world;
     const source = this.source();
     if (project === undefined || source === undefined) return { templates: [], findings: [] };
-    const pictures = pictureFinder(project.pictures);
-    const isAtHand = (name: string) => isAddress(name) || pictures.has(name);
     const items = this.items();
     const { templates } = this;
     const surveys = yield* surveyTemplates({
@@ -222,7 +220,7 @@ export class View {
       arranged: this.sequence.arranged,
       items,
       contextAt: (entry) => this.contextAt(entry),
-      hasPicture: isAtHand,
+      hasPicture: picturesHave(project.pictures),
     });
     const misfits = yield* this.store(source).misfits(project, source, now);
     const boxes = yield* this.boxFindings(project);

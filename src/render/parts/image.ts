@@ -1,4 +1,41 @@
-import { drawHeight, drawRadius, drawsOfEvery, drawWidth, type PartView } from './part-view';
+import { cssColour } from './colour';
+import { drawName } from './name';
+import {
+  type Draw,
+  type DrawnPicture,
+  drawHeight,
+  drawRadius,
+  drawsOfEvery,
+  drawWidth,
+  type PartView,
+} from './part-view';
+import { cssPicture, drawAsMask } from './picture';
+
+/** What an image says, and how far its picture has come. */
+interface Said {
+  picture: DrawnPicture | undefined;
+  /** Rows move too fast for pictures. */
+  isLater: boolean;
+  instead: DrawnPicture | undefined;
+  tint: string;
+  fit: 'contain' | 'cover';
+  whileLoading: 'nothing' | 'colour' | 'picture';
+  broken: 'picture' | 'nothing';
+  state: 'coming' | 'there' | 'broken';
+}
+
+const saidBy = new WeakMap<Element, Said>();
+
+function saidOf(element: Element): Said {
+  const known = saidBy.get(element);
+  if (known !== undefined) return known;
+  const said: Said = {
+    ...{ picture: undefined, isLater: true, instead: undefined, tint: '', fit: 'contain' },
+    ...{ whileLoading: 'nothing', broken: 'picture', state: 'coming' },
+  };
+  saidBy.set(element, said);
+  return said;
+}
 
 /** A picture by its name. */
 export const image: PartView = {
@@ -9,6 +46,8 @@ export const image: PartView = {
     element.decoding = 'async';
     element.draggable = false;
     element.referrerPolicy = 'no-referrer';
+    element.addEventListener('load', () => came(element, 'there'));
+    element.addEventListener('error', () => came(element, 'broken'));
     return element;
   },
   draws: {
@@ -24,28 +63,90 @@ export const image: PartView = {
       // The height of a picture of some aspect follows from its width.
       if (element.style.aspectRatio !== '') element.style.height = '';
     },
-    fit(element, value) {
-      element.style.objectFit = value === 'cover' ? 'cover' : 'contain';
-    },
+    fit: says((said, value) => {
+      said.fit = value === 'cover' ? 'cover' : 'contain';
+    }),
     radius: drawRadius,
-    picture(element, value, { pictures }) {
-      if (!(element instanceof HTMLImageElement)) return;
-      if (pictures === undefined) {
-        element.removeAttribute('src');
-        delete element.dataset['missing'];
-      } else show(element, typeof value === 'string' ? pictures(value) : undefined);
+    tint: says((said, value, { tokens }) => {
+      said.tint = cssColour(tokens.colours, value);
+    }),
+    ring(element, value) {
+      const isRinged = typeof value === 'number' && value > 0;
+      element.style.borderWidth = isRinged ? `${value}px` : '';
+      element.style.borderStyle = isRinged ? 'solid' : '';
+      element.classList.toggle('yc-ringed', isRinged);
     },
+    ringGap(element, value) {
+      element.style.setProperty('--yc-ring-gap', typeof value === 'number' ? `${value}px` : '');
+    },
+    ringColour(element, value, { tokens }) {
+      element.style.borderColor = cssColour(tokens.colours, value);
+    },
+    whileLoading: says((said, value) => {
+      said.whileLoading = value === 'colour' || value === 'picture' ? value : 'nothing';
+    }),
+    broken: says((said, value) => {
+      said.broken = value === 'picture' || value === undefined ? 'picture' : 'nothing';
+    }),
+    instead: says((said, value, { pictures }) => {
+      said.instead = typeof value === 'string' ? pictures?.(value) : undefined;
+    }),
+    picture: says((said, value, { pictures }) => {
+      said.isLater = pictures === undefined;
+      said.picture = typeof value === 'string' ? pictures?.(value) : undefined;
+    }),
+    name: drawName('img', (element, name) => {
+      if (element instanceof HTMLImageElement) element.alt = name;
+    }),
   },
 };
 
-function show(element: HTMLImageElement, address: string | undefined): void {
-  if (address === undefined) {
-    element.removeAttribute('src');
+function says(
+  say: (said: Said, value: Parameters<Draw>[1], around: Parameters<Draw>[2]) => void,
+): Draw {
+  return (element, value, around) => {
+    if (!(element instanceof HTMLImageElement)) return;
+    say(saidOf(element), value, around);
+    draw(element);
+  };
+}
+
+function came(element: HTMLImageElement, state: Said['state']): void {
+  if (!element.hasAttribute('src')) return;
+  saidOf(element).state = state;
+  draw(element);
+}
+
+function draw(element: HTMLImageElement): void {
+  const said = saidOf(element);
+  const { picture, isLater, tint, fit, style } = { ...said, style: element.style };
+  // One that is drawn in the colour of words has no colours of its own.
+  const isMask = picture !== undefined && (picture.isSymbol || tint !== '');
+  show(element, isMask ? undefined : picture?.address, said);
+  drawAsMask(element, isMask ? picture : undefined);
+  style.objectFit = fit;
+  style.setProperty('mask-size', isMask ? fit : '');
+  const isMissing = !isLater && picture === undefined;
+  const isComing = !isMask && picture !== undefined && said.state === 'coming';
+  const isBroken = isMissing || (!isMask && picture !== undefined && said.state === 'broken');
+  const standsIn =
+    (isBroken && said.broken === 'picture') || (isComing && said.whileLoading === 'picture')
+      ? said.instead
+      : undefined;
+  style.backgroundImage = standsIn === undefined ? '' : cssPicture(standsIn);
+  style.backgroundSize = standsIn === undefined ? '' : fit;
+  style.backgroundColor = isMask ? tint || 'var(--row-ink)' : '';
+  element.classList.toggle('yc-coming', isComing && said.whileLoading === 'colour');
+  element.classList.toggle('yc-broken', isBroken);
+  if (isMissing && said.broken === 'picture' && standsIn === undefined)
     element.dataset['missing'] = '';
-  } else if (element.getAttribute('src') !== address) {
-    // Until the new one has come, the browser would go on showing the former item's picture.
-    element.removeAttribute('src');
-    element.src = address;
-    delete element.dataset['missing'];
-  }
+  else delete element.dataset['missing'];
+}
+
+function show(element: HTMLImageElement, address: string | undefined, said: Said): void {
+  if (element.getAttribute('src') === (address ?? null)) return;
+  // Until the new one has come, the browser would go on showing the former item's picture.
+  element.removeAttribute('src');
+  said.state = 'coming';
+  if (address !== undefined) element.src = address;
 }

@@ -1,7 +1,9 @@
 /** How each kind of part is drawn: one file a kind, and this list that names them all. */
 import { badge } from './controls/badge';
+import { button } from './controls/button';
+import { link } from './controls/link';
 import { meter } from './controls/meter';
-import { progress } from './controls/progress';
+import { progress, slider, stepper } from './controls/range';
 import { rating } from './controls/rating';
 import { swatch } from './controls/swatch';
 import { checkbox, switchView } from './controls/toggle';
@@ -13,14 +15,15 @@ import { run } from './run';
 import { space } from './space';
 import { stack } from './stack';
 
-export type { Around, Direction, Draw, PartView, Pictures } from './part-view';
+export type { Around, Direction, Draw, DrawnPicture, PartView, Pictures } from './part-view';
 export { ownFace } from './words';
 
 /** The view of each kind, by its name. A kind that is not here is drawn as the words that it shows. */
 export const partViews: Readonly<Record<string, PartView>> = {
   ...{ label, run, image },
   ...{ badge, progress, meter, rating, swatch },
-  ...{ switch: switchView, checkbox },
+  ...{ switch: switchView, checkbox, slider, stepper },
+  ...{ button, link },
   ...{ space, line, stack },
 };
 export const viewOfWords = label;

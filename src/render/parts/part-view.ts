@@ -1,8 +1,14 @@
 import type { PartPlan } from '../../core/lists';
 import type { Constant, Size, Tokens } from '../../core/templates';
 
-/** Where a picture's name leads: an address that the page may load, or undefined: there is none. */
-export type Pictures = (name: string) => string | undefined;
+/** Where a picture's name leads: what the page may load, or undefined: there is none. */
+export type Pictures = (name: string) => DrawnPicture | undefined;
+
+export interface DrawnPicture {
+  readonly address: string;
+  /** Drawn in the colour of words: it has none of its own. */
+  readonly isSymbol: boolean;
+}
 
 /** What a property is where it is drawn: as the plan has it, or as an entry brings it. */
 export type Drawn = Constant | undefined;
@@ -40,6 +46,14 @@ export const drawsOfEvery: PartView['draws'] = {
   opacity(element, value) {
     element.style.opacity = typeof value === 'number' && value < 1 ? String(value) : '';
   },
+  leaves(element, value) {
+    element.classList.toggle('yc-left', value === true);
+  },
+  name(element, value) {
+    const isNamed = typeof value === 'string' && value.trim() !== '';
+    element.role = isNamed ? 'group' : null;
+    element.ariaLabel = isNamed ? value.trim() : null;
+  },
   unseen(element, value) {
     element.style.visibility = value === true ? 'hidden' : '';
   },
@@ -59,13 +73,15 @@ export const drawsOfEvery: PartView['draws'] = {
 
 /** How much of a bar is filled, from 0 to 1. */
 export function drawFilled({ style }: HTMLElement, share: number): void {
-  const percent = Math.round(Math.max(0, Math.min(share, 1)) * 10_000) / 100;
-  style.setProperty('--yc-filled', `${percent}%`);
+  const shown = Math.round(Math.max(0, Math.min(share, 1)) * 10_000) / 10_000;
+  style.setProperty('--yc-filled', `${Math.round(shown * 10_000) / 100}%`);
+  style.setProperty('--yc-share', String(shown));
 }
 
 export const drawPadding: Draw = ({ style }, value) => {
   if (typeof value !== 'object' || !('top' in value)) return;
-  style.paddingInline = `${value.start}px ${value.end}px`;
+  style.paddingInline = `${value.start}px calc(${value.end}px + var(--yc-mark))`;
+  style.setProperty('--yc-end', `${value.end}px`);
   style.paddingBlock = `${value.top}px ${value.bottom}px`;
 };
 

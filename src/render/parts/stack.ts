@@ -1,7 +1,9 @@
 import { ownValue } from '../../core/base';
 import { cssColour } from './colour';
+import { drawEnabled } from './enabled';
 import {
   box,
+  type Draw,
   drawHeight,
   drawPadding,
   drawRadius,
@@ -9,6 +11,7 @@ import {
   drawWidth,
   type PartView,
 } from './part-view';
+import { cssPicture } from './picture';
 
 const alignments: Readonly<Record<string, string>> = {
   start: 'flex-start',
@@ -25,6 +28,29 @@ const distributions: Readonly<Record<string, string>> = {
   around: 'space-around',
   evenly: 'space-evenly',
 };
+
+/** What only the row says. */
+const drawsOfRows: PartView['draws'] = {
+  leadsOn(element, value) {
+    element.classList.toggle('yc-leads-on', value === true);
+  },
+  mark(element, value, { pictures }) {
+    const picture = typeof value === 'string' ? pictures?.(value) : undefined;
+    const mark = picture === undefined ? '' : cssPicture(picture);
+    element.style.setProperty('--yc-mark-picture', mark);
+  },
+  enabled: drawEnabled,
+  pressed: drawState('pressed'),
+  selected: drawState('selected'),
+};
+
+/** The background of a row in some state; none: that of all rows. */
+function drawState(state: 'pressed' | 'selected'): Draw {
+  return (element, value, { tokens }) => {
+    element.classList.toggle(`yc-if-${state}`, value !== undefined);
+    element.style.setProperty(`--yc-${state}`, cssColour(tokens.colours, value));
+  };
+}
 
 /** Parts beside, under or over each other. */
 export const stack: PartView = {
@@ -64,5 +90,6 @@ export const stack: PartView = {
     },
     radius: drawRadius,
     padding: drawPadding,
+    ...drawsOfRows,
   },
 };

@@ -75,6 +75,8 @@ export interface StackNode extends Sized {
   align: Alignment;
   distribute: Distribution;
   children: readonly LayoutNode[];
+  /** How much of its padding at the end is for a mark. */
+  markUnits: number;
 }
 
 /** A text as it is measured: the port to who knows fonts. */
@@ -141,6 +143,7 @@ export const newStack = (part: string): StackNode => ({
   align: 'start',
   distribute: 'start',
   children: [],
+  markUnits: 0,
 });
 
 export const newLabel = (part: string): LabelNode => ({

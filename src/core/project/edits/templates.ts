@@ -53,6 +53,7 @@ function setting(
     const target = partWithId(row, part);
     const declared = target && ownValue(kindOfPart(target).properties, property);
     if (declared === undefined || !canBe(declared, value)) return undefined;
+    if (declared.isOfRow && part !== row.id) return undefined;
     return replacePart(row, part, (old) => withProperty(old, property, value));
   });
   return joins === undefined ? edit : { ...edit, joins };

@@ -1,5 +1,17 @@
 import type { Binding } from '../bound';
-import { bindable, picture, radius, rare, ratio, size, word } from '../property';
+import {
+  beginning,
+  bindable,
+  colour,
+  optional,
+  picture,
+  px,
+  radius,
+  rare,
+  ratio,
+  size,
+  word,
+} from './declare';
 import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 
 const properties = {
@@ -9,6 +21,13 @@ const properties = {
   height: bindable(size('height', { fixed: 40 }, ['fixed'])),
   fit: word('fit', ['contain', 'cover']),
   radius: radius('corners'),
+  tint: rare(bindable(colour('tint', 'woad'))),
+  ring: rare(beginning(px('ring', 0, 20), 2)),
+  ringGap: rare(beginning(px('gap to the ring', 0, 20), 2)),
+  ringColour: rare(bindable(colour('ring colour', 'madder', 'rule'))),
+  whileLoading: rare(word('while loading', ['nothing', 'colour', 'picture'])),
+  broken: rare(word('if broken', ['picture', 'nothing', 'leaves'])),
+  instead: optional(picture('picture instead')),
   ...ofEveryPart,
 };
 
@@ -21,6 +40,9 @@ export const image: DraftedKind<'image', typeof properties> = {
   shows: 'picture',
   box: 'block',
   properties,
+  finished: (name, { broken }, { hasPicture }) =>
+    broken === 'leaves' && typeof name === 'string' && !hasPicture(name) ? undefined : name,
+  mayLeave: ({ broken }) => broken === 'leaves',
   draft: (id, value) => draftImage(id, value),
 };
 

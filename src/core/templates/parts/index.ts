@@ -4,10 +4,14 @@
  * the fields on the screen, the insert menu and the help follow from it.
  */
 import { type BadgePart, badge } from './controls/badge';
+import { type ButtonPart, button } from './controls/button';
 import { type CheckboxPart, checkbox } from './controls/checkbox';
+import { type LinkPart, link } from './controls/link';
 import { type MeterPart, meter } from './controls/meter';
 import { type ProgressPart, progress } from './controls/progress';
 import { type RatingPart, rating } from './controls/rating';
+import { type SliderPart, slider } from './controls/slider';
+import { type StepperPart, stepper } from './controls/stepper';
 import { type SwatchPart, swatch } from './controls/swatch';
 import { type SwitchPart, switchKind } from './controls/switch';
 import { type ImagePart, image } from './image';
@@ -20,6 +24,7 @@ import { type StackItself, stack } from './stack';
 
 export { meterRegion } from './controls/meter-region';
 export { ratingGap } from './controls/rating';
+export { stepperEndPx } from './controls/stepper';
 export { draftImage } from './image';
 export type { Declared, PartKind } from './kind';
 export { draftLabel } from './label';
@@ -40,6 +45,10 @@ export type StandingPart =
   | MeterPart
   | RatingPart
   | SwatchPart
+  | SliderPart
+  | StepperPart
+  | ButtonPart
+  | LinkPart
   | SpacePart
   | LinePart
   | StackPart;
@@ -48,7 +57,8 @@ export type Part = StandingPart | RunPart;
 export const kinds = {
   ...{ label, run, image },
   ...{ badge, progress, meter, rating, swatch },
-  ...{ switch: switchKind, checkbox },
+  ...{ switch: switchKind, checkbox, slider, stepper },
+  ...{ button, link },
   ...{ space, line, stack },
 };
 

@@ -1,13 +1,6 @@
 import type { Binding } from '../bound';
-import {
-  bindable,
-  condition,
-  fraction,
-  limit,
-  type Property,
-  rare,
-  type Stored,
-} from '../property';
+import type { Property, Stored } from '../property';
+import { bindable, fraction, limit, optional, rare, text, trait } from './declare';
 import type { EntryValue } from './entry-value';
 import type { Padding, Size } from './size';
 
@@ -17,7 +10,11 @@ export interface PartKind<Name extends string = string, Properties extends Decla
   /** What it is laid out as (a pill is a stack round its words); undefined: it has no box of its own. */
   readonly box: 'stack' | 'label' | 'block' | 'pill' | undefined;
   /** What becomes of its finished words where they are drawn; undefined: nothing is. */
-  finished?(words: EntryValue, constants: Constants<Properties>): EntryValue;
+  finished?(
+    words: EntryValue,
+    constants: Constants<Properties>,
+    around: { hasPicture(name: string): boolean },
+  ): EntryValue;
   /** Whether it may leave though its words say nothing of that. */
   mayLeave?(constants: Constants<Properties>): boolean;
   /** Sizes that follow from its constants and the direction of its stack. */
@@ -28,7 +25,13 @@ export interface PartKind<Name extends string = string, Properties extends Decla
     readonly width?: Size;
     readonly height?: Size;
     readonly padding?: Padding;
+    readonly gap?: number;
+    readonly align?: 'centre';
   };
+  /** Whether a finger is to hit it. */
+  readonly isTarget?: true;
+  /** What names it for those who hear the row, any of them; undefined: it needs no name. */
+  readonly isNamedBy?: readonly (keyof Properties & string)[];
   /** One line for people who choose among kinds. */
   readonly about: string;
   /** The property that a value dropped on the part feeds; undefined: it shows nothing of its own. */
@@ -59,7 +62,9 @@ export const ofEveryPart = {
   minHeight: limit('least height', 40),
   maxHeight: limit('greatest height', 200),
   opacity: rare(bindable(fraction('opacity', 1))),
-  unseen: rare(bindable(condition('unseen'))),
+  unseen: rare(bindable(trait('unseen'))),
+  leaves: rare(bindable(trait('leaves'))),
+  name: optional(text('read aloud as')),
 };
 
 /** A part of a kind, as the file has it. */

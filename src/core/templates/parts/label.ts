@@ -14,7 +14,7 @@ import {
   trait,
   weight,
   word,
-} from '../property';
+} from './declare';
 import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 import type { Size } from './size';
 

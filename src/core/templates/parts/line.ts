@@ -1,4 +1,4 @@
-import { colour, px } from '../property';
+import { colour, px } from './declare';
 import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 
 const properties = {

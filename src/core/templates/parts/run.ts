@@ -1,5 +1,5 @@
 import type { Binding } from '../bound';
-import { address, bindable, optional, rare, style, text, trait } from '../property';
+import { address, bindable, optional, rare, style, text, trait } from './declare';
 import type { DraftedKind, PartOf } from './kind';
 import { ofWords } from './label';
 

@@ -1,4 +1,4 @@
-import { bindable, size } from '../property';
+import { bindable, size } from './declare';
 import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 
 const properties = {

@@ -1,4 +1,19 @@
-import { beginning, bindable, colour, padding, px, radius, rare, size, word } from '../property';
+import {
+  beginning,
+  bindable,
+  colour,
+  condition,
+  ofRow,
+  optional,
+  padding,
+  picture,
+  px,
+  radius,
+  rare,
+  size,
+  trait,
+  word,
+} from './declare';
 import { type DraftedKind, ofEveryPart, type PartOf } from './kind';
 import type { Size } from './size';
 
@@ -15,6 +30,11 @@ const properties = {
   width: bindable(size('width', 'fit')),
   height: rare(bindable(size('height', 'fit'))),
   ...ofEveryPart,
+  leadsOn: ofRow(bindable(trait('leads on'))),
+  mark: ofRow(optional(picture('mark'))),
+  enabled: ofRow(bindable({ ...condition('enabled'), default: true, first: false })),
+  pressed: ofRow(colour('while pressed', 'soft')),
+  selected: ofRow(colour('if selected', 'soft')),
 };
 
 export type StackItself = PartOf<'stack', typeof properties>;

@@ -2,7 +2,7 @@ import { expect, test } from 'vitest';
 import { atOnce } from '../../../core/base';
 import { infer } from '../../../core/items';
 import { edits, makeProject, type Project } from '../../../core/project';
-import { draftLabel, draftStack, type StackPart } from '../../../core/templates';
+import { draftLabel, draftStack, kinds, type StackPart } from '../../../core/templates';
 import { Engine } from '../../engine';
 import type { RowMeasures } from './measured-rows';
 
@@ -108,4 +108,23 @@ test('lines in less than two ems are told of: words are broken within letters th
   const row = draftStack('row', 'across', [narrow]);
   const hanging = found(row).filter(({ code }) => code === 'text-hangs');
   expect(hanging).toMatchObject([{ place: { part: 'name', item: 1 } }]);
+});
+
+test('what a finger can hardly hit is told of: 44 px each way, with the room round it', () => {
+  const control = (id: string) => kinds.switch.draft(id, { expr: 'name === "Ash"' }, 'beside');
+  const room = (top: number, sides: number) => ({
+    padding: { start: sides, end: sides, top, bottom: top },
+  });
+  const small = (row: StackPart) =>
+    found(row).flatMap(({ code, place }) =>
+      code === 'box-target' && place.in === 'part' ? [place.part] : [],
+    );
+  const alone = draftStack('row', 'across', [control('on')]);
+  expect(small({ ...alone, ...room(10, 2) })).toEqual([]);
+  expect(small({ ...alone, ...room(9, 2) })).toEqual(['on']);
+  expect(small({ ...alone, ...room(10, 1) })).toEqual(['on']);
+  // Wider than a finger where it is: its neighbour is 2 px off.
+  const two = draftStack('row', 'across', [control('on'), control('off')]);
+  expect(small({ ...two, gap: 1, ...room(10, 2) })).toEqual(['on', 'off']);
+  expect(small({ ...two, gap: 2, ...room(10, 2) })).toEqual([]);
 });

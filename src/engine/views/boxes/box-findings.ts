@@ -1,6 +1,13 @@
 import { count, type Finding, grouped, type Turns } from '../../../core/base';
 import { cellWidth } from '../../../core/layout';
-import { type Arrangement, type BoxFault, columnsOf, eachFault } from '../../../core/lists';
+import {
+  type Arrangement,
+  type BoxFault,
+  columnsOf,
+  eachFault,
+  smallTargets,
+  targetsOf,
+} from '../../../core/lists';
 import { MeasuredRows, type RowMeasures, type RowValues } from './measured-rows';
 
 /** The widths of the list, in CSS px, and the text sizes, in per cent, at which boxes are checked. */
@@ -32,6 +39,7 @@ export function* boxFindings(
 ): Turns<readonly Finding[]> {
   const { arranged, plans } = values;
   const faults = new Map<string, Fault>();
+  const targets = plans.map(({ row }) => new Set(targetsOf(row)));
   for (const textSize of at.textSizes) {
     const place = { ratio, textSize: textSize / 100, language: at.language };
     const rows = new MeasuredRows(values, measures, place);
@@ -42,15 +50,19 @@ export function* boxFindings(
       for (let entry = 0; entry < arranged.items.length; entry += 1) {
         if (rows.isTurnOver()) yield entry / arranged.items.length;
         const boxes = rows.solve(entry, own);
-        const template = plans[arranged.plans[entry] ?? 0]?.template;
+        const plan = arranged.plans[entry] ?? 0;
+        const template = plans[plan]?.template;
         if (boxes === undefined || template === undefined) continue;
         const item = arranged.items[entry] ?? 0;
-        eachFault(boxes.row, (part, fault) => {
+        const tell = (part: string, fault: BoxFault) => {
           const key = `${fault} ${template} ${part}`;
           const known = faults.get(key) ?? { template, part, fault, item, counts: new Map() };
           faults.set(key, known);
           known.counts.set(setting, (known.counts.get(setting) ?? 0) + 1);
-        });
+        };
+        eachFault(boxes.row, tell);
+        for (const part of smallTargets(boxes.row, targets[plan] ?? new Set()))
+          tell(part, 'target');
       }
     }
   }
@@ -99,6 +111,12 @@ const said: Readonly<Record<BoxFault, (named: string, rows: string) => Said>> = 
     severity: 'note',
     message: `The lines of ${named} hang on 1/64 px ${rows}.`,
     hint: 'Where it is drawn by something else, a line more or less may come. Give it a pixel more room; at least twice the size of its letters.',
+  }),
+  target: (named, rows) => ({
+    code: 'box-target',
+    severity: 'warning',
+    message: `${named} is hard to hit with a finger ${rows}: it has less than 44 × 44 px for itself.`,
+    hint: 'Give the row more height or padding, or the part more room on all sides.',
   }),
   over: (named, rows) => ({
     code: 'box-over',

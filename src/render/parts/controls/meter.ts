@@ -1,6 +1,7 @@
 import { meterRegion } from '../../../core/templates';
 import { block, drawsOfBlocks } from '../block';
 import { cssColour } from '../colour';
+import { drawName } from '../name';
 import { type Draw, drawFilled, type PartView } from '../part-view';
 
 type Bound = 'value' | 'min' | 'max' | 'low' | 'high' | 'optimum';
@@ -24,6 +25,9 @@ function draw(element: HTMLElement): void {
   const { value = 0, min = 0, max = 1, low, high, optimum } = said;
   const { share, region } = meterRegion({ value, min, max, low, high, optimum });
   drawFilled(element, share);
+  element.ariaValueNow = String(value);
+  element.ariaValueMin = String(min);
+  element.ariaValueMax = String(max);
   element.style.setProperty('--yc-tint', said[region]);
 }
 
@@ -49,6 +53,7 @@ export const meter: PartView = {
     ...{ value: bound('value'), min: bound('min'), max: bound('max') },
     ...{ low: bound('low'), high: bound('high'), optimum: bound('optimum') },
     ...{ good: tint('good'), middling: tint('middling'), bad: tint('bad') },
+    name: drawName('meter'),
     track(element, value, { tokens }) {
       element.style.setProperty('--yc-track', cssColour(tokens.colours, value));
     },

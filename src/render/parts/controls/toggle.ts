@@ -1,28 +1,19 @@
 import { block, drawsOfBlocks } from '../block';
 import { cssColour } from '../colour';
+import { drawEnabled } from '../enabled';
+import { drawName } from '../name';
 import type { PartView } from '../part-view';
 
 /** A control that is on or off. One that nobody could name is none for those who hear the page. */
 const toggle = (role: 'switch' | 'checkbox'): PartView => ({
-  element() {
-    const element = block(role);
-    element.ariaHidden = 'true';
-    return element;
-  },
+  element: () => block(`${role} yc-target`),
   draws: {
     ...drawsOfBlocks,
     on(element, value) {
       element.ariaChecked = String(value === true);
     },
-    enabled(element, value) {
-      element.ariaDisabled = value === false ? 'true' : null;
-    },
-    name(element, value) {
-      const isNamed = typeof value === 'string' && value.trim() !== '';
-      element.role = isNamed ? role : null;
-      element.ariaLabel = isNamed ? value : null;
-      element.ariaHidden = isNamed ? null : 'true';
-    },
+    enabled: drawEnabled,
+    name: drawName(role),
     tint(element, value, { tokens }) {
       element.style.setProperty('--yc-tint', cssColour(tokens.colours, value));
     },

@@ -3,12 +3,13 @@ import { create } from 'zustand';
 import {
   isAddress,
   isDrawable,
+  isSymbol,
   type Picture,
   type PictureContents,
   type PictureLook,
   pictureFinder,
 } from '../../../core/pictures';
-import type { Pictures } from '../../../render';
+import type { DrawnPicture, Pictures } from '../../../render';
 import { useSession } from '../session/session';
 import { useWindow } from './window-settings';
 
@@ -72,15 +73,20 @@ function picturesOf(
   isOutsideAllowed: boolean,
 ): Pictures {
   const finder = pictureFinder(pictures);
-  const known = new Map<string, string | undefined>();
+  const known = new Map<string, DrawnPicture | undefined>();
   return (name) => {
-    if (isAddress(name)) return isOutsideAllowed ? name : undefined;
+    if (isAddress(name)) return isOutsideAllowed ? { address: name, isSymbol: false } : undefined;
     if (!known.has(name)) {
       const picture = finder.best(name, look);
-      known.set(name, picture && addressOf(picture, contents));
+      known.set(name, picture && drawnPicture(picture, contents));
     }
     return known.get(name);
   };
+}
+
+function drawnPicture(picture: Picture, contents: PictureContents): DrawnPicture | undefined {
+  const address = addressOf(picture, contents);
+  return address === undefined ? undefined : { address, isSymbol: isSymbolic(picture, contents) };
 }
 
 export function addressOf(
@@ -88,20 +94,29 @@ export function addressOf(
   contents: PictureContents,
 ): string | undefined {
   const base64 = contents.get(content);
-  return base64 !== undefined && (mediaType !== 'image/svg+xml' || isFine(base64))
+  return base64 !== undefined && (mediaType !== 'image/svg+xml' || drawingOf(base64).isFine)
     ? `data:${mediaType};base64,${base64}`
     : undefined;
 }
 
-const known = new Map<string, boolean>();
+const isSymbolic = ({ mediaType, content }: Picture, contents: PictureContents): boolean =>
+  mediaType === 'image/svg+xml' && drawingOf(contents.get(content) ?? '').isSymbol;
 
-/** A drawing that would never end is not begun. */
-function isFine(base64: string): boolean {
-  const before = known.get(base64);
+interface Drawing {
+  /** One that would never end is not begun. */
+  readonly isFine: boolean;
+  readonly isSymbol: boolean;
+}
+
+const drawings = new Map<string, Drawing>();
+
+function drawingOf(base64: string): Drawing {
+  const before = drawings.get(base64);
   if (before !== undefined) return before;
-  const is = isDrawable(new TextDecoder().decode(bytesOf(base64)));
-  known.set(base64, is);
-  return is;
+  const svg = new TextDecoder().decode(bytesOf(base64));
+  const drawing = { isFine: isDrawable(svg), isSymbol: isSymbol(svg) };
+  drawings.set(base64, drawing);
+  return drawing;
 }
 
 function bytesOf(base64: string): Uint8Array {

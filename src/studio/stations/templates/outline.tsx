@@ -1,12 +1,16 @@
 import Columns2 from 'lucide-react/icons/columns-2';
+import Diff from 'lucide-react/icons/diff';
 import Droplet from 'lucide-react/icons/droplet';
 import Gauge from 'lucide-react/icons/gauge';
 import ImageIcon from 'lucide-react/icons/image';
 import Layers from 'lucide-react/icons/layers';
+import LinkIcon from 'lucide-react/icons/link';
 import Minus from 'lucide-react/icons/minus';
 import MoveHorizontal from 'lucide-react/icons/move-horizontal';
+import RectangleEllipsis from 'lucide-react/icons/rectangle-ellipsis';
 import RectangleHorizontal from 'lucide-react/icons/rectangle-horizontal';
 import Rows2 from 'lucide-react/icons/rows-2';
+import SlidersHorizontal from 'lucide-react/icons/sliders-horizontal';
 import SquareCheck from 'lucide-react/icons/square-check';
 import Star from 'lucide-react/icons/star';
 import Tag from 'lucide-react/icons/tag';
@@ -46,6 +50,10 @@ const icons = {
   label: Type,
   run: TextCursor,
   badge: Tag,
+  button: RectangleEllipsis,
+  link: LinkIcon,
+  slider: SlidersHorizontal,
+  stepper: Diff,
   switch: ToggleRight,
   checkbox: SquareCheck,
   progress: RectangleHorizontal,

@@ -1,4 +1,4 @@
-import { bindable, colour, rare, style, text, whole, word } from '../../property';
+import { bindable, colour, rare, style, text, whole, word } from '../declare';
 import { type DraftedKind, ofEveryPart, type PartOf } from '../kind';
 
 const properties = {

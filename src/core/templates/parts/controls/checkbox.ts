@@ -1,5 +1,5 @@
 import { isBound } from '../../bound';
-import { bindable, condition } from '../../property';
+import { bindable, condition } from '../declare';
 import type { DraftedKind, PartOf } from '../kind';
 import { ofToggles } from './toggled';
 
@@ -16,6 +16,8 @@ export const checkbox: DraftedKind<'checkbox', typeof properties> = {
   about: 'Whether something is chosen or done',
   shows: 'on',
   box: 'block',
+  isTarget: true,
+  isNamedBy: ['name'],
   properties,
   sized: () => ({ width: { fixed: 20 }, height: { fixed: 20 } }),
   draft: (id, value) => ({ part: 'checkbox', id, ...(isBound(value) && { on: value }) }),

@@ -1,5 +1,5 @@
 import { isBound } from '../../bound';
-import { amount, bindable, colour, px, rare, size } from '../../property';
+import { amount, bindable, colour, px, rare, size } from '../declare';
 import { type DraftedKind, ofEveryPart, type PartOf } from '../kind';
 
 const properties = {
@@ -26,6 +26,7 @@ export const meter: DraftedKind<'meter', typeof properties> = {
   about: 'How much there is of something, in the colour of how good that is',
   shows: 'value',
   box: 'block',
+  isNamedBy: ['name'],
   properties,
   sized: ({ thickness = 6 }) => ({ height: { fixed: thickness } }),
   draft: (id, value) => ({ part: 'meter', id, ...(isBound(value) && { value }) }),

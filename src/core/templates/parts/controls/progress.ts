@@ -1,5 +1,5 @@
 import { isBound } from '../../bound';
-import { amount, bindable, colour, px, size } from '../../property';
+import { amount, bindable, colour, px, size } from '../declare';
 import { type DraftedKind, ofEveryPart, type PartOf } from '../kind';
 
 const properties = {
@@ -20,6 +20,7 @@ export const progress: DraftedKind<'progress', typeof properties> = {
   about: 'How far something is, as a bar',
   shows: 'value',
   box: 'block',
+  isNamedBy: ['name'],
   properties,
   sized: ({ thickness = 6 }) => ({ height: { fixed: thickness } }),
   draft: (id, value) => ({ part: 'progress', id, ...(isBound(value) && { value }) }),

@@ -1,5 +1,5 @@
 import { isBound } from '../../bound';
-import { amount, bindable, colour, px, whole, word } from '../../property';
+import { amount, bindable, colour, px, whole, word } from '../declare';
 import { type DraftedKind, ofEveryPart, type PartOf } from '../kind';
 
 const properties = {
@@ -24,6 +24,7 @@ export const rating: DraftedKind<'rating', typeof properties> = {
   about: 'So many of some symbols',
   shows: 'value',
   box: 'block',
+  isNamedBy: ['name'],
   properties,
   sized: ({ size = 14, of = 5 }) => ({
     width: { fixed: of * size + (of - 1) * ratingGap },

@@ -1,5 +1,5 @@
 import { isBound } from '../../bound';
-import { bindable, colour, px, radius } from '../../property';
+import { bindable, colour, px, radius } from '../declare';
 import { type DraftedKind, ofEveryPart, type PartOf } from '../kind';
 
 const properties = {

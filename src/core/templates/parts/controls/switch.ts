@@ -1,5 +1,5 @@
 import { isBound } from '../../bound';
-import { bindable, condition } from '../../property';
+import { bindable, condition } from '../declare';
 import type { DraftedKind, PartOf } from '../kind';
 import { ofToggles } from './toggled';
 
@@ -16,6 +16,8 @@ export const switchKind: DraftedKind<'switch', typeof properties> = {
   about: 'Whether something is on',
   shows: 'on',
   box: 'block',
+  isTarget: true,
+  isNamedBy: ['name'],
   properties,
   sized: () => ({ width: { fixed: 40 }, height: { fixed: 24 } }),
   draft: (id, value) => ({ part: 'switch', id, ...(isBound(value) && { on: value }) }),

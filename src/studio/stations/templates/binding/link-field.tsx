@@ -29,9 +29,11 @@ export function LinkField({ selection, name }: LinkFieldProps) {
   return (
     <div className="mt-1 border-t border-rule pt-1">
       <BindingField {...{ selection, declared }} property={name} binding={link} />
-      <Row words="">
-        <Button onPress={() => make(edits.set(place, undefined))}>No link</Button>
-      </Row>
+      {!declared.isRequired && (
+        <Row words="">
+          <Button onPress={() => make(edits.set(place, undefined))}>No link</Button>
+        </Row>
+      )}
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { isAddress, pictureFinder } from '../../../../core/pictures';
+import { picturesHave } from '../../../../core/pictures';
 import type { Binding } from '../../../../core/templates';
 import { makeExpression, plainText } from '../../../../core/values';
 import { make } from '../../../shared/session/editing';
@@ -23,8 +23,7 @@ export function PatternField({ selection, place, binding }: PatternFieldProps) {
   const words = binding.expr.trim().slice(1, -1);
   const { evaluate, findings } = makeExpression(binding.expr, selection.type?.fields ?? [], 'text');
   const name = item === undefined ? undefined : plainText(evaluate?.(item));
-  const isThere =
-    name !== undefined && (isAddress(name) || pictureFinder(selection.project.pictures).has(name));
+  const isThere = name !== undefined && picturesHave(selection.project.pictures)(name);
   return (
     <>
       <input

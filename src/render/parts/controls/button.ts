@@ -1,0 +1,37 @@
+import { cssColour } from '../colour';
+import { drawEnabled } from '../enabled';
+import { drawName } from '../name';
+import { box, type PartView } from '../part-view';
+import { drawAsMask } from '../picture';
+import { drawsOfPills, inIcon, wordsOfPill } from './pill';
+
+/** Words, an icon, or both, to be pressed. */
+export const button: PartView = {
+  element(part) {
+    const element = box('yc-stack yc-button yc-target');
+    element.role = 'button';
+    if (part.pill?.hasIcon) element.append(box('yc-icon', 'span'));
+    if (part.pill?.hasWords) element.append(wordsOfPill());
+    return element;
+  },
+  draws: {
+    ...drawsOfPills,
+    kind(element, value) {
+      element.dataset['kind'] = String(value);
+    },
+    tint(element, value, { tokens }) {
+      element.style.setProperty('--yc-tint', cssColour(tokens.colours, value));
+    },
+    colour(element, value, { tokens }) {
+      element.style.setProperty('--yc-words', cssColour(tokens.colours, value));
+    },
+    icon: inIcon((element, value, { pictures }) => {
+      element.style.display = value === undefined ? 'none' : '';
+      drawAsMask(element, typeof value === 'string' ? pictures?.(value) : undefined);
+    }),
+    enabled: drawEnabled,
+    name: drawName('button', (element, name) => {
+      element.ariaLabel = name === '' ? null : name;
+    }),
+  },
+};
