@@ -14,6 +14,7 @@ import { ensureInstalled, root, runOrExit } from './setup.mjs';
 
 ensureInstalled();
 const { makeFaces } = await import('./fonts.mjs');
+const { makeIcons } = await import('./icons.mjs');
 rmSync(join(root, 'dist'), { recursive: true, force: true });
 // The database's WebAssembly build is fetched by its worker when a database is first read.
 mkdirSync(join(root, 'public/sqlite'), { recursive: true });
@@ -22,6 +23,7 @@ copyFileSync(
   join(root, 'public/sqlite/sql-wasm.wasm'),
 );
 await makeFaces();
+await makeIcons();
 runOrExit('npx', ['--no-install', 'astro', 'build'], {
   env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' },
 });

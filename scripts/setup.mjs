@@ -52,7 +52,9 @@ function sourceStamp() {
     .flatMap((folder) => [...filesBelow(folder)])
     .filter(
       (file) =>
-        !['sqlite', 'measures', 'faces'].some((made) => file.startsWith(join('public', made))),
+        !['sqlite', 'measures', 'faces', 'icons'].some((made) =>
+          file.startsWith(join('public', made)),
+        ),
     );
   for (const file of [
     ...files,

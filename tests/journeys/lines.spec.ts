@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { dropFile, expect, openDemo, saved, test } from './support';
+import { addProperty, dropFile, expect, openDemo, saved, test } from './support';
 
 /** Rows in the window whose height is not that of their content. */
 const rowsOff = (page: Page) =>
@@ -137,8 +137,7 @@ test('a stack says how high it is in all rows, who takes its room, and what a fi
   await expect(room).toContainText('picture 40 px: fixed');
   await expect(room).toContainText(/words [\d.]+ px: a share of what is left/);
 
-  await page.getByRole('button', { name: 'Property' }).click();
-  await page.getByRole('menuitem', { name: 'height', exact: true }).click();
+  await addProperty(page, 'height');
   const height = page.getByRole('group', { name: 'Height', exact: true });
   await height.getByRole('button', { name: 'fixed' }).click();
   await page.getByRole('spinbutton', { name: 'Height in px' }).fill('44');
@@ -157,10 +156,7 @@ test('a property without a default begins with a value; a picture of some aspect
   page,
 }) => {
   await page.goto('/p/thrumwick/templates?template=skein-brief&part=picture');
-  const add = async (property: string) => {
-    await page.getByRole('button', { name: 'Property' }).click();
-    await page.getByRole('menuitem', { name: property, exact: true }).click();
-  };
+  const add = (property: string) => addProperty(page, property);
   await add('aspect');
   await page.getByRole('spinbutton', { name: 'Aspect' }).fill('0.5');
   await expect.poll(() => heightOf(page, 'Cobweb Shetland')).toBe(80 + 20);
@@ -184,8 +180,7 @@ test('a text that is too long shrinks until it fits, in the window and beside; h
   page,
 }) => {
   await page.goto('/p/thrumwick/templates?template=skein-brief&part=name');
-  await page.getByRole('button', { name: 'Property' }).click();
-  await page.getByRole('menuitem', { name: 'if too long' }).click();
+  await addProperty(page, 'if too long');
   const tooLong = page.getByRole('group', { name: 'If too long' });
   await tooLong.getByRole('button', { name: 'shrink' }).click();
   const told = page.getByText('rows at 360 px');

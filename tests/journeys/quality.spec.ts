@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { become, dropFile, expect, openDemo, saved, stations, test } from './support';
+import { addProperty, become, dropFile, expect, openDemo, saved, stations, test } from './support';
 
 /** The rules of WCAG 2.2 AA that look at colours. */
 const colourRules = ['color-contrast', 'link-in-text-block'];
@@ -57,7 +57,7 @@ for (const scheme of ['light', 'dark'] as const) {
 
     test('axe finds nothing in by example, stand-ins and links', async ({ page }) => {
       await openDemo(page);
-      await page.getByRole('button', { name: 'Lead somewhere' }).click();
+      await addProperty(page, 'link');
       await page
         .getByRole('button', { name: /^What stands in/ })
         .first()

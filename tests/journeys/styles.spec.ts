@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { ownFontFile } from '../support/own-font';
-import { dropFile, expect, openDemo, rowsOf, saved, test } from './support';
+import { addProperty, dropFile, expect, openDemo, rowsOf, saved, test } from './support';
 
 const font = readFileSync(ownFontFile);
 
@@ -13,8 +13,7 @@ test('a label goes on in runs: a price and, struck through, what it was', async 
   await expect(parts.locator('[aria-current=true]')).toContainText('goes on');
   const expression = page.getByRole('textbox', { name: 'Value of text' });
   await expression.fill('price * 1.2');
-  await page.getByRole('button', { name: /^Property/ }).click();
-  await page.getByRole('menuitem', { name: 'struck through' }).click();
+  await addProperty(page, 'struck through');
   await expect.poll(async () => (await rowsOf(page, 1))[0]?.at(-2)).toBe('€14.50 17.4');
   const run = page.locator('section[aria-label="Rows"] .yc-run').first();
   await expect(run).toHaveCSS('text-decoration-line', 'line-through');

@@ -70,3 +70,10 @@ export async function saved(page: Page): Promise<void> {
 }
 
 export const stations = ['data', 'templates', 'choices', 'list', 'hand-off'] as const;
+
+/** Sets a property of the selected part that takes no room until then, with its value if it is said. */
+export async function addProperty(page: Page, words: string): Promise<void> {
+  const add = page.getByRole('combobox', { name: 'Add a property' });
+  await add.fill(words);
+  await add.press('Enter');
+}

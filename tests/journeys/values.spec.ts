@@ -1,4 +1,4 @@
-import { dropFile, expect, openDemo, rowsOf, saved, test } from './support';
+import { addProperty, dropFile, expect, openDemo, rowsOf, saved, test } from './support';
 
 const parcels = [
   {
@@ -107,8 +107,7 @@ test('how a part looks follows from a value of each item; what cannot be is draw
   page,
 }) => {
   await openDemo(page);
-  await page.getByRole('button', { name: 'Property: Add' }).click();
-  await page.getByRole('menuitem', { name: 'opacity' }).click();
+  await addProperty(page, 'opacity');
   await page.getByRole('button', { name: 'opacity by value' }).click();
   const opacity = page.getByRole('textbox', { name: 'Value of opacity' });
   const drawn = () =>
@@ -225,7 +224,7 @@ test('a label leads to an address of the web, a mailbox or a telephone, and nowh
   await dropFile(page, 'people.json', JSON.stringify(people.map((to, id) => ({ id, to }))));
   await page.getByRole('link', { name: 'Templates' }).click();
   await page.getByRole('textbox', { name: 'Value of text' }).fill('to');
-  await page.getByRole('button', { name: 'Lead somewhere' }).click();
+  await addProperty(page, 'link');
   const links = page.locator('.yc-sizer > .yc-row:not(.yc-spare) a');
   await expect
     .poll(() => links.evaluateAll((all) => all.map((link) => link.getAttribute('href'))))

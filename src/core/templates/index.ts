@@ -36,9 +36,11 @@ export {
   type Radius,
   type RunPart,
   ratingGap,
+  type Setting,
   type Size,
   type StackPart,
   type StandingPart,
+  settingsIn,
 } from './parts';
 export type { EntryValue } from './parts/entry-value';
 export { type Constant, isContent, type Property } from './property';

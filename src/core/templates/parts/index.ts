@@ -24,10 +24,11 @@ import { type StackItself, stack } from './stack';
 
 export { meterRegion } from './controls/meter-region';
 export { ratingGap } from './controls/rating';
-export { stepperEndPx } from './controls/stepper';
+
 export { draftImage } from './image';
 export type { Declared, PartKind } from './kind';
 export { draftLabel } from './label';
+export { type Setting, settingsIn } from './setting';
 export type { LineCount, Padding, Radius, Size } from './size';
 export { draftStack } from './stack';
 export type { ImagePart, RunPart };

@@ -114,32 +114,3 @@ export function Row({ words, children }: { readonly words: string; readonly chil
 export function Heading({ children }: { readonly children: ReactNode }) {
   return <h2 className="py-1 text-sm font-semibold text-ash">{children}</h2>;
 }
-
-interface NumberFieldProps {
-  readonly label: string;
-  readonly value: number;
-  readonly min: number;
-  readonly max: number;
-  readonly step?: number;
-  readonly onChange: (value: number) => void;
-}
-
-/** A number, whole unless it steps by less; every keystroke that gives one counts at once. */
-export function NumberField({ label, value, min, max, step = 1, onChange }: NumberFieldProps) {
-  return (
-    <input
-      type="number"
-      aria-label={label}
-      className="h-7 w-16 rounded-md border border-rule bg-paper px-2 tabular-nums"
-      min={min}
-      max={max}
-      step={step}
-      value={value}
-      onChange={(event) => {
-        const next = event.target.valueAsNumber;
-        const isOne = step < 1 ? Number.isFinite(next) : Number.isInteger(next);
-        if (isOne && next >= min && next <= max) onChange(next);
-      }}
-    />
-  );
-}

@@ -1,7 +1,8 @@
 import { cellSum } from '../../../core/layout';
 import { type Arrangement, columnsOf } from '../../../core/lists';
 import { edits } from '../../../core/project';
-import { ChoiceChips, NumberField, Row } from '../../shared/controls/controls';
+import { ChoiceChips, Row } from '../../shared/controls/controls';
+import { NumberField } from '../../shared/controls/number-field';
 import { useCurrent } from '../../shared/session/current';
 import { make } from '../../shared/session/editing';
 import { useProject, useSession } from '../../shared/session/session';

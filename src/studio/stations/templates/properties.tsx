@@ -1,6 +1,8 @@
+import { Suspense } from 'react';
 import { edits } from '../../../core/project';
 import { isBound, isContent, kindOfPart, type Property, propertyOf } from '../../../core/templates';
-import { Heading, MenuButton } from '../../shared/controls/controls';
+import { Button, Heading, Row } from '../../shared/controls/controls';
+import { onDemand } from '../../shared/controls/on-demand';
 import { make } from '../../shared/session/editing';
 import { BindingField } from './binding/binding-field';
 import { ConstantField } from './binding/constant-field';
@@ -10,10 +12,15 @@ import { StackHeights } from './room/stack-heights';
 import { StackSpace } from './room/stack-space';
 import type { Selection } from './selection';
 
+const AddLine = onDemand(() => import('./add-line'));
+
 /** What the selected part shows, and what it looks like: a field for each property of its kind. */
 export function Properties({ selection }: { readonly selection: Selection }) {
   const { part } = selection;
-  const declared = Object.entries(kindOfPart(part).properties);
+  const isRow = part.id === selection.template.row.id;
+  const declared = Object.entries(kindOfPart(part).properties).filter(
+    ([, { isOfRow }]) => isRow || !isOfRow,
+  );
   const { shows } = kindOfPart(part);
   const isShow = ([name, property]: (typeof declared)[number]) =>
     isContent(property) || name === shows;
@@ -21,6 +28,8 @@ export function Properties({ selection }: { readonly selection: Selection }) {
   const looks = declared.filter((each) => !isShow(each));
   const isShown = ([name, property]: (typeof looks)[number]) =>
     !property.isRare || propertyOf(part, name) !== undefined;
+  const isUnset = ([name, property]: (typeof content)[number]) =>
+    !property.isRequired && isContent(property) && propertyOf(part, name) === undefined;
   return (
     <div className="grid min-h-0 grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] content-start overflow-y-auto max-[1100px]:grid-cols-1 in-data-[windows=two]:grid-cols-1">
       <section
@@ -51,7 +60,13 @@ export function Properties({ selection }: { readonly selection: Selection }) {
         {looks.filter(isShown).map(([name, property]) => (
           <LookField key={`${part.id} ${name}`} {...{ selection, name, property }} />
         ))}
-        <AddMenu selection={selection} among={looks.filter((each) => !isShown(each))} />
+        <Suspense fallback={null}>
+          <AddLine
+            key={part.id}
+            selection={selection}
+            among={[...content.filter(isUnset), ...looks.filter((each) => !isShown(each))]}
+          />
+        </Suspense>
       </section>
     </div>
   );
@@ -68,40 +83,34 @@ interface FieldProps {
 function ContentField({ selection, name, property }: FieldProps) {
   const value = propertyOf(selection.part, name);
   if (property.kind === 'address') return <LinkField {...{ selection, name }} />;
-  return isBound(value) || typeof value === 'string' ? (
+  if (!isBound(value) && typeof value !== 'string') return null;
+  const field = (
     <BindingField {...{ selection, declared: property }} property={name} binding={value} />
-  ) : null;
+  );
+  return property.isRequired ? (
+    field
+  ) : (
+    <div className="mt-1 border-t border-rule pt-1">
+      {field}
+      <TakeAway selection={selection} name={name} property={property} />
+    </div>
+  );
 }
 
 function LookField(props: FieldProps) {
   const { selection, name, property } = props;
   // The row itself is as wide as the list.
   if (name === 'width' && selection.part.id === selection.template.row.id) return null;
-  return property.isBindable ? <TypedField {...props} /> : <ConstantField {...props} />;
+  if (property.isBindable) return <TypedField {...props} />;
+  return <ConstantField {...props} />;
 }
 
-interface AddMenuProps {
-  readonly selection: Selection;
-  readonly among: readonly (readonly [name: string, Property])[];
-}
-
-/** Properties that take no room until they are set. */
-function AddMenu({ selection: { template, part }, among }: AddMenuProps) {
-  if (among.length === 0) return null;
+/** Puts a property back to what its kind says. */
+function TakeAway({ selection: { template, part }, name, property }: FieldProps) {
+  const place = { template: template.id, part: part.id, property: name };
   return (
-    <MenuButton
-      words="Add"
-      label="Property"
-      entries={among.map(([name, property]) => ({
-        words: property.words,
-        onChoose: () =>
-          make(
-            edits.set(
-              { template: template.id, part: part.id, property: name },
-              property.first ?? property.default,
-            ),
-          ),
-      }))}
-    />
+    <Row words="">
+      <Button onPress={() => make(edits.set(place, undefined))}>No {property.words}</Button>
+    </Row>
   );
 }

@@ -17,7 +17,7 @@ const properties = {
 export type StepperPart = PartOf<'stepper', typeof properties>;
 
 /** How wide the place of each sign is, in px. */
-export const stepperEndPx = 32;
+const stepperEndPx = 32;
 const ends = { start: stepperEndPx + 4, end: stepperEndPx + 4, top: 6, bottom: 6 };
 
 /** A value with less and more at its ends. */

@@ -13,6 +13,7 @@ import { StandInField } from './stand-in-field';
 
 const FormatField = onDemand(() => import('./format-field'));
 const ByExample = onDemand(() => import('./by-example'));
+const PictureField = onDemand(() => import('./picture-field'));
 
 interface BindingFieldProps {
   readonly selection: Selection;
@@ -41,7 +42,7 @@ export function BindingField({ selection, property, declared, binding }: Binding
   };
   return (
     <>
-      <Row words={property}>
+      <Row words={declared.words}>
         <ChoiceChips
           label={`What ${property} comes from`}
           options={[
@@ -61,6 +62,12 @@ export function BindingField({ selection, property, declared, binding }: Binding
         <Suspense fallback={null}>
           <ByExample {...{ selection, place }} onDone={() => setByExample(false)} />
         </Suspense>
+      ) : typeof binding === 'string' && takes === 'picture' ? (
+        <Row words="">
+          <Suspense fallback={null}>
+            <PictureField {...{ selection, place, binding }} />
+          </Suspense>
+        </Row>
       ) : typeof binding === 'string' ? (
         <Row words="">
           <input

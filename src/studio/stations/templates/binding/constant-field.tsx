@@ -1,3 +1,4 @@
+import X from 'lucide-react/icons/x';
 import { useState } from 'react';
 import { isLocale } from '../../../../core/formats';
 import { coloursOf, edits, stylesOf } from '../../../../core/project';
@@ -11,7 +12,8 @@ import {
   type Radius,
   type Size,
 } from '../../../../core/templates';
-import { ChoiceChips, MenuButton, NumberField, Row } from '../../../shared/controls/controls';
+import { Button, ChoiceChips, MenuButton, Row } from '../../../shared/controls/controls';
+import { NumberField } from '../../../shared/controls/number-field';
 import { make } from '../../../shared/session/editing';
 import { goWithin } from '../../../shared/session/route';
 import type { Selection } from '../selection';
@@ -26,8 +28,24 @@ interface ConstantFieldProps {
 export function ConstantField({ selection, name, property }: ConstantFieldProps) {
   return (
     <Row words={property.words}>
-      <ConstantInput {...{ selection, name, property }} />
+      <span className="flex items-start gap-1.5">
+        <span className="min-w-0 flex-1">
+          <ConstantInput {...{ selection, name, property }} />
+        </span>
+        <NoProperty {...{ selection, name, property }} />
+      </span>
     </Row>
+  );
+}
+
+/** Puts a property that takes room only while it is set back to what its kind says. */
+export function NoProperty({ selection: { template, part }, name, property }: ConstantFieldProps) {
+  if (!property.isRare || propertyOf(part, name) === undefined) return null;
+  const place = { template: template.id, part: part.id, property: name };
+  return (
+    <Button label={`No ${property.words}`} onPress={() => make(edits.set(place, undefined))}>
+      <X size={14} aria-hidden="true" />
+    </Button>
   );
 }
 
@@ -37,7 +55,13 @@ export function ConstantInput({ selection, name, property }: ConstantFieldProps)
   const value = said === undefined || isBound(said) ? property.default : said;
   const label = property.words.slice(0, 1).toUpperCase() + property.words.slice(1);
   const set = (next: Constant) =>
-    make(edits.set({ template: template.id, part: part.id, property: name }, next));
+    make(
+      edits.set(
+        { template: template.id, part: part.id, property: name },
+        next,
+        typeof next === 'object' || typeof next === 'number' ? `${part.id} ${name}` : undefined,
+      ),
+    );
   switch (property.kind) {
     case 'word':
       return <WordChips {...{ label, value, set }} among={property.among} />;

@@ -16,16 +16,10 @@ interface LinkFieldProps {
 /** Where a part leads: a value made into an address of the web, a mailbox or a telephone. */
 export function LinkField({ selection, name }: LinkFieldProps) {
   const { template, part } = selection;
-  const likely = useLikely(selection);
   const place = { template: template.id, part: part.id, property: name };
   const link = propertyOf(part, name);
   const declared = ownValue(kindOfPart(part).properties, name);
-  if (declared === undefined || (typeof link !== 'string' && !isBound(link)))
-    return (
-      <Row words="link">
-        <Button onPress={() => make(edits.bind(place, { expr: likely }))}>Lead somewhere</Button>
-      </Row>
-    );
+  if (declared === undefined || (typeof link !== 'string' && !isBound(link))) return null;
   return (
     <div className="mt-1 border-t border-rule pt-1">
       <BindingField {...{ selection, declared }} property={name} binding={link} />
@@ -42,7 +36,7 @@ const addressLike = /^(?:https?:|mailto:|tel:|www\.)|@/i;
 const addressName = /url|link|href|website|web|mail|phone|tel/i;
 
 /** The field that most likely holds an address; else the first. */
-function useLikely({ type }: Selection): string {
+export function useLikelyAddress({ type }: Selection): string {
   const item = useSession((session) => session.atHand?.value);
   const fields = type?.fields ?? [];
   const likely =

@@ -1,11 +1,10 @@
-import X from 'lucide-react/icons/x';
 import { edits } from '../../../../core/project';
 import { type Constant, isBound, type Property, propertyOf } from '../../../../core/templates';
-import { Button, Row } from '../../../shared/controls/controls';
+import { Row } from '../../../shared/controls/controls';
 import { make } from '../../../shared/session/editing';
 import { LabelLine } from '../room/label-line';
 import type { Selection } from '../selection';
-import { ConstantInput } from './constant-field';
+import { ConstantInput, NoProperty } from './constant-field';
 import { ExpressionInput } from './expression-input';
 
 interface TypedFieldProps {
@@ -42,11 +41,7 @@ export function TypedField({ selection, name, property }: TypedFieldProps) {
         >
           =
         </button>
-        {property.isRare && value !== undefined && (
-          <Button label={`No ${property.words}`} onPress={() => make(edits.set(place, undefined))}>
-            <X size={14} aria-hidden="true" />
-          </Button>
-        )}
+        <NoProperty {...{ selection, name, property }} />
       </span>
       {isByValue && (
         <div className="pt-1">

@@ -1,7 +1,8 @@
 import Trash2 from 'lucide-react/icons/trash-2';
 import { coloursOf, edits, type Project } from '../../../../core/project';
 import type { TextStyle } from '../../../../core/templates';
-import { Button, MenuButton, NumberField, Row } from '../../../shared/controls/controls';
+import { Button, MenuButton, Row } from '../../../shared/controls/controls';
+import { NumberField } from '../../../shared/controls/number-field';
 import { Renamed } from '../../../shared/controls/renamed';
 import { make, whyNot } from '../../../shared/session/editing';
 import { goWithin } from '../../../shared/session/route';

@@ -1,0 +1,101 @@
+import { useState } from 'react';
+import { edits, tokensOf } from '../../../core/project';
+import {
+  type Bound,
+  type Constant,
+  isBound,
+  namesOf,
+  type Property,
+  type Setting,
+  settingsIn,
+} from '../../../core/templates';
+import { Combobox } from '../../shared/controls/combobox';
+import { make } from '../../shared/session/editing';
+import { useLikelyAddress } from './binding/link-field';
+import type { Selection } from './selection';
+
+interface AddLineProps {
+  readonly selection: Selection;
+  readonly among: readonly (readonly [name: string, Property])[];
+}
+
+/**
+ * Sets a property that takes no room until then, found by its first letters, with its value in the
+ * same line: “padding 12”, “lines all”, “colour when stock < 5 madder”.
+ */
+export default function AddLine({ selection, among }: AddLineProps) {
+  const { project, template, part } = selection;
+  const likelyAddress = useLikelyAddress(selection);
+  const [typed, setTyped] = useState('');
+  const names = (declared: Property) => namesOf(declared, tokensOf(project));
+  const found = () => settingsIn(typed, Object.fromEntries(among), names);
+  const firstOf = ({ kind }: Property): Constant | Bound | undefined => {
+    if (kind === 'address') return { expr: likelyAddress };
+    if (kind === 'picture') return project.pictures[0]?.name ?? '';
+    return kind === 'text' ? part.id : undefined;
+  };
+  const take = (property: string) => {
+    const setting = found().find((each) => each.property === property);
+    if (setting === undefined) return;
+    const value = setting.value ?? firstOf(setting.declared);
+    if (value === undefined) return;
+    const place = { template: template.id, part: part.id, property };
+    if (make(isBound(value) ? edits.bind(place, value) : edits.set(place, value)) === undefined)
+      setTyped('');
+  };
+  if (among.length === 0) return null;
+  return (
+    <div className="py-1">
+      <Combobox
+        label="Add a property"
+        among="Properties"
+        placeholder="add …"
+        title="A property by its first letters, and its value: padding 12"
+        look="h-7 w-full rounded-md border border-transparent bg-transparent px-1 hover:border-rule focus:border-woad focus:bg-paper"
+        text={typed}
+        onText={setTyped}
+        options={() =>
+          found().map((setting) => ({
+            key: setting.property,
+            words: setting.declared.words,
+            hint: setting.isUnread ? takes(setting.declared) : inWords(setting.value),
+            isOff: setting.isUnread,
+          }))
+        }
+        none="No property begins so."
+        onTake={take}
+      />
+    </div>
+  );
+}
+
+/** What it would become. */
+function inWords(value: Setting['value']): string {
+  if (isBound(value)) return value.expr;
+  if (typeof value === 'object') {
+    if ('fixed' in value) return `${value.fixed} px`;
+    return 'share' in value ? `share ${value.share}` : `${value.top} ${value.start}`;
+  }
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  return String(value ?? '');
+}
+
+/** What its value can be. */
+function takes(declared: Property): string {
+  switch (declared.kind) {
+    case 'word':
+    case 'size':
+      return declared.among.join(', ');
+    case 'number':
+      return `${declared.min} to ${declared.max}`;
+    case 'condition':
+      return 'yes or no';
+    case 'lines':
+      return `1 to ${declared.max}, all`;
+    case 'style':
+    case 'colour':
+      return `one of the project’s ${declared.kind}s`;
+    default:
+      return 'another value';
+  }
+}
