@@ -113,6 +113,7 @@ describe('a list of real items', () => {
       itemCount: 2,
       longest: 0,
       shortest: 0,
+      contrast: [],
       slots: [
         {
           part: 'title',

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { dropFile, expect, saved, test } from './support';
+import { addProperty, dropFile, expect, openDemo, rowsOf, saved, test } from './support';
 
 const jobs = Array.from({ length: 60 }, (_, at) => ({
   id: `job-${at}`,
@@ -78,4 +78,54 @@ test('a row grows by parts that show a share, stars, a count, a yes, a colour', 
   await saved(page);
   await page.reload();
   await expect(inRow(page, 'Warp 1', '.yc-badge').first()).toHaveText('3');
+});
+
+test('a row leads on, has a button with an icon in it, and what is hard to hit or to read is told of', async ({
+  page,
+}) => {
+  await openDemo(page);
+  const parts = page.locator('section[aria-label="Parts"]');
+  await parts.getByRole('button', { name: /^row/ }).click();
+  await addProperty(page, 'leads on');
+  await expect(page.locator('section[aria-label="Rows"] .yc-leads-on').first()).toBeVisible();
+  await insert(page, /^Button after/);
+  await page.getByRole('button', { name: 'fixed words' }).first().click();
+  await page.getByRole('textbox', { name: 'Fixed text' }).fill('Reserve');
+  await addProperty(page, 'icon');
+  await page.getByRole('button', { name: 'one picture' }).click();
+  const icon = page.getByRole('combobox', { name: 'Fixed icon' });
+  await icon.fill('shopping-ba');
+  await page.getByRole('option', { name: /^shopping-basket/ }).click();
+  await expect(icon).toHaveValue('shopping-basket');
+  const drawn = page.locator('section[aria-label="Rows"] .yc-button .yc-icon').first();
+  await expect
+    .poll(() => drawn.evaluate((each) => getComputedStyle(each).maskImage))
+    .toContain('data:image/svg');
+  expect((await rowsOf(page, 1))[0]).toContain('Reserve');
+  // One step back takes the icon out of the part and out of the project.
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: /^Undo|shopping/ }).first()).toBeVisible();
+  await page.keyboard.press('Control+Shift+z');
+  await addProperty(page, 'tint rule');
+  await page.getByRole('button', { name: /^\d+ findings?$/ }).click();
+  await expect(page.locator('[data-finding=look-contrast]').first()).toContainText('hard to read');
+});
+
+test.describe('icons that do not come', () => {
+  test.use({ isNoisy: true });
+  test('are told of', async ({ page }) => {
+    await page.route('**/icons.json', (route) => route.abort());
+    await openDemo(page);
+    await page
+      .locator('section[aria-label="Parts"]')
+      .getByRole('button', { name: /^picture/ })
+      .click();
+    await page.getByRole('button', { name: 'one picture' }).click();
+    await expect(page.locator('[data-finding=icons-not-here]')).toContainText(
+      'could not be fetched',
+      {
+        timeout: 15_000,
+      },
+    );
+  });
 });

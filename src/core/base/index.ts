@@ -3,6 +3,7 @@
  * ids. It knows nothing of items, projects or rows, and imports nothing.
  */
 export { clipped } from './clip';
+export { contrastOn, nearestReadable } from './contrast';
 export { piecesOf, wordsOf } from './date-fields';
 export { keepsDigits } from './digits';
 export { directionOf, type TextDirection } from './direction';

@@ -29,3 +29,10 @@ export type { FontedWords, LabelFont, RowLabel } from './row-label';
 export { shrinkingParts } from './shrinking';
 export { type PartSpace, type Space, type SpaceReason, spaceOf } from './space';
 export { smallTargets, targetsOf } from './targets';
+export {
+  type Reading,
+  readingKey,
+  readingOf,
+  type TextOnGround,
+  textsOnGrounds,
+} from './text-grounds';

@@ -3,6 +3,7 @@ import type { Item } from '../../core/items';
 import type { Arranged } from '../../core/lists';
 import type { BoundSlot, CompiledTemplate, EntryValue } from '../../core/templates';
 import type { RowContext } from '../../core/values';
+import { ContrastCount } from './low-contrast';
 
 /** How the bound properties of a template fare over all items that it shows. */
 export interface SlotSurvey {
@@ -39,6 +40,8 @@ export interface TemplateSurvey {
   /** Items with the longest and shortest words in the first label; -1: no item. */
   readonly longest: number;
   readonly shortest: number;
+  /** Texts that are hard to read. */
+  readonly contrast: readonly Finding[];
 }
 
 /** What was counted over all items of a version. */
@@ -90,6 +93,7 @@ export function* surveyTemplates({
   hasPicture,
 }: SurveyTask): Turns<readonly TemplateSurvey[]> {
   const counts = templates.map(emptyCount);
+  const contrasts = templates.map((template) => new ContrastCount(template));
   const titleSlots = templates.map(({ slots }) =>
     slots.findIndex(({ declared }) => declared.kind === 'text'),
   );
@@ -104,6 +108,7 @@ export function* surveyTemplates({
     const values = template.values(own, context);
     add(count, item, values, titleSlots[plan] ?? -1);
     addUnknown(count, item, values, hasPicture);
+    contrasts[plan]?.add(item, values);
     addUnfit(count, item, (slot) => slot.unfit(own, context), template);
     if (entry % entriesATurn === entriesATurn - 1) yield entry / arranged.items.length;
   }
@@ -114,6 +119,7 @@ export function* surveyTemplates({
       itemCount: count?.itemCount ?? 0,
       longest: count?.longest ?? -1,
       shortest: count?.shortest ?? -1,
+      contrast: contrasts[index]?.findings(count?.itemCount ?? 0) ?? [],
       slots: slots.map(({ part, property }, slot) => ({
         part,
         property,

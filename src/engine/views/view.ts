@@ -230,6 +230,7 @@ export class View {
         ...oddBindings(surveys, templates, items),
         ...unfitValues(surveys),
         ...missingPictures(surveys),
+        ...surveys.flatMap(({ contrast }) => contrast),
         ...misfits,
         ...boxes,
       ],

@@ -16,19 +16,24 @@ import type { Selection } from './selection';
 
 interface AddLineProps {
   readonly selection: Selection;
-  readonly among: readonly (readonly [name: string, Property])[];
+  /** Those that take no room yet: offered before anything is written. */
+  readonly unset: readonly (readonly [name: string, Property])[];
+  readonly others: readonly (readonly [name: string, Property])[];
 }
 
 /**
  * Sets a property that takes no room until then, found by its first letters, with its value in the
  * same line: “padding 12”, “lines all”, “colour when stock < 5 madder”.
  */
-export default function AddLine({ selection, among }: AddLineProps) {
+export default function AddLine({ selection, unset, others }: AddLineProps) {
   const { project, template, part } = selection;
   const likelyAddress = useLikelyAddress(selection);
   const [typed, setTyped] = useState('');
   const names = (declared: Property) => namesOf(declared, tokensOf(project));
-  const found = () => settingsIn(typed, Object.fromEntries(among), names);
+  const found = () => {
+    const among = typed.trim() === '' ? unset : [...unset, ...others];
+    return settingsIn(typed, Object.fromEntries(among), names);
+  };
   const firstOf = ({ kind }: Property): Constant | Bound | undefined => {
     if (kind === 'address') return { expr: likelyAddress };
     if (kind === 'picture') return project.pictures[0]?.name ?? '';
@@ -43,7 +48,6 @@ export default function AddLine({ selection, among }: AddLineProps) {
     if (make(isBound(value) ? edits.bind(place, value) : edits.set(place, value)) === undefined)
       setTyped('');
   };
-  if (among.length === 0) return null;
   return (
     <div className="py-1">
       <Combobox

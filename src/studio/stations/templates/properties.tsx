@@ -64,7 +64,8 @@ export function Properties({ selection }: { readonly selection: Selection }) {
           <AddLine
             key={part.id}
             selection={selection}
-            among={[...content.filter(isUnset), ...looks.filter((each) => !isShown(each))]}
+            unset={[...content.filter(isUnset), ...looks.filter((each) => !isShown(each))]}
+            others={looks.filter(isShown)}
           />
         </Suspense>
       </section>
