@@ -1,6 +1,7 @@
 import type { TextDirection } from '../core/base';
 import { cellWidth, Lines } from '../core/layout';
 import type { Entry, KnownSequence, RowPlace, RowPlan, Sequence } from '../core/lists';
+import { knownId } from '../core/templates';
 import { Entries } from './entries';
 import type { Pictures } from './parts';
 import { Pool, type PooledRow, place } from './pool';
@@ -232,7 +233,8 @@ export class ListView {
     for (const [index, row] of this.rows) {
       if (!row.element.contains(target)) continue;
       const entry = this.cache.get(index);
-      const part = target.closest<HTMLElement>('[data-part]')?.dataset['part'];
+      const drawn = target.closest<HTMLElement>('[data-part]')?.dataset['part'];
+      const part = drawn && knownId(drawn);
       if (entry !== undefined) this.ports.pressed(entry, part);
       return;
     }

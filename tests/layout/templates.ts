@@ -155,6 +155,10 @@ export function rowMaker(seed: number): () => RowCase {
       ...(random() < 0.12 && depth > 1 && { height: { fixed: whole(30, 120) } }),
       ...(depth > 1 && limits()),
       ...(depth === 1 && random() < 0.2 && { leadsOn: pick([true, byValue]), mark: 'none' }),
+      ...(random() < 0.06 && {
+        ...{ over: byValue, max: whole(1, 4) },
+        ...(random() < 0.5 && { more: byValue }),
+      }),
       ...(depth > 1 && random() < 0.05 && { leaves: pick([true, byValue]) }),
       children,
     };

@@ -5,6 +5,7 @@ import {
   childrenOf,
   constantsOf,
   type EntryValue,
+  expandedRow,
   kindOfPart,
   knownName,
   leaves,
@@ -14,7 +15,7 @@ import {
   partWithId,
   propertyOf,
   type Slot,
-  slotsOf,
+  shownSlots,
   type Template,
   type Tokens,
 } from '../templates';
@@ -58,10 +59,9 @@ export interface PlanSlot extends Pick<Slot, 'part' | 'property'> {
 export const rowPlanOf = ({ id, row }: Template, tokens: Tokens): Omit<RowPlan, 'heightPx'> => ({
   template: id,
   tokens,
-  row: partPlanOf(row, 'across', tokens),
-  slots: slotsOf(row).map(({ part, property, declared, binding }) => ({
-    part,
-    property,
+  row: partPlanOf(expandedRow(row), 'across', tokens),
+  slots: shownSlots(row).map(({ drawnAt, part, property, declared, binding }) => ({
+    ...drawnAt,
     kind: declared.kind,
     leaves: leaves(binding) || mayLeave(row, part, property),
   })),

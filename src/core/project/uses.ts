@@ -2,6 +2,7 @@ import { readsField, renamedInFormat } from '../formats';
 import { keyFields } from '../items';
 import {
   type Binding,
+  elementPaths,
   expressionsOf,
   mapBindings,
   mapExpressions,
@@ -12,7 +13,8 @@ import {
   type Field,
   formatsUsed,
   lookupStep,
-  makeExpression,
+  type Params,
+  pathsRead,
   pathText,
   renameStep,
 } from '../values';
@@ -46,15 +48,18 @@ export function usesOfField(
   const source = withId(project.sources, type.source);
   const whole = path.length === 1 && source !== undefined;
   const lookedUp = [lookupStep(type.source), ...path];
-  const bindings = project.templates.flatMap((template) =>
-    slotsOf(template.row).flatMap(({ part, property, binding }): FieldUse[] => {
+  const bindings = project.templates.flatMap((template) => {
+    const elements = elementPaths(template.row);
+    return slotsOf(template.row).flatMap(({ part, property, binding }): FieldUse[] => {
+      const params = elements.get(part);
       const expr = expressionsOf(binding).find(
-        (own) => (template.type === type.id && reads(own, path)) || reads(own, lookedUp),
+        (own) =>
+          (template.type === type.id && reads(own, path, params)) || reads(own, lookedUp, params),
       );
       if (expr === undefined) return [];
       return [{ kind: 'binding', template: template.id, part, property, expr }];
-    }),
-  );
+    });
+  });
   const formats = (project.formats ?? []).flatMap((format): FieldUse[] =>
     readsField(format, path) && typesWith(project, format.id).has(type.id)
       ? [{ kind: 'format', format: format.id }]
@@ -114,9 +119,13 @@ export function renamedInTemplates(
   const lookedUp = types[0] === undefined ? [] : [lookupStep(types[0].source), ...path];
   return project.templates.map((template) => {
     const isOwn = types.some((type) => type.id === template.type);
-    const rename = (expr: string): string =>
-      renameStep(isOwn ? renameStep(expr, path, name) : expr, lookedUp, name);
-    const row = mapBindings(template.row, (binding) => mapExpressions(binding, rename));
+    const elements = elementPaths(template.row);
+    const row = mapBindings(template.row, (binding, _, part) => {
+      const params = elements.get(part);
+      return mapExpressions(binding, (expr) =>
+        renameStep(isOwn ? renameStep(expr, path, name, params) : expr, lookedUp, name, params),
+      );
+    });
     return { ...template, row };
   });
 }
@@ -151,5 +160,5 @@ function typesWith(project: Project, format: string): ReadonlySet<string> {
   );
 }
 
-const reads = (expr: string, path: readonly string[]): boolean =>
-  makeExpression(expr, []).paths.some((own) => path.every((step, at) => own[at] === step));
+const reads = (expr: string, path: readonly string[], params?: Params): boolean =>
+  pathsRead(expr, params).some((own) => path.every((step, at) => own[at] === step));

@@ -118,11 +118,12 @@ function wrongResults(
   );
 }
 
-type Wanted = 'number' | 'boolean' | 'text';
+type Wanted = 'number' | 'boolean' | 'text' | 'list';
 
 /** What kinds of value a property takes, the usual one first. */
 function kindsWanted(declared: Property): readonly [Wanted, ...Wanted[]] {
   if (declared.kind === 'condition') return ['boolean'];
+  if (declared.kind === 'list') return ['list'];
   if (numbersOf(declared) === undefined) return ['text'];
   return wordsOf(declared, noTokens) === undefined ? ['number'] : ['number', 'text'];
 }
@@ -181,6 +182,11 @@ interface Fitted {
 function fitted(given: Value, declared: Property, words: readonly string[] | undefined): Fitted {
   const otherwise = defaultOf(declared, words);
   if (given === undefined) return { value: otherwise, unfit: undefined };
+  // What is drawn for it are its elements.
+  if (declared.kind === 'list')
+    return Array.isArray(given)
+      ? { value: given.length, unfit: undefined }
+      : { value: otherwise, unfit: 'it is no list' };
   if (declared.kind === 'condition')
     return typeof given === 'boolean'
       ? { value: given, unfit: undefined }

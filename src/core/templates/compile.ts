@@ -1,12 +1,15 @@
 import type { Finding, JsonRecord } from '../base';
 import { compileMessage, type NamedFormat } from '../formats';
-import { formatsUsed, type RowContext, readsNow } from '../values';
+import { type Expression, formatsUsed, makeExpression, type RowContext, readsNow } from '../values';
 import { type BoundValue, bindSlot, checkSlot, namesOf } from './bind-value';
+import { environmentToRun } from './bind-words';
 import type { BindingScope } from './binding';
 import { expressionsOf, isBound } from './bound';
 import { bindingFindings } from './findings';
 import { kindOf } from './parts';
 import type { EntryValue } from './parts/entry-value';
+import { Elements, fieldsAt, fieldsWithin, nestedRepeats } from './repeated/elements';
+import { type Repeat, type ShownSlot, shownSlots } from './repeated/expand';
 import {
   constantsOf,
   partsOf,
@@ -18,7 +21,10 @@ import {
 } from './template';
 import { isHexColour, type Tokens } from './tokens';
 
-export type BoundSlot = Slot & BoundValue;
+export interface BoundSlot extends ShownSlot, BoundValue {
+  /** The item as its expressions see it; undefined: it stands for an element that is not there. */
+  seen(item: JsonRecord, context?: RowContext): JsonRecord | undefined;
+}
 
 export interface CompiledTemplate {
   readonly template: Template;
@@ -38,18 +44,19 @@ export interface CompiledTemplate {
 export function checkTemplate(template: Template, scope: BindingScope): readonly Finding[] {
   return [
     ...partFindings(template, scope),
-    ...slotsOf(template.row).flatMap((slot) =>
-      placed(template, slot, checkSlot(slot.binding, slot.declared, scope)),
-    ),
+    ...slotsOf(template.row).flatMap((slot) => {
+      const fields = fieldsAt(template.row, slot, scope.fields);
+      return placed(template, slot, checkSlot(slot.binding, slot.declared, { ...scope, fields }));
+    }),
   ];
 }
 
 /** A template made ready for items with these fields; what is wrong with it comes as findings. */
 export function compileTemplate(template: Template, scope: BindingScope): CompiledTemplate {
-  const slots = slotsOf(template.row).map((slot) => boundSlot(template, slot, scope));
+  const slots = boundSlots(template, scope);
   const findings = [
     ...partFindings(template, scope),
-    ...slots.flatMap((slot) => [
+    ...eachOnce(slots).flatMap((slot) => [
       ...placed(template, slot, slot.findings),
       ...placed(template, slot, messageFindings(slot, scope)),
     ]),
@@ -69,8 +76,48 @@ export function compileTemplate(template: Template, scope: BindingScope): Compil
   };
 }
 
+/** All slots as they are drawn; those that stand for elements of a list are each made ready once. */
+function boundSlots(template: Template, scope: BindingScope): readonly BoundSlot[] {
+  const made = new Map<string, Slot & BoundValue>();
+  const lists = new Map<string, { readonly over: Expression; readonly elements: Elements }>();
+  const listOf = (repeat: Repeat) => {
+    const known = lists.get(repeat.stack);
+    if (known !== undefined) return known;
+    const over = makeExpression(repeat.over.expr, scope.fields, 'any', environmentToRun(scope));
+    const list = { over, elements: new Elements(repeat, over) };
+    lists.set(repeat.stack, list);
+    return list;
+  };
+  return shownSlots(template.row).map((slot): BoundSlot => {
+    const { part, property, within } = slot;
+    if (within === undefined)
+      return { ...slot, ...boundSlot(template, slot, scope), seen: (item) => item };
+    const { repeat, at } = within;
+    const { over, elements } = listOf(repeat);
+    const key = `${part} ${property}`;
+    const fields = fieldsWithin(scope.fields, repeat, over, at);
+    const bound = made.get(key) ?? boundSlot(template, slot, { ...scope, fields });
+    made.set(key, bound);
+    const gone = property === 'leaves' ? true : undefined;
+    const seen: BoundSlot['seen'] = (item, context) => elements.record(item, context, at);
+    return {
+      ...bound,
+      ...slot,
+      seen,
+      value(item, context) {
+        const own = seen(item, context);
+        return own === undefined ? gone : bound.value(own, context);
+      },
+      unfit(item, context) {
+        const own = seen(item, context);
+        return own === undefined ? undefined : bound.unfit(own, context);
+      },
+    };
+  });
+}
+
 /** What feeds a property, with what its kind of part makes of it. */
-function boundSlot(template: Template, slot: Slot, scope: BindingScope): BoundSlot {
+function boundSlot(template: Template, slot: Slot, scope: BindingScope): Slot & BoundValue {
   const bound = bindSlot(slot.binding, slot.declared, scope);
   const part = partWithId(template.row, slot.part);
   const kind = part && kindOf(part);
@@ -84,10 +131,23 @@ function boundSlot(template: Template, slot: Slot, scope: BindingScope): BoundSl
   };
 }
 
+/** What people said once, of what is drawn several times. */
+function eachOnce(slots: readonly BoundSlot[]): readonly BoundSlot[] {
+  const first = new Map<string, BoundSlot>();
+  for (const slot of slots) {
+    const key = `${slot.part} ${slot.property}`;
+    if (!first.has(key)) first.set(key, slot);
+  }
+  return [...first.values()];
+}
+
 /** What is true of the parts as they stand, whatever feeds them. */
 const partFindings = (template: Template, scope: BindingScope): readonly Finding[] => [
   ...unknownNames(template, scope),
   ...namelessParts(template),
+  ...nestedRepeats(template.row).flatMap((part) =>
+    placed(template, { part, property: 'over' }, [bindingFindings.repeatNested(part)]),
+  ),
 ];
 
 /** Parts that are more than words, and nothing says what. */

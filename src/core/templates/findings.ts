@@ -78,6 +78,14 @@ export const bindingFindings = {
     hint: 'Say what it is read aloud as: words, or a value with words.',
   }),
 
+  repeatNested: (id: string): Finding => ({
+    code: 'repeat-nested',
+    severity: 'warning',
+    place: { in: 'expression', from: 0, to: 0 },
+    message: clipped(`“${id}” is in a stack that is repeated itself: it stands once.`),
+    hint: 'Repeat one of them, or make one list of both with an expression.',
+  }),
+
   option: ({ name }: NamedFormat, option: string, { message, hint }: Finding) =>
     error('format-option', `The ${option} of the format “${name}”: ${message}`, hint),
 

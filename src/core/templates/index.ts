@@ -44,6 +44,8 @@ export {
 } from './parts';
 export type { EntryValue } from './parts/entry-value';
 export { type Constant, isContent, type Property } from './property';
+export { elementPaths, fieldsAt } from './repeated/elements';
+export { expandedRow, knownId, shownSlots } from './repeated/expand';
 export { addRun, insertPart, partIds, removePart, replacePart, type Side } from './rewrite';
 export { colourShape, templateShape, textStyleShape } from './shape';
 export { neutralStyles, styleNamed, type TextStyle } from './styles';

@@ -21,7 +21,11 @@ export type PropertyKind =
         | 'style'
         | 'colour'
         | 'padding'
-        | 'language';
+        | 'language'
+        /** Parts stand once for each of its elements. */
+        | 'list'
+        /** What expressions call something. */
+        | 'name';
     }
   /** Within its bounds; `step`: what an arrow key adds. */
   | {
@@ -53,6 +57,8 @@ export type Property<
     readonly default: T | undefined;
     /** What it begins with where that is not its default. */
     readonly first?: T;
+    /** The same, where an expression is likelier. */
+    readonly firstExpr?: string;
     /** Few parts set it: it takes no room on the screen until then. */
     readonly isRare?: true;
     /** Only the outermost stack says it, the row. */
@@ -70,8 +76,12 @@ export const isContent = ({ kind }: Pick<PropertyKind, 'kind'>): boolean =>
 export const maxPx = 2_000;
 
 /** As the file has it: a constant or, where it may be bound, an expression with what belongs to it. */
-export const storedShape = ({ shape, isBindable }: Property): Shape<Constant | Bound> =>
-  isBindable ? byKey<Constant | Bound>([['expr', boundShape]], shape) : shape;
+export const storedShape = ({ kind, shape, isBindable }: Property): Shape<Constant | Bound> =>
+  kind === 'list'
+    ? boundShape
+    : isBindable
+      ? byKey<Constant | Bound>([['expr', boundShape]], shape)
+      : shape;
 
 export type Stored<P> =
   P extends Property<infer T, infer IsBindable, boolean>

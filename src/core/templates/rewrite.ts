@@ -77,7 +77,7 @@ function insertAtEdge(
 export const addRun = (row: StackPart, label: string, run: RunPart): StackPart =>
   mapLabel(row, label, (runs) => [...runs, run]);
 
-/** Takes a part out; a stack that is left with one part gives way to it. The row stays. */
+/** Takes a part out; a stack that is left with one part gives way to it, if it repeats nothing. The row stays. */
 export function removePart(row: StackPart, id: string): StackPart {
   const label = labelAround(row, id);
   if (label !== undefined)
@@ -91,7 +91,8 @@ export function removePart(row: StackPart, id: string): StackPart {
   return mapStacks(row, (stack) => {
     const at = stack.children.findIndex((child) => child.id === parent.id);
     if (at < 0) return stack;
-    if (left.length > 1) return withChildren(stack, at, [{ ...parent, children: left }]);
+    if (left.length > 1 || parent.over !== undefined)
+      return withChildren(stack, at, [{ ...parent, children: left }]);
     return withChildren(stack, at, [
       only.part !== 'image' && hasWidth(only) ? withProperty(only, 'width', parent.width) : only,
     ]);

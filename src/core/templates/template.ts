@@ -85,12 +85,12 @@ export interface Slot {
 /** The part, and all parts inside it, with whatever feeds a property changed. */
 export const mapBindings = <P extends Part>(
   part: P,
-  change: (binding: string | Bound, property: Property) => string | Bound,
+  change: (binding: string | Bound, property: Property, part: string) => string | Bound,
 ): P =>
   mapParts(part, (each) =>
     slotsOfPart(each).reduce(
       (made, { property, declared, binding }) =>
-        withProperty(made, property, change(binding, declared)),
+        withProperty(made, property, change(binding, declared, each.id)),
       each,
     ),
   );

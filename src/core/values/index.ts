@@ -45,5 +45,5 @@ export {
   typeInWords,
   type ValueType,
 } from './type';
-export { formatsUsed } from './uses';
+export { elementStep, formatsUsed, type Params, pathRead, pathsRead } from './uses';
 export { plainText, type Value } from './value';

@@ -1,16 +1,22 @@
 import { isPlainName, pathText } from './check/names';
 import { readExpression } from './syntax/read';
 import type { Expr } from './syntax/tree';
-import { pathUses } from './uses';
+import { type Params, pathUses } from './uses';
 
 /**
  * The expression with the last step of a path under a new name, wherever it reads that path; all
- * else stays as the author wrote it. What can't be read stays as it is.
+ * else stays as the author wrote it. What can't be read stays as it is. `params`: names in sight
+ * that stand for something else.
  */
-export function renameStep(text: string, path: readonly string[], name: string): string {
+export function renameStep(
+  text: string,
+  path: readonly string[],
+  name: string,
+  params?: Params,
+): string {
   const read = readExpression(text);
   if (!read.ok) return text;
-  const changes = [...pathUses(read.value)]
+  const changes = [...pathUses(read.value, params)]
     .flatMap(({ node, path: own }) => changeIn(node, own, { text, path, name }))
     .sort((a, b) => b.from - a.from);
   return changes.reduce(

@@ -93,6 +93,21 @@ export function pathOf(expr: Expr, params: Params): readonly string[] | undefine
   }
 }
 
+/** The paths that a text reads, as far as it can be read; `params`: names that stand for something else. */
+export function pathsRead(text: string, params?: Params): readonly (readonly string[])[] {
+  const read = readExpression(text);
+  if (!read.ok) return [];
+  return [...pathUses(read.value, params)]
+    .map(({ path }) => path)
+    .filter(({ length }) => length > 0);
+}
+
+/** The path that an expression is; undefined: it is more than one. */
+export function pathRead(text: string): readonly string[] | undefined {
+  const read = readExpression(text);
+  return read.ok ? pathOf(read.value, new Map()) : undefined;
+}
+
 /** The formats that an expression uses. */
 export function formatsUsed(text: string): readonly string[] {
   const read = readExpression(text);

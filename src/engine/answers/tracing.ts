@@ -122,11 +122,12 @@ export function tryFormats(
 /** How a slot's words came about for an item: each step of its value, its format, its stand-in. */
 function traceSlot(
   slot: BoundSlot,
-  item: Item,
+  whole: Item,
   context: RowContext,
   locale: string,
 ): Omit<Trace, 'nearest'> & { readonly missingStep: TraceStep | undefined } {
-  const value = slot.value(item, context);
+  const value = slot.value(whole, context);
+  const item = slot.seen(whole, context) ?? whole;
   const text = value === undefined ? undefined : String(value);
   const checked = slot.expression?.checked;
   if (checked === undefined) {
@@ -142,7 +143,7 @@ function traceSlot(
   const why =
     missing ??
     (written instanceof NoText ? written.reason : undefined) ??
-    slot.unfit(item, context);
+    slot.unfit(whole, context);
   const formatted =
     missing === undefined && slot.format !== undefined
       ? [formatStep(slot.format.name, locale, checked, written)]

@@ -21,7 +21,14 @@ export class Once {
     for (const [at, slot] of slots.entries()) {
       if (!isOnce(slot)) continue;
       // Another binding or locale is another thing to show.
-      const id = JSON.stringify([template.id, slot.part, slot.binding, slot.format, locale, key]);
+      const id = JSON.stringify([
+        template.id,
+        slot.drawnAt,
+        slot.binding,
+        slot.format,
+        locale,
+        key,
+      ]);
       if (!this.first.has(id) && this.first.size < maxKept) this.first.set(id, values[at]);
       values[at] = this.first.has(id) ? this.first.get(id) : values[at];
     }

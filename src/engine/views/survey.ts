@@ -106,7 +106,8 @@ export function* surveyTemplates({
     const own = items[item] ?? {};
     const context = contextAt(entry);
     const values = template.values(own, context);
-    add(count, item, values, titleSlots[plan] ?? -1);
+    const isAbsent = (slot: number) => template.slots[slot]?.seen(own, context) === undefined;
+    add(count, item, { values, isAbsent, titleSlot: titleSlots[plan] ?? -1 });
     addUnknown(count, item, values, hasPicture);
     contrasts[plan]?.add(item, values);
     addUnfit(count, item, (slot) => slot.unfit(own, context), template);
@@ -120,18 +121,46 @@ export function* surveyTemplates({
       longest: count?.longest ?? -1,
       shortest: count?.shortest ?? -1,
       contrast: contrasts[index]?.findings(count?.itemCount ?? 0) ?? [],
-      slots: slots.map(({ part, property }, slot) => ({
-        part,
-        property,
-        missingCount: count?.missing[slot]?.count ?? 0,
-        firstMissing: count?.missing[slot]?.first ?? -1,
-        same: count?.same[slot]?.isSame ? count.same[slot]?.value : undefined,
-        unknown: mostFrequent(count?.unknown[slot]),
-        unfit: count?.unfit[slot],
-      })),
+      slots: withOthers(
+        slots.map(({ part, property }, slot) => ({
+          part,
+          property,
+          missingCount: count?.missing[slot]?.count ?? 0,
+          firstMissing: count?.missing[slot]?.first ?? -1,
+          same: count?.same[slot]?.isSame ? count.same[slot]?.value : undefined,
+          unknown: mostFrequent(count?.unknown[slot]),
+          unfit: count?.unfit[slot],
+        })),
+      ),
     };
   });
 }
+
+/** What stands several times is counted where it stands first. */
+function withOthers(slots: readonly SlotSurvey[]): readonly SlotSurvey[] {
+  const places = new Map<string, number[]>();
+  slots.forEach(({ part, property }, at) => {
+    const key = `${part} ${property}`;
+    places.set(key, [...(places.get(key) ?? []), at]);
+  });
+  return slots.map((slot, at) => {
+    const all = places.get(`${slot.part} ${slot.property}`) ?? [];
+    if (all.length < 2) return slot;
+    if (all[0] !== at)
+      return { ...slot, missingCount: 0, firstMissing: -1, same: undefined, ...noOdds };
+    const each = all.flatMap((place) => slots[place] ?? []);
+    return {
+      ...slot,
+      missingCount: each.reduce((sum, { missingCount }) => sum + missingCount, 0),
+      firstMissing: each.find(({ firstMissing }) => firstMissing >= 0)?.firstMissing ?? -1,
+      same: each.every(({ same }) => same === slot.same) ? slot.same : undefined,
+      unknown: each.flatMap(({ unknown }) => unknown),
+      unfit: each.find(({ unfit }) => unfit !== undefined)?.unfit,
+    };
+  });
+}
+
+const noOdds = { unknown: [], unfit: undefined } as const;
 
 const emptyCount = (template: CompiledTemplate): Count => ({
   itemCount: 0,
@@ -145,7 +174,14 @@ const emptyCount = (template: CompiledTemplate): Count => ({
   unfit: template.slots.map(() => undefined),
 });
 
-function add(count: Count, item: number, values: readonly EntryValue[], titleSlot: number): void {
+interface Counted {
+  readonly values: readonly EntryValue[];
+  /** Whether a slot stands for an element that is not there. */
+  readonly isAbsent: (slot: number) => boolean;
+  readonly titleSlot: number;
+}
+
+function add(count: Count, item: number, { values, isAbsent, titleSlot }: Counted): void {
   count.itemCount += 1;
   for (let slot = 0; slot < values.length; slot += 1) {
     const missing = count.missing[slot];
@@ -155,7 +191,7 @@ function add(count: Count, item: number, values: readonly EntryValue[], titleSlo
       if (same.value === undefined) same.value = value;
       else if (same.isSame && same.value !== value) same.isSame = false;
     }
-    if (value !== undefined || missing === undefined) continue;
+    if (value !== undefined || missing === undefined || isAbsent(slot)) continue;
     missing.count += 1;
     if (missing.first < 0) missing.first = item;
   }

@@ -90,6 +90,9 @@ export const stack: PartView = {
     },
     radius: drawRadius,
     padding: drawPadding,
+    // What is drawn for it are its elements.
+    over: () => undefined,
+    more: () => undefined,
     ...drawsOfRows,
   },
 };

@@ -155,6 +155,27 @@ export const word = <const W extends string>(
   shape: oneOf(among),
 });
 
+/** A list of the item, by an expression alone. */
+export const list = (words: string): Property<string, true, false> => ({
+  ...set,
+  isBindable: true,
+  kind: 'list',
+  words,
+  default: undefined,
+  shape: textShape(),
+});
+
+/** What expressions call something. */
+export const name = (words: string, value: string): Settable<string> => ({
+  ...set,
+  kind: 'name',
+  words,
+  default: value,
+  shape: textShape(60, {
+    pattern: ['^(?!item$)[A-Za-z_][A-Za-z0-9_]*$', 'be a name: letters, digits and _'],
+  }),
+});
+
 /** The name of a text style; undefined: that of what it stands in. */
 export const style = (
   words: string,

@@ -53,6 +53,7 @@ function valueIn(
 }
 
 function boundIn(written: string, declared: Property, namesOf: NamesOf): Bound | undefined {
+  if (declared.kind === 'list') return { expr: written };
   if (written.startsWith('=')) {
     const expr = written.slice(1).trim();
     return expr === '' ? undefined : { expr };
@@ -81,7 +82,10 @@ function constantIn(written: string, declared: Property, namesOf: NamesOf): Cons
     case 'language':
       return written;
     case 'address':
+    case 'list':
       return undefined;
+    case 'name':
+      return /^(?!item$)[A-Za-z_][A-Za-z0-9_]*$/.test(written) ? written : undefined;
     case 'number':
       return within(declared.min, declared.max);
     case 'condition':

@@ -8,6 +8,7 @@ import {
   smallTargets,
   targetsOf,
 } from '../../../core/lists';
+import { knownId } from '../../../core/templates';
 import { MeasuredRows, type RowMeasures, type RowValues } from './measured-rows';
 
 /** The widths of the list, in CSS px, and the text sizes, in per cent, at which boxes are checked. */
@@ -54,8 +55,13 @@ export function* boxFindings(
         const template = plans[plan]?.template;
         if (boxes === undefined || template === undefined) continue;
         const item = arranged.items[entry] ?? 0;
-        const tell = (part: string, fault: BoxFault) => {
+        const told = new Set<string>();
+        const tell = (drawn: string, fault: BoxFault) => {
+          const part = knownId(drawn);
           const key = `${fault} ${template} ${part}`;
+          // Of parts that stand several times, a row counts once.
+          if (told.has(key)) return;
+          told.add(key);
           const known = faults.get(key) ?? { template, part, fault, item, counts: new Map() };
           faults.set(key, known);
           known.counts.set(setting, (known.counts.get(setting) ?? 0) + 1);

@@ -9,6 +9,7 @@ import {
   type Setting,
   settingsIn,
 } from '../../../core/templates';
+import { pathText } from '../../../core/values';
 import { Combobox } from '../../shared/controls/combobox';
 import { make } from '../../shared/session/editing';
 import { useLikelyAddress } from './binding/link-field';
@@ -28,14 +29,19 @@ interface AddLineProps {
 export default function AddLine({ selection, unset, others }: AddLineProps) {
   const { project, template, part } = selection;
   const likelyAddress = useLikelyAddress(selection);
+  const firstList = pathText([
+    selection.type?.fields.find(({ type }) => type === 'list')?.name ?? 'item',
+  ]);
   const [typed, setTyped] = useState('');
   const names = (declared: Property) => namesOf(declared, tokensOf(project));
   const found = () => {
     const among = typed.trim() === '' ? unset : [...unset, ...others];
     return settingsIn(typed, Object.fromEntries(among), names);
   };
-  const firstOf = ({ kind }: Property): Constant | Bound | undefined => {
+  const firstOf = ({ kind, firstExpr }: Property): Constant | Bound | undefined => {
+    if (firstExpr !== undefined) return { expr: firstExpr };
     if (kind === 'address') return { expr: likelyAddress };
+    if (kind === 'list') return { expr: firstList };
     if (kind === 'picture') return project.pictures[0]?.name ?? '';
     return kind === 'text' ? part.id : undefined;
   };

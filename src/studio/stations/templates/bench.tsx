@@ -3,6 +3,7 @@ import {
   type EntryValue,
   isBound,
   kindOfPart,
+  knownId,
   partWithId,
   propertyOf,
 } from '../../../core/templates';
@@ -84,10 +85,11 @@ function useWidth(): readonly [RefObject<HTMLDivElement | null>, number] {
   return [element, widthPx];
 }
 
-const partAt = (target: EventTarget): string | undefined =>
-  target instanceof Element
-    ? target.closest<HTMLElement>('[data-part]')?.dataset['part']
-    : undefined;
+function partAt(target: EventTarget): string | undefined {
+  const within = target instanceof Element ? target.closest<HTMLElement>('[data-part]') : null;
+  const drawn = within?.dataset['part'];
+  return drawn && knownId(drawn);
+}
 
 /** Binds a value to the part that it is dropped on if it takes one, else makes a new part for it at the end of the row. */
 function dropValue(event: DragEvent, selection: Selection): void {
@@ -124,7 +126,7 @@ function markParts(
 ): void {
   for (const element of [row, ...row.querySelectorAll<HTMLElement>('[data-part]')]) {
     const id = element.dataset['part'];
-    element.classList.toggle('yc-selected', id === selected);
+    element.classList.toggle('yc-selected', id !== undefined && knownId(id) === selected);
     const slot = slots.findIndex((each) => each.part === id);
     element.classList.toggle('yc-blank', slot >= 0 && values[slot] === undefined);
   }

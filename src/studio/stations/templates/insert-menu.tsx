@@ -3,6 +3,7 @@ import { ownValue } from '../../../core/base';
 import { type Edit, edits, freePartId } from '../../../core/project';
 import {
   allKinds,
+  draftStack,
   insertedKinds,
   kinds,
   labelAround,
@@ -56,6 +57,10 @@ export function InsertMenu({ selection }: { readonly selection: Selection }) {
         ...(label === undefined
           ? []
           : [{ words: `Run at the end of ${label}`, onChoose: () => addRun(selection, label) }]),
+        ...listsOf(selection).map((field) => ({
+          words: `${sentence(field.name)}, each under ${name}`,
+          onChoose: () => insertRepeated(selection, field),
+        })),
         {
           words: 'Value at the end of the row',
           onChoose: () => insertNew(selection, template.row.id, 'after', 'label'),
@@ -132,6 +137,27 @@ function named(template: Template, kind: string, path: readonly string[] | undef
   const id = freePartId(template, last === '' ? kind : last);
   return { id, binding: path === undefined ? 'New words' : { expr: pathText(path) } };
 }
+
+type ListField = Field & { readonly type: 'list' };
+
+const listsOf = ({ type }: Selection): readonly ListField[] =>
+  (type?.fields ?? []).filter((field): field is ListField => field.type === 'list');
+
+/** A stack that stands for the elements of a list, each with what tells most of it. */
+function insertRepeated(selection: Selection, { name, of }: ListField): void {
+  const { template, part } = selection;
+  const inner = of.type === 'record' ? of.fields.find(isShowable) : undefined;
+  const expr = inner === undefined ? 'each' : `each${inPath(inner.name)}`;
+  const { id } = named(template, 'badge', [name, 'each']);
+  const badge = { ...kinds.badge.draft(id, { expr }, 'beside'), tint: 'soft', colour: 'ink' };
+  const stack = draftStack(named(template, 'stack', [name]).id, 'across', [badge], 'fit');
+  insert(selection, part.id, 'below', {
+    ...stack,
+    ...{ gap: 4, over: { expr: pathText([name]) }, more: { expr: '`+${rest}`' } },
+  });
+}
+
+const inPath = (name: string): string => pathText(['each', name]).slice('each'.length);
 
 /** Has the selected label, or that of the selected run, go on with the next value that nothing shows yet. */
 function addRun(selection: Selection, label: string): void {

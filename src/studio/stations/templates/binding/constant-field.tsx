@@ -92,6 +92,9 @@ export function ConstantInput({ selection, name, property }: ConstantFieldProps)
       return <LinesField {...{ label, value, set }} max={property.max} />;
     case 'language':
       return <LanguageField {...{ label, value, set }} />;
+    case 'name':
+      return <NameField {...{ label, value, set }} />;
+    case 'list':
     case 'text':
     case 'address':
     case 'picture':
@@ -155,8 +158,20 @@ function ColourField({ selection, label, value, set }: ColourFieldProps) {
   );
 }
 
+const isName = (text: string): boolean => /^(?!item$)[A-Za-z_][A-Za-z0-9_]*$/.test(text);
+
+const NameField = (props: InputProps) => <TakenText {...props} isOne={isName} />;
+
 /** A tag is taken once it names a language. */
-function LanguageField({ label, value, set }: InputProps) {
+const LanguageField = (props: InputProps) => <TakenText {...props} isOne={isLocale} />;
+
+/** What is written is taken once it is something. */
+function TakenText({
+  label,
+  value,
+  set,
+  isOne,
+}: InputProps & { isOne: (text: string) => boolean }) {
   const [typed, setTyped] = useState({ of: value, text: '' });
   const text = typed.of === value && typed.text !== '' ? typed.text : String(value ?? '');
   return (
@@ -164,12 +179,12 @@ function LanguageField({ label, value, set }: InputProps) {
       aria-label={label}
       className="h-7 w-24 rounded-md border border-rule bg-paper px-2 aria-invalid:border-madder"
       value={text}
-      aria-invalid={!isLocale(text)}
+      aria-invalid={!isOne(text)}
       spellCheck={false}
       onChange={({ target }) => {
-        const isOne = isLocale(target.value);
-        setTyped({ of: isOne ? target.value : value, text: target.value });
-        if (isOne) set(target.value);
+        const isTaken = isOne(target.value);
+        setTyped({ of: isTaken ? target.value : value, text: target.value });
+        if (isTaken) set(target.value);
       }}
     />
   );

@@ -1,6 +1,12 @@
 import { useEffect, useMemo, useState } from 'react';
 import { environmentOf, scopeFor } from '../../../../core/project';
-import { type Bound, checkSlot, isContent, type Property } from '../../../../core/templates';
+import {
+  type Bound,
+  checkSlot,
+  fieldsAt,
+  isContent,
+  type Property,
+} from '../../../../core/templates';
 import { makeExpression, pathAt } from '../../../../core/values';
 import { ExpressionEditor } from '../../../shared/expression/expression-editor';
 import { FindingLine } from '../../../shared/expression/finding-line';
@@ -28,18 +34,23 @@ export function ExpressionInput({ selection, place, binding, declared }: Express
   const [text, setText] = useState(binding.expr);
   const [renaming, setRenaming] = useState<readonly string[]>();
   const item = useSession((session) => session.atHand?.value);
-  const fields = type?.fields ?? [];
+  const ofType = type?.fields ?? [];
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what repeats the part is in its template
+  const fields = useMemo(
+    () => fieldsAt(template.row, place, ofType),
+    [template.row, place.part, place.property, ofType],
+  );
+  const isOfElement = fields !== ofType;
   useEffect(() => setText(binding.expr), [binding.expr]);
   const environment = useMemo(() => environmentOf(project), [project]);
   const use = isContent(declared) && binding.format === undefined ? 'text' : 'any';
   const findingsOf = (expr: string) =>
     isContent(declared)
       ? makeExpression(expr, fields, use, environment).findings
-      : checkSlot(
-          { expr },
-          declared,
-          scopeFor(project, template.type, () => undefined, 'en'),
-        );
+      : checkSlot({ expr }, declared, {
+          ...scopeFor(project, template.type, () => undefined, 'en'),
+          fields,
+        });
   // biome-ignore lint/correctness/useExhaustiveDependencies: what it is read with follows from these
   const findings = useMemo(
     () => findingsOf(text),
@@ -69,6 +80,7 @@ export function ExpressionInput({ selection, place, binding, declared }: Express
         selected={selected}
       />
       {finding === undefined ? (
+        !isOfElement &&
         (declared.kind === 'text' || !isContent(declared)) && (
           <Results {...{ selection, place, binding }} expr={text} />
         )

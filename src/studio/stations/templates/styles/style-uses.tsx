@@ -2,6 +2,7 @@ import { useEffect, useMemo, useRef } from 'react';
 import { count } from '../../../../core/base';
 import { type Project, usesOfName, withId } from '../../../../core/project';
 import type { Template, TextStyle } from '../../../../core/templates';
+import { knownId } from '../../../../core/templates';
 import { Heading } from '../../../shared/controls/controls';
 import { goWithin } from '../../../shared/session/route';
 import { RowPicture } from '../../../shared/window/row-picture';
@@ -55,7 +56,10 @@ function UsedIn({ project, template, parts }: UsedInProps) {
   const [entry] = tried?.entries ?? [];
   useEffect(() => {
     for (const element of host.current?.querySelectorAll<HTMLElement>('[data-part]') ?? [])
-      element.classList.toggle('yc-selected', parts.includes(element.dataset['part'] ?? ''));
+      element.classList.toggle(
+        'yc-selected',
+        parts.includes(knownId(element.dataset['part'] ?? '')),
+      );
   });
   return (
     <div style={{ maxWidth: Math.min(device.widthPx, 420) }}>
