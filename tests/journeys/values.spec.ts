@@ -238,3 +238,35 @@ test('a label leads to an address of the web, a mailbox or a telephone, and nowh
   await page.getByRole('button', { name: 'No link' }).click();
   await expect(links).toHaveCount(0);
 });
+
+test('a condition is a table: lines of when and value, each with its items', async ({ page }) => {
+  await openDemo(page);
+  await page.locator('section[aria-label="Parts"]').getByRole('button', { name: /^name/ }).click();
+  await addProperty(page, 'colour when grams < 60 madder');
+  const table = page.getByRole('group', { name: 'When' });
+  await expect(table.getByRole('textbox', { name: 'When 1' })).toHaveText('grams < 60');
+  await expect(table.getByRole('combobox', { name: 'Value 1' })).toHaveValue('madder');
+  const few = Number.parseInt(
+    (await table
+      .getByRole('button', { name: /^[1-9]\d* items?$/ })
+      .first()
+      .textContent()) ?? '',
+    10,
+  );
+  await table.getByRole('button', { name: 'Another line' }).click();
+  await table.getByRole('textbox', { name: 'When 2' }).fill('stock === 0');
+  await table.getByRole('combobox', { name: 'Value 2' }).selectOption('ash');
+  await expect(table.getByRole('textbox', { name: 'When 2' })).toHaveText('stock === 0');
+  const falls = table.getByText(/^\d+ items?$/);
+  await expect(falls).toHaveCount(3);
+  const counts = (await falls.allTextContents()).map((words) => Number.parseInt(words, 10));
+  expect(counts[0]).toBe(few);
+  expect(counts.reduce((sum, each) => sum + each, 0)).toBe(30);
+  await page.getByRole('button', { name: 'As text' }).click();
+  await expect(page.getByRole('textbox', { name: 'Value of colour' })).toHaveText(
+    'grams < 60 ? "madder" : stock === 0 ? "ash" : null',
+  );
+  await page.getByRole('button', { name: 'As a table' }).click();
+  await table.getByRole('button', { name: 'Take away line 1' }).click();
+  await expect(table.getByRole('textbox', { name: 'When 1' })).toHaveText('stock === 0');
+});

@@ -3,6 +3,7 @@
  * turned into a closure (compile) and, for one item, told step by step (explain). It knows
  * items only as JSON records; templates, checks and the command line call it.
  */
+
 export { anyMissing, type Checked, readsNow, resultsOf } from './check/checked';
 export { pathText } from './check/names';
 export { blockLength, Columns, isMissing, isTrue } from './columns/columns';
@@ -33,6 +34,7 @@ export { instantOf } from './functions/instant';
 export { type NearestValue, nearestValue } from './nearest-value';
 export { renameStep } from './rename';
 export { kindOf, type ResultType, typeOfResult } from './result-type';
+export { type Cases, type CaseValue, casesIn, fallsOn, textOfCases } from './syntax/cases';
 export {
   type Decoding,
   type Field,

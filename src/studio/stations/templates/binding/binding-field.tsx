@@ -11,7 +11,7 @@ import { ExpressionInput } from './expression-input';
 import { isPattern, PatternField } from './pattern-field';
 import { StandInField } from './stand-in-field';
 
-const FormatField = onDemand(() => import('./format-field'));
+const FormatField = onDemand(() => import('../format/format-field'));
 const ByExample = onDemand(() => import('./by-example'));
 const PictureField = onDemand(() => import('./picture-field'));
 

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useState } from 'react';
 import { environmentOf, scopeFor } from '../../../../core/project';
 import {
   type Bound,
@@ -7,7 +7,9 @@ import {
   isContent,
   type Property,
 } from '../../../../core/templates';
-import { makeExpression, pathAt } from '../../../../core/values';
+import { casesIn, makeExpression, pathAt } from '../../../../core/values';
+import { Button } from '../../../shared/controls/controls';
+import { onDemand } from '../../../shared/controls/on-demand';
 import { ExpressionEditor } from '../../../shared/expression/expression-editor';
 import { FindingLine } from '../../../shared/expression/finding-line';
 import { RenameHere } from '../../../shared/expression/rename-here';
@@ -21,6 +23,8 @@ import { bindPath, type Place } from './binding-edits';
 import { useEnds } from './use-ends';
 import { useWritten, writtenText } from './use-written';
 
+const CasesTable = onDemand(() => import('./cases-table'));
+
 interface ExpressionInputProps {
   readonly selection: Selection;
   readonly place: Place;
@@ -32,6 +36,8 @@ interface ExpressionInputProps {
 export function ExpressionInput({ selection, place, binding, declared }: ExpressionInputProps) {
   const { project, template, type } = selection;
   const [text, setText] = useState(binding.expr);
+  // What is being typed stays as it is typed; what stands there is a table if it can be.
+  const [isAsText, setAsText] = useState(() => casesIn(binding.expr) === undefined);
   const [renaming, setRenaming] = useState<readonly string[]>();
   const item = useSession((session) => session.atHand?.value);
   const ofType = type?.fields ?? [];
@@ -62,11 +68,25 @@ export function ExpressionInput({ selection, place, binding, declared }: Express
       make(bindPath(place, next, binding, `expression ${place.part}`));
   };
   const [finding] = findings;
+  const cases = findings.length === 0 ? casesIn(text) : undefined;
   const selected = useSpanShown(({ place: own, span }) =>
     own?.template === place.template && own.part === place.part && own.property === place.property
       ? span
       : undefined,
   );
+  if (cases !== undefined && !isAsText && selected === undefined)
+    return (
+      <>
+        <Suspense fallback={null}>
+          <CasesTable
+            {...{ selection, declared, fields, environment, cases }}
+            isCounted={!isOfElement}
+            onChange={(next) => write(next, true)}
+          />
+        </Suspense>
+        <Button onPress={() => setAsText(true)}>As text</Button>
+      </>
+    );
   return (
     <>
       <ExpressionEditor
@@ -86,6 +106,9 @@ export function ExpressionInput({ selection, place, binding, declared }: Express
         )
       ) : (
         <FindingLine finding={finding} text={text} onMend={(next) => write(next, true)} />
+      )}
+      {cases !== undefined && isAsText && (
+        <Button onPress={() => setAsText(false)}>As a table</Button>
       )}
       {renaming !== undefined && type !== undefined && (
         <RenameHere type={type} path={renaming} onDone={() => setRenaming(undefined)} />

@@ -13,11 +13,11 @@ import { make } from '../../../shared/session/editing';
 import { useLocale } from '../../../shared/session/locale';
 import { usedIds } from '../../../shared/session/session';
 import { useBenchItem } from '../bench-item';
+import { type Place, writeAs } from '../binding/binding-edits';
+import { useEnds } from '../binding/use-ends';
+import { useWritten, writtenText } from '../binding/use-written';
 import type { Selection } from '../selection';
-import { type Place, writeAs } from './binding-edits';
 import { FormatEditor } from './format-editor';
-import { useEnds } from './use-ends';
-import { useWritten, writtenText } from './use-written';
 
 interface FormatFieldProps {
   readonly selection: Selection;
