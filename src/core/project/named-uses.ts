@@ -1,6 +1,7 @@
 import { ownValue } from '../base';
 import {
   type Bound,
+  fieldsAt,
   isBound,
   kindOfPart,
   mapExpressions,
@@ -11,7 +12,7 @@ import {
   type Template,
   withProperty,
 } from '../templates';
-import { makeExpression, resultsOf } from '../values';
+import { type Environment, type Field, makeExpression, resultsOf } from '../values';
 import { environmentOf } from './problems';
 import { type Project, withId } from './project';
 
@@ -30,7 +31,7 @@ export function usesOfName(project: Project, kind: NamedKind, name: string): rea
   return project.templates.flatMap((template) =>
     [...partsOf(template.row)].flatMap((part) =>
       propertiesOf(part, kind).flatMap((property): NamedUse[] =>
-        isNamed(project, template, saidOrDefault(part, property), name)
+        isNamed(saidOrDefault(part, property), name, worldAt(project, template, part.id, property))
           ? [{ template: template.id, part: part.id, property }]
           : [],
       ),
@@ -38,16 +39,11 @@ export function usesOfName(project: Project, kind: NamedKind, name: string): rea
   );
 }
 
-function isNamed(
-  project: Project,
-  template: Template,
-  said: ReturnType<typeof propertyOf>,
-  name: string,
-): boolean {
+function isNamed(said: ReturnType<typeof propertyOf>, name: string, world: World): boolean {
   if (!isBound(said)) return said === name;
   let isFound = false;
   mapExpressions(said, (expr) => {
-    isFound ||= literalsIn(project, template, expr, name).length > 0;
+    isFound ||= literalsIn(expr, name, world).length > 0;
     return expr;
   });
   return isFound;
@@ -71,7 +67,8 @@ export const withNameChanged = (
         const said = saidOrDefault(part, property);
         if (said === from) return withProperty(made, property, to);
         if (!isBound(said)) return made;
-        return withProperty(made, property, renamedIn(project, template, said, [from, to]));
+        const world = worldAt(project, template, part.id, property);
+        return withProperty(made, property, renamedIn(said, [from, to], world));
       }, part),
     ),
   }));
@@ -94,14 +91,9 @@ export const withoutName = (
     ),
   }));
 
-const renamedIn = (
-  project: Project,
-  template: Template,
-  bound: Bound,
-  [from, to]: readonly [string, string],
-): Bound =>
+const renamedIn = (bound: Bound, [from, to]: readonly [string, string], world: World): Bound =>
   mapExpressions<Bound>(bound, (expr) =>
-    literalsIn(project, template, expr, from).reduceRight(
+    literalsIn(expr, from, world).reduceRight(
       (text, span) => `${text.slice(0, span.from)}${JSON.stringify(to)}${text.slice(span.to)}`,
       expr,
     ),
@@ -112,12 +104,23 @@ const propertiesOf = (part: Part, kind: NamedKind): readonly string[] =>
     declared.kind === kind ? [property] : [],
   );
 
+/** What expressions of a property are held against, made when it is wanted. */
+interface World {
+  readonly fields: () => readonly Field[];
+  readonly environment: () => Environment;
+}
+
+const worldAt = (project: Project, template: Template, part: string, property: string): World => ({
+  fields: () =>
+    fieldsAt(template.row, { part, property }, withId(project.types, template.type)?.fields ?? []),
+  environment: () => environmentOf(project),
+});
+
 /** Where an expression gives a word as one of its results, in the order of its text. */
-function literalsIn(project: Project, template: Template, expr: string, word: string) {
+function literalsIn(expr: string, word: string, { fields, environment }: World) {
   // Without a literal text none is given.
   if (!/["'`]/.test(expr)) return [];
-  const fields = withId(project.types, template.type)?.fields ?? [];
-  const { checked } = makeExpression(expr, fields, 'any', environmentOf(project));
+  const { checked } = makeExpression(expr, fields(), 'any', environment());
   return (checked === undefined ? [] : resultsOf(checked))
     .filter((result) => result.kind === 'literal' && result.value === word)
     .sort((one, other) => one.from - other.from);

@@ -58,13 +58,13 @@ export function ChoiceChips<T extends string>({
   onChoose,
 }: ChoiceChipsProps<T>) {
   return (
-    <fieldset className="flex flex-wrap gap-1" aria-label={label}>
+    <fieldset className="flex flex-wrap gap-0.5" aria-label={label}>
       {options.map(inWords).map(({ value, words }) => (
         <button
           key={value}
           type="button"
           aria-pressed={value === chosen}
-          className="h-6 rounded-full border border-rule bg-paper px-2.5 text-sm hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
+          className="h-6 rounded-full border border-rule bg-paper px-2 text-sm hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
           onClick={() => onChoose(value)}
         >
           {words}
@@ -104,7 +104,7 @@ export function MenuButton({ words, label, entries, givesWay = false }: MenuButt
 /** A name and what it has, in two columns. */
 export function Row({ words, children }: { readonly words: string; readonly children: ReactNode }) {
   return (
-    <div className="grid grid-cols-[64px_1fr] items-start gap-2 py-1">
+    <div className="grid break-inside-avoid grid-cols-[64px_1fr] items-start gap-2 py-0.5">
       <span className="pt-0.5 text-ash">{words}</span>
       <div className="min-w-0">{children}</div>
     </div>

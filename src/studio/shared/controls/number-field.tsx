@@ -68,7 +68,7 @@ export function NumberField({
       aria-valuemax={max}
       title={`${label}: ${min} to ${max}. Arrow keys, a sum, or drag sideways`}
       autoComplete="off"
-      className="h-7 w-14 touch-none cursor-ew-resize rounded-md border border-rule bg-paper px-2 tabular-nums focus:cursor-text"
+      className="h-6 w-14 touch-none cursor-ew-resize rounded-md border border-rule bg-paper px-2 tabular-nums focus:cursor-text"
       value={typed ?? String(value)}
       onChange={(event) => take(event.target.value)}
       onBlur={() => setTyped(undefined)}

@@ -45,7 +45,7 @@ export function Bench({ selection }: { readonly selection: Selection }) {
   }, [tried, entry, pictures, part.id]);
 
   return (
-    <div className="bg-[radial-gradient(var(--rule)_1px,transparent_1px)] bg-size-[12px_12px] px-7 py-9 max-[1100px]:px-3">
+    <div className="bg-[radial-gradient(var(--rule)_1px,transparent_1px)] bg-size-[12px_12px] px-7 py-6 max-[1100px]:px-3">
       <div ref={ground} />
       {/* biome-ignore lint/a11y/useKeyWithClickEvents: the outline and the values do the same by keyboard */}
       {/* biome-ignore lint/a11y/noStaticElementInteractions: as above */}

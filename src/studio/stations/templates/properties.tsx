@@ -31,44 +31,43 @@ export function Properties({ selection }: { readonly selection: Selection }) {
   const isUnset = ([name, property]: (typeof content)[number]) =>
     !property.isRequired && isContent(property) && propertyOf(part, name) === undefined;
   return (
-    <div className="grid min-h-0 grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] content-start overflow-y-auto max-[1100px]:grid-cols-1 in-data-[windows=two]:grid-cols-1">
-      <section
-        aria-label="Shows"
-        className="border-r border-rule px-3 py-1.5 has-data-wide:col-span-2"
-      >
-        <Heading>Shows</Heading>
-        {content.map(([name, property]) =>
-          isContent(property) ? (
-            <ContentField key={name} {...{ selection, name, property }} />
-          ) : (
-            <LookField key={name} {...{ selection, name, property }} />
-          ),
-        )}
-        {part.part === 'stack' && (
-          <>
-            <p className="text-ash">
-              A stack holds parts {ways[part.direction ?? 'across']} each other. Select one of them,
-              or drop a value between them.
-            </p>
-            <StackHeights selection={selection} />
-            <StackSpace selection={selection} />
-          </>
-        )}
-      </section>
-      <section aria-label="Looks like" className="px-3 py-1.5">
-        <Heading>Looks like</Heading>
-        {looks.filter(isShown).map(([name, property]) => (
-          <LookField key={`${part.id} ${name}`} {...{ selection, name, property }} />
-        ))}
-        <Suspense fallback={null}>
-          <AddLine
-            key={part.id}
-            selection={selection}
-            unset={[...content.filter(isUnset), ...looks.filter((each) => !isShown(each))]}
-            others={looks.filter(isShown)}
-          />
-        </Suspense>
-      </section>
+    <div className="min-h-0 overflow-y-auto px-3 py-1.5">
+      <div className="columns-2 gap-x-6 [column-rule:1px_solid_var(--rule)] has-data-wide:columns-1 max-[1100px]:columns-1 in-data-[windows=two]:columns-1">
+        <section aria-label="Shows">
+          <Heading>Shows</Heading>
+          {content.map(([name, property]) =>
+            isContent(property) ? (
+              <ContentField key={name} {...{ selection, name, property }} />
+            ) : (
+              <LookField key={name} {...{ selection, name, property }} />
+            ),
+          )}
+          {part.part === 'stack' && (
+            <>
+              <p className="text-ash">
+                A stack holds parts {ways[part.direction ?? 'across']} each other. Select one of
+                them, or drop a value between them.
+              </p>
+              <StackHeights selection={selection} />
+              <StackSpace selection={selection} />
+            </>
+          )}
+        </section>
+        <section aria-label="Looks like">
+          <Heading>Looks like</Heading>
+          {looks.filter(isShown).map(([name, property]) => (
+            <LookField key={`${part.id} ${name}`} {...{ selection, name, property }} />
+          ))}
+          <Suspense fallback={null}>
+            <AddLine
+              key={part.id}
+              selection={selection}
+              unset={[...content.filter(isUnset), ...looks.filter((each) => !isShown(each))]}
+              others={looks.filter(isShown)}
+            />
+          </Suspense>
+        </section>
+      </div>
     </div>
   );
 }

@@ -30,7 +30,7 @@ export default function Templates() {
 function TemplateScreen({ selection }: { readonly selection: Selection }) {
   const room = useRef<HTMLDivElement>(null);
   return (
-    <div className="grid h-full grid-cols-[228px_minmax(0,1fr)] in-data-[windows=two]:grid-cols-[44px_minmax(0,1fr)] grid-rows-[40px_auto_minmax(0,1fr)_32px] max-[1000px]:grid-cols-[minmax(0,1fr)]">
+    <div className="grid h-full grid-cols-[228px_minmax(0,1fr)] in-data-[windows=two]:grid-cols-[44px_minmax(0,1fr)] grid-rows-[40px_fit-content(44%)_minmax(0,1fr)_32px] max-[1000px]:grid-cols-[minmax(0,1fr)]">
       <Toolbar selection={selection} />
       <div
         ref={room}
@@ -43,7 +43,10 @@ function TemplateScreen({ selection }: { readonly selection: Selection }) {
           <ValuesList selection={selection} />
           <Outline selection={selection} />
         </div>
-        <div data-pane="bench" className="min-w-0 border-b border-rule">
+        <div
+          data-pane="bench"
+          className="min-h-0 min-w-0 overflow-y-auto border-b border-rule max-[1000px]:overflow-visible"
+        >
           <Bench selection={selection} />
           <Extremes selection={selection} />
         </div>

@@ -12,7 +12,7 @@ import {
   type Radius,
   type Size,
 } from '../../../../core/templates';
-import { Button, ChoiceChips, MenuButton, Row } from '../../../shared/controls/controls';
+import { ChoiceChips, MenuButton, Row } from '../../../shared/controls/controls';
 import { NumberField } from '../../../shared/controls/number-field';
 import { make } from '../../../shared/session/editing';
 import { goWithin } from '../../../shared/session/route';
@@ -43,9 +43,15 @@ export function NoProperty({ selection: { template, part }, name, property }: Co
   if (!property.isRare || propertyOf(part, name) === undefined) return null;
   const place = { template: template.id, part: part.id, property: name };
   return (
-    <Button label={`No ${property.words}`} onPress={() => make(edits.set(place, undefined))}>
-      <X size={14} aria-hidden="true" />
-    </Button>
+    <button
+      type="button"
+      aria-label={`No ${property.words}`}
+      title={`No ${property.words}`}
+      className="grid size-6 shrink-0 place-items-center rounded-full text-ash hover:bg-paper hover:text-ink"
+      onClick={() => make(edits.set(place, undefined))}
+    >
+      <X size={13} aria-hidden="true" />
+    </button>
   );
 }
 

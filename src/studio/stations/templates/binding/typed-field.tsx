@@ -24,32 +24,34 @@ export function TypedField({ selection, name, property }: TypedFieldProps) {
     else make(edits.bind(place, { expr: exprOf(value, property.default) }));
   };
   return (
-    <Row words={property.words}>
-      <span className="flex items-start gap-1.5">
-        {!isByValue && (
-          <span className="min-w-0 flex-1">
-            <ConstantInput {...{ selection, name, property }} />
-          </span>
-        )}
-        <button
-          type="button"
-          aria-label={`${property.words} by value`}
-          aria-pressed={isByValue}
-          title={isByValue ? 'The same for all items' : 'From a value of each item'}
-          className="ms-auto grid size-6 shrink-0 place-items-center rounded-full border border-rule bg-paper text-sm text-ash hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
-          onClick={turn}
-        >
-          =
-        </button>
-        <NoProperty {...{ selection, name, property }} />
-      </span>
+    <>
+      <Row words={property.words}>
+        <span className="flex items-start gap-1.5">
+          {!isByValue && (
+            <span className="min-w-0 flex-1">
+              <ConstantInput {...{ selection, name, property }} />
+            </span>
+          )}
+          <button
+            type="button"
+            aria-label={`${property.words} by value`}
+            aria-pressed={isByValue}
+            title={isByValue ? 'The same for all items' : 'From a value of each item'}
+            className="ms-auto grid size-6 shrink-0 place-items-center rounded-full border border-rule bg-paper text-sm text-ash hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
+            onClick={turn}
+          >
+            =
+          </button>
+          <NoProperty {...{ selection, name, property }} />
+        </span>
+        {property.kind === 'lines' && <LabelLine selection={selection} />}
+      </Row>
       {isByValue && (
-        <div className="pt-1">
+        <div className="pb-1">
           <ExpressionInput {...{ selection, place, declared: property }} binding={value} />
         </div>
       )}
-      {property.kind === 'lines' && <LabelLine selection={selection} />}
-    </Row>
+    </>
   );
 }
 
