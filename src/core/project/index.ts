@@ -20,6 +20,7 @@ export { foresee, goesWith, withMends } from './foresee';
 export { formatFrom } from './format-from';
 export { forgetRevision, type History, makeEdit, redo, startHistory, undo } from './history';
 export { isShapeKnown } from './known-shape';
+export { type StartingSet, startingSets } from './looks-to-start-from';
 export {
   draftFromSchema,
   draftSource,

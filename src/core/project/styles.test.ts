@@ -1,12 +1,14 @@
 import { describe, expect, test } from 'vitest';
 import { edited } from '../../../tests/support/edited';
 import { openShop } from '../../../tests/support/shop';
+import { contrastOn } from '../base';
 import { rowPlanOf } from '../lists';
-import { draftLabel, neutralStyles, partWithId, propertyOf } from '../templates';
+import { draftLabel, neutralColours, neutralStyles, partWithId, propertyOf } from '../templates';
 import { edits } from './edits';
+import { startingSets } from './looks-to-start-from';
 import { usesOfName } from './named-uses';
 import { brokenReferences, problemsIn } from './problems';
-import { drawnStyles, type Project, stylesOf } from './project';
+import { coloursOf, drawnStyles, type Project, stylesOf } from './project';
 
 const bound = { expr: 'price.length > 4 ? "low" : name == "Sock" ? \'title\' : "body"' };
 
@@ -223,5 +225,41 @@ describe('what a kind of part names though nobody said it', () => {
     };
     const plan = template && rowPlanOf(template, tokens);
     expect(JSON.stringify(plan?.row)).toContain('"tint":"x"');
+  });
+});
+
+describe('a set to start from', () => {
+  test.each(startingSets.map((each) => [each.name, each] as const))(
+    '%s has all names that projects begin with, and texts that can be read in both schemes',
+    (_, { styles, colours }) => {
+      const names = (all: readonly { readonly name: string }[]) => all.map(({ name }) => name);
+      expect(names(styles)).toEqual(names(neutralStyles));
+      expect(names(colours)).toEqual(names(neutralColours));
+      const behind = colours.filter(({ name }) => ['ground', 'soft'].includes(name));
+      for (const { name, ...of } of colours) {
+        if (['ground', 'soft', 'rule'].includes(name)) continue;
+        for (const ground of behind)
+          for (const scheme of ['light', 'dark'] as const)
+            expect([
+              ...[name, ground.name, scheme],
+              (contrastOn(of[scheme], [ground[scheme]]) ?? 0) >= 4.5,
+            ]).toEqual([name, ground.name, scheme, true]);
+      }
+    },
+  );
+
+  test('changes what has its names, and leaves what has others', () => {
+    const own = edited(
+      shop(),
+      edits.addColour({ name: 'brick', light: '#aa3311', dark: '#ee8866' }),
+    );
+    const [, slate] = startingSets;
+    if (slate === undefined) throw new Error('there are several');
+    const after = edited(own, edits.takeSet(slate));
+    expect(coloursOf(after).find(({ name }) => name === 'brick')?.light).toBe('#aa3311');
+    expect(coloursOf(after).find(({ name }) => name === 'ink')).toEqual(
+      slate.colours.find(({ name }) => name === 'ink'),
+    );
+    expect(after.templates).toEqual(own.templates);
   });
 });

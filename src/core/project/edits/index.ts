@@ -34,6 +34,7 @@ import {
   removeStyle,
   renameFont,
   renameStyle,
+  takeSet,
 } from './styles';
 import { addRunTo, addTemplate, bind, freePartId, insert, remove, set } from './templates';
 import {
@@ -55,6 +56,7 @@ export { freeFormatId, freePartId };
 
 export const edits = {
   rename,
+  takeSet,
   addFormat,
   changeFormat,
   renameFormat,

@@ -1,8 +1,9 @@
 import { failed, ok, ownValue, type Result } from '../../base';
 import type { ProjectFont } from '../../fonts';
 import type { TextStyle } from '../../templates';
+import type { StartingSet } from '../looks-to-start-from';
 import { withNameChanged, withoutName } from '../named-uses';
-import { type Project, stylesOf } from '../project';
+import { coloursOf, type Project, stylesOf } from '../project';
 import type { Edit } from './edit';
 
 export function addStyle(style: TextStyle): Edit {
@@ -148,3 +149,24 @@ function changed(style: TextStyle, change: StyleChange): TextStyle {
 
 const named = (project: Project, name: string): TextStyle | undefined =>
   stylesOf(project).find((style) => style.name === name);
+
+/** Styles and colours look as a set has those of their names; what it has no name for stays as it is. */
+export function takeSet({ name, styles, colours }: StartingSet): Edit {
+  return {
+    name: `Look like ${name}`,
+    apply: (project) =>
+      ok({
+        ...project,
+        textStyles: inPlace(stylesOf(project), styles),
+        colours: inPlace(coloursOf(project), colours),
+      }),
+  };
+}
+
+const inPlace = <T extends { readonly name: string }>(
+  own: readonly T[],
+  others: readonly T[],
+): readonly T[] => [
+  ...own.map((each) => others.find(({ name }) => name === each.name) ?? each),
+  ...others.filter(({ name }) => own.every((each) => each.name !== name)),
+];

@@ -1,8 +1,15 @@
 import Plus from 'lucide-react/icons/plus';
 import { count, freeId } from '../../../../core/base';
-import { coloursOf, edits, type Project, stylesOf, usesOfName } from '../../../../core/project';
+import {
+  coloursOf,
+  edits,
+  type Project,
+  startingSets,
+  stylesOf,
+  usesOfName,
+} from '../../../../core/project';
 import type { TextStyle } from '../../../../core/templates';
-import { Button, Heading } from '../../../shared/controls/controls';
+import { Button, Heading, MenuButton } from '../../../shared/controls/controls';
 import { make } from '../../../shared/session/editing';
 import { goWithin, useRoute } from '../../../shared/session/route';
 import { Colours } from './colours';
@@ -55,6 +62,14 @@ export function Styles({ project }: { readonly project: Project }) {
             />
           ))}
         </button>
+        <MenuButton
+          words="Look like …"
+          entries={startingSets.map((each) => ({
+            words: each.name,
+            hint: each.about,
+            onChoose: () => make(edits.takeSet(each)),
+          }))}
+        />
         <Fonts project={project} />
       </section>
       <div data-pane="bench" className="min-h-0 overflow-auto px-4 py-1.5">
