@@ -114,7 +114,7 @@ function isRight(
       fields,
       sources: new Map(),
       formats: proposal.newFormats,
-      tokens: { styles: [], colours: [] },
+      tokens: { styles: [], colours: [], spacing: [] },
       hasPicture: () => true,
       locale: target.locale,
     },

@@ -49,7 +49,9 @@ test('from a document to a row on the screen', async ({ page }) => {
   if (template === undefined) throw new Error('a template was drafted');
   const compiled = compileFor(project, template);
   expect(compiled.values(item)).toEqual(['Ousby', 'Merino lace', '€14.50']);
-  expect(plainHeightPx(rowPlanOf(template, { styles: [], colours: [] }))).toBe(40 + 10 + 10);
+  expect(plainHeightPx(rowPlanOf(template, { styles: [], colours: [], spacing: [] }))).toBe(
+    40 + 10 + 10,
+  );
 
   const engine = new Engine({ pause: async () => {}, now: () => '2026-03-02T10:00:00Z' });
   engine.hold('skeins', read.items);

@@ -194,7 +194,7 @@ export function rowMaker(seed: number): () => RowCase {
     parts = 0;
     images.clear();
     const template: Template = { id: 't', name: 't', type: 'x', row: stack(1) };
-    const plan = rowPlanOf(template, { styles, colours: neutralColours });
+    const plan = rowPlanOf(template, { styles, colours: neutralColours, spacing: [] });
     return {
       plan,
       values: plan.slots.map(value),

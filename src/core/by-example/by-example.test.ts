@@ -86,7 +86,7 @@ function given({ expr, format, words, newFormats }: Proposal, locale = 'en-GB') 
     fields,
     sources: new Map(),
     formats: newFormats,
-    tokens: { styles: [], colours: [] },
+    tokens: { styles: [], colours: [], spacing: [] },
     hasPicture: () => true,
     locale,
   });

@@ -102,6 +102,7 @@ function withKnownNames(
   constants: PartPlan['values'],
   tokens: Tokens,
 ): PartPlan['values'] {
+  const withSteps = { ...constants, ...stepsIn(part, constants, tokens) };
   const replaced = Object.entries(kindOfPart(part).properties).flatMap(
     ([property, declared]): [string, string][] => {
       const names = namesOf(declared, tokens);
@@ -111,7 +112,25 @@ function withKnownNames(
         : [];
     },
   );
-  return { ...constants, ...Object.fromEntries(replaced) };
+  return { ...withSteps, ...Object.fromEntries(replaced) };
+}
+
+/** What names spacing steps, as lengths; a step that is not there is as the kind says. */
+function stepsIn(part: Part, constants: PartPlan['values'], { spacing }: Tokens) {
+  const lengths = Object.entries(kindOfPart(part).properties).flatMap(
+    ([property, declared]): [string, Constant | undefined][] => {
+      const said = ownValue(constants, property);
+      const isStep =
+        declared.kind === 'padding' || (declared.kind === 'number' && declared.takesSteps === true);
+      if (!isStep || typeof said !== 'string') return [];
+      const px = spacing.find(({ name }) => name === said)?.px;
+      if (px === undefined) return [[property, declared.default]];
+      return [
+        [property, declared.kind === 'number' ? px : { start: px, end: px, top: px, bottom: px }],
+      ];
+    },
+  );
+  return Object.fromEntries(lengths);
 }
 
 type StackDirection = 'across' | 'down' | 'over';

@@ -91,7 +91,7 @@ describe('the height of a row', () => {
   const planOf = (own: StackPart) =>
     rowPlanOf(
       { id: 't', name: 't', type: 'x', row: own },
-      { styles: neutralStyles, colours: neutralColours },
+      { styles: neutralStyles, colours: neutralColours, spacing: [] },
     );
 
   test('adds up downwards, and the highest counts across', () => {

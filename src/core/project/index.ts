@@ -44,6 +44,7 @@ export {
   type Project,
   rawDiscriminator,
   type Source,
+  spacingOf,
   stylesOf,
   tokensOf,
   typeFinder,

@@ -7,6 +7,7 @@ import {
   mapExpressions,
   mapParts,
   type Part,
+  type Property,
   partsOf,
   propertyOf,
   type Template,
@@ -23,8 +24,8 @@ export interface NamedUse {
   readonly property: string;
 }
 
-/** What parts name: text styles, colours. */
-export type NamedKind = 'style' | 'colour';
+/** What parts name: text styles, colours, spacing steps. */
+export type NamedKind = 'style' | 'colour' | 'spacing';
 
 /** All parts that name something. */
 export function usesOfName(project: Project, kind: NamedKind, name: string): readonly NamedUse[] {
@@ -99,9 +100,14 @@ const renamedIn = (bound: Bound, [from, to]: readonly [string, string], world: W
     ),
   );
 
+const takes = (declared: Property, kind: NamedKind): boolean =>
+  kind === 'spacing'
+    ? declared.kind === 'padding' || (declared.kind === 'number' && declared.takesSteps === true)
+    : declared.kind === kind;
+
 const propertiesOf = (part: Part, kind: NamedKind): readonly string[] =>
   Object.entries(kindOfPart(part).properties).flatMap(([property, declared]) =>
-    declared.kind === kind ? [property] : [],
+    takes(declared, kind) ? [property] : [],
   );
 
 /** What expressions of a property are held against, made when it is wanted. */

@@ -6,7 +6,9 @@ import type { HasContent, Picture } from '../pictures';
 import {
   type Colour,
   neutralColours,
+  neutralSpacing,
   neutralStyles,
+  type SpacingStep,
   type Template,
   type TextStyle,
   type Tokens,
@@ -78,6 +80,8 @@ export interface Project {
   readonly fonts?: readonly ProjectFont[];
   /** None: a neutral set. */
   readonly colours?: readonly Colour[];
+  /** None: a neutral set. */
+  readonly spacing?: readonly SpacingStep[];
   /** The locales that it is made for (BCP 47), the first of them shown first; none: English. */
   readonly locales?: readonly string[];
   /** How wide lists are at which boxes are checked, in CSS px; none: they are not. */
@@ -100,12 +104,16 @@ export function drawnStyles(project: Project): readonly TextStyle[] {
   });
 }
 
+export const spacingOf = (project: Project): readonly SpacingStep[] =>
+  project.spacing ?? neutralSpacing;
+
 export const coloursOf = (project: Project): readonly Colour[] => project.colours ?? neutralColours;
 
 /** What templates name, as it is drawn. */
 export const tokensOf = (project: Project): Tokens => ({
   styles: drawnStyles(project),
   colours: coloursOf(project),
+  spacing: spacingOf(project),
 });
 
 /** What stands beside the project, by the ids of contents: of its pictures and its fonts. */

@@ -5,10 +5,12 @@ import { contrastOn } from '../base';
 import { rowPlanOf } from '../lists';
 import { draftLabel, neutralColours, neutralStyles, partWithId, propertyOf } from '../templates';
 import { edits } from './edits';
+import { readProject } from './file/read';
+import { writeProject } from './file/write';
 import { startingSets } from './looks-to-start-from';
 import { usesOfName } from './named-uses';
 import { brokenReferences, problemsIn } from './problems';
-import { coloursOf, drawnStyles, type Project, stylesOf } from './project';
+import { coloursOf, drawnStyles, type Project, stylesOf, tokensOf } from './project';
 
 const bound = { expr: 'price.length > 4 ? "low" : name == "Sock" ? \'title\' : "body"' };
 
@@ -222,6 +224,7 @@ describe('what a kind of part names though nobody said it', () => {
     const tokens = {
       styles: neutralStyles,
       colours: [{ name: 'x', light: '#000000', dark: '#ffffff' }],
+      spacing: [],
     };
     const plan = template && rowPlanOf(template, tokens);
     expect(JSON.stringify(plan?.row)).toContain('"tint":"x"');
@@ -261,5 +264,61 @@ describe('a set to start from', () => {
       slate.colours.find(({ name }) => name === 'ink'),
     );
     expect(after.templates).toEqual(own.templates);
+  });
+});
+
+describe('spacing steps', () => {
+  /** A row whose gap and padding are named. */
+  const spaced = () =>
+    edited(
+      shop(),
+      edits.set({ template: 'stock-plain', part: 'row', property: 'gap' }, 'large'),
+      edits.set({ template: 'stock-plain', part: 'row', property: 'padding' }, 'wide'),
+    );
+  const lengths = (project: Project) => {
+    const [template] = project.templates;
+    const values = template && rowPlanOf(template, tokensOf(project)).row.values;
+    return [values?.['gap'], values?.['padding']];
+  };
+  const all = (px: number) => ({ start: px, end: px, top: px, bottom: px });
+
+  test('are lengths for all that names them, changed in one place', () => {
+    expect(lengths(spaced())).toEqual([12, all(16)]);
+    const changed = edited(spaced(), edits.changeStep('large', 10), edits.changeStep('wide', 20));
+    expect(lengths(changed)).toEqual([10, all(20)]);
+    expect(usesOfName(changed, 'spacing', 'large')).toEqual([
+      { template: 'stock-plain', part: 'row', property: 'gap' },
+    ]);
+  });
+
+  test('are followed under another name; what named one that is removed keeps its length', () => {
+    const renamed = edited(spaced(), edits.renameStepOf('large', 'roomy'));
+    expect(lengths(renamed)).toEqual([12, all(16)]);
+    expect(usesOfName(renamed, 'spacing', 'roomy')).toHaveLength(1);
+    const removed = edited(renamed, edits.removeStep('roomy'), edits.removeStep('wide'));
+    expect(lengths(removed)).toEqual([12, all(16)]);
+    expect(usesOfName(removed, 'spacing', 'roomy')).toEqual([]);
+    expect(edits.renameStepOf('hair', 'small').apply(removed).ok).toBe(false);
+    expect(edits.renameStepOf('hair', ' ').apply(removed).ok).toBe(false);
+    expect(edits.addStep({ name: 'small', px: 1 }).apply(removed).ok).toBe(false);
+  });
+
+  test('a name that no step has is told of, and is as if nothing were said', () => {
+    const lost = edited(
+      shop(),
+      edits.set({ template: 'stock-plain', part: 'row', property: 'gap' }, 'gone'),
+    );
+    const [template] = lost.templates;
+    expect(template && problemsIn(lost, template).map(({ code }) => code)).toContain(
+      'look-unknown',
+    );
+    expect(lengths(lost)[0]).toBe(0);
+  });
+
+  test('are in the file, with what names them', async () => {
+    const project = edited(spaced(), edits.addStep({ name: 'huge', px: 48 }));
+    const file = [...writeProject(project, new Map([['stock', []]]))].join('');
+    const read = await readProject(file, 'x.yarncard.json');
+    expect(read.ok && read.value.project).toEqual(project);
   });
 });

@@ -128,12 +128,23 @@ function kindsWanted(declared: Property): readonly [Wanted, ...Wanted[]] {
   return wordsOf(declared, noTokens) === undefined ? ['number'] : ['number', 'text'];
 }
 
-const noTokens: Tokens = { styles: [], colours: [] };
+const noTokens: Tokens = { styles: [], colours: [], spacing: [] };
 
 /** The names of what a property takes of the project; undefined: it takes nothing of it. */
-export function namesOf({ kind }: Property, tokens: Tokens): readonly string[] | undefined {
-  if (kind === 'style') return tokens.styles.map(({ name }) => name);
-  return kind === 'colour' ? tokens.colours.map(({ name }) => name) : undefined;
+export function namesOf(declared: Property, tokens: Tokens): readonly string[] | undefined {
+  const names = (all: readonly { readonly name: string }[]) => all.map(({ name }) => name);
+  switch (declared.kind) {
+    case 'style':
+      return names(tokens.styles);
+    case 'colour':
+      return names(tokens.colours);
+    case 'padding':
+      return names(tokens.spacing);
+    case 'number':
+      return declared.takesSteps ? names(tokens.spacing) : undefined;
+    default:
+      return undefined;
+  }
 }
 
 /** Words that a property knows; undefined: it takes none, or any. */

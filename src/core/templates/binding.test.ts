@@ -17,7 +17,7 @@ const fields: readonly Field[] = [
   { name: 'note', type: 'text', required: false },
 ];
 const formats = [{ id: 'money', name: 'Money', as: 'money', currency: 'EUR' }] as const;
-const tokens = { styles: neutralStyles, colours: neutralColours };
+const tokens = { styles: neutralStyles, colours: neutralColours, spacing: [] };
 const bound = (binding: Binding) =>
   bindText(binding, {
     fields,

@@ -11,7 +11,7 @@ const fields: readonly Field[] = [
   { name: 'isDone', type: 'boolean', required: false },
   { name: 'dye', type: 'text', required: false },
 ];
-const tokens = { styles: neutralStyles, colours: neutralColours };
+const tokens = { styles: neutralStyles, colours: neutralColours, spacing: [] };
 
 const templateOf = (...parts: readonly StandingPart[]) => ({
   ...{ id: 't', name: 't', type: 'x' },

@@ -47,7 +47,7 @@ export { type Constant, isContent, type Property } from './property';
 export { elementPaths, fieldsAt } from './repeated/elements';
 export { expandedRow, knownId, shownSlots } from './repeated/expand';
 export { addRun, insertPart, partIds, removePart, replacePart, type Side } from './rewrite';
-export { colourShape, templateShape, textStyleShape } from './shape';
+export { colourShape, spacingShape, templateShape, textStyleShape } from './shape';
 export { neutralStyles, styleNamed, type TextStyle } from './styles';
 export {
   childrenOf,
@@ -63,4 +63,12 @@ export {
   type Template,
   withProperty,
 } from './template';
-export { type Colour, colourOf, knownName, neutralColours, type Tokens } from './tokens';
+export {
+  type Colour,
+  colourOf,
+  knownName,
+  neutralColours,
+  neutralSpacing,
+  type SpacingStep,
+  type Tokens,
+} from './tokens';

@@ -34,6 +34,8 @@ export type PropertyKind =
       readonly max: number;
       readonly step: number;
       readonly unit: 'px' | '';
+      /** The name of a spacing step stands for its length. */
+      readonly takesSteps?: true;
     }
   | { readonly kind: 'word'; readonly among: readonly string[] }
   | { readonly kind: 'size'; readonly among: readonly ('fit' | 'share' | 'fixed')[] }

@@ -21,7 +21,7 @@ const fields: readonly Field[] = [
     },
   },
 ];
-const tokens = { styles: neutralStyles, colours: neutralColours };
+const tokens = { styles: neutralStyles, colours: neutralColours, spacing: [] };
 const scope = {
   ...{ fields, sources: new Map(), formats: [], tokens, locale: 'en', hasPicture: () => true },
 };

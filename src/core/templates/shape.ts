@@ -21,7 +21,7 @@ import {
 import { storedShape } from './property';
 import type { TextStyle } from './styles';
 import type { Template } from './template';
-import type { Colour } from './tokens';
+import type { Colour, SpacingStep } from './tokens';
 
 const deepest = 40;
 
@@ -90,6 +90,11 @@ export const colourShape: Shape<Colour> = record<Colour>({
   name: text(60, { minChars: 1 }),
   light: hexColour(),
   dark: hexColour(),
+});
+
+export const spacingShape: Shape<SpacingStep> = record<SpacingStep>({
+  name: text(60, { minChars: 1 }),
+  px: number({ min: 0, max: 200 }),
 });
 
 export const templateShape: Shape<Template> = record<Template>({

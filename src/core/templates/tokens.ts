@@ -7,10 +7,27 @@ export interface Colour {
   readonly dark: string;
 }
 
+/** A length that gaps and padding name. */
+export interface SpacingStep {
+  readonly name: string;
+  readonly px: number;
+}
+
+/** Steps of a project that has said none of its own. */
+export const neutralSpacing: readonly SpacingStep[] = [
+  { name: 'hair', px: 2 },
+  { name: 'small', px: 4 },
+  { name: 'medium', px: 8 },
+  { name: 'large', px: 12 },
+  { name: 'wide', px: 16 },
+  { name: 'far', px: 24 },
+];
+
 /** What templates name and the project says once. */
 export interface Tokens {
   readonly styles: readonly TextStyle[];
   readonly colours: readonly Colour[];
+  readonly spacing: readonly SpacingStep[];
 }
 
 /** Colours of a project that has said none of its own. */

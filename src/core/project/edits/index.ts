@@ -26,6 +26,7 @@ import {
   setKey,
   splitTypes,
 } from './sources';
+import { addStep, changeStep, removeStep, renameStepOf } from './spacing';
 import {
   addFonts,
   addStyle,
@@ -57,6 +58,10 @@ export { freeFormatId, freePartId };
 export const edits = {
   rename,
   takeSet,
+  addStep,
+  changeStep,
+  renameStepOf,
+  removeStep,
   addFormat,
   changeFormat,
   renameFormat,

@@ -18,7 +18,7 @@ import {
   type Shape,
   text,
 } from '../../shape';
-import { colourShape, templateShape, textStyleShape } from '../../templates';
+import { colourShape, spacingShape, templateShape, textStyleShape } from '../../templates';
 import { checkedTextSizes, checkedWidths, maxChecked } from '../checked-at';
 import {
   formatVersion,
@@ -139,6 +139,7 @@ export const projectShape: Shape<Project> = record<Project>({
   formats: optional(list(formatShape, { max: 500 })),
   fonts: optional(list(font, { tellsApart: 'name', max: 50 })),
   colours: optional(list(colourShape, { tellsApart: 'name', max: 200 })),
+  spacing: optional(list(spacingShape, { tellsApart: 'name', max: 50 })),
   textStyles: optional(list(textStyleShape, { tellsApart: 'name', max: 100 })),
   locales: optional(list(locale(), { min: 1, max: 100 })),
   widths: optional(list(number(checkedWidths), { max: maxChecked })),

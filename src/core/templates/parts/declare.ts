@@ -65,13 +65,26 @@ export const condition = (words: string): Settable<boolean> => ({
 export const trait = (words: string): Settable<boolean> => ({ ...condition(words), first: true });
 
 /** A length of the layout, in px. */
-export const px = (words: string, value: number, max = 200): Settable<number> => ({
+export const px = (
+  words: string,
+  value: number,
+  max = 200,
+): Settable<number> & { readonly kind: 'number' } => ({
   ...inPx,
   words,
   min: 0,
   max,
   default: value,
   shape: numberShape({ min: 0, max: maxPx }),
+});
+
+/** The same, or the name of a spacing step. */
+export const stepped = (
+  property: Settable<number> & { readonly kind: 'number' },
+): Settable<number | string> => ({
+  ...property,
+  takesSteps: true,
+  shape: byKind<number | string>({ number: property.shape, text: textShape(60) }),
 });
 
 /** The same, with what it begins with where that is not its default. */
@@ -230,12 +243,16 @@ export const size = (
   shape: sizeShape(among),
 });
 
-export const padding = (words: string): Settable<Padding> => ({
+/** Lengths within the edges; the name of a spacing step stands for all of them. */
+export const padding = (words: string): Settable<Padding | string> => ({
   ...set,
   kind: 'padding',
   words,
   default: { start: 0, end: 0, top: 0, bottom: 0 },
-  shape: record<Padding>({ start: length(), end: length(), top: length(), bottom: length() }),
+  shape: byKind<Padding | string>({
+    record: record<Padding>({ start: length(), end: length(), top: length(), bottom: length() }),
+    text: textShape(60),
+  }),
 });
 
 export const radius = (words: string, value: Radius = 0): Settable<Radius> => ({

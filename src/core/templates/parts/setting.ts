@@ -87,7 +87,7 @@ function constantIn(written: string, declared: Property, namesOf: NamesOf): Cons
     case 'name':
       return /^(?!item$)[A-Za-z_][A-Za-z0-9_]*$/.test(written) ? written : undefined;
     case 'number':
-      return within(declared.min, declared.max);
+      return within(declared.min, declared.max) ?? stepIn(word, declared, namesOf);
     case 'condition':
       return word === 'yes' || word === 'true' ? true : word === 'no' ? false : undefined;
     case 'word':
@@ -105,7 +105,7 @@ function constantIn(written: string, declared: Property, namesOf: NamesOf): Cons
     case 'size':
       return sizeIn(word, number, declared.among);
     case 'padding':
-      return paddingIn(written);
+      return paddingIn(written) ?? stepIn(word, declared, namesOf);
   }
 }
 
@@ -122,6 +122,9 @@ function sizeIn(
     ? { share: Math.max(1, Number(parts ?? 1)) }
     : undefined;
 }
+
+const stepIn = (word: string, declared: Property, namesOf: NamesOf): string | undefined =>
+  namesOf(declared)?.find((each) => each.toLowerCase().startsWith(word));
 
 /** One length for all sides, or one for the ends of each axis: above and below, then beside. */
 function paddingIn(written: string): Constant | undefined {

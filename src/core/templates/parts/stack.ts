@@ -13,6 +13,7 @@ import {
   radius,
   rare,
   size,
+  stepped,
   text,
   trait,
   whole,
@@ -23,7 +24,7 @@ import type { Size } from './size';
 
 const properties = {
   direction: word('runs', ['across', 'down', 'over']),
-  gap: px('gap', 0),
+  gap: stepped(px('gap', 0)),
   padding: padding('padding'),
   border: rare(beginning(px('border', 0, 20), 1)),
   borderColour: rare(bindable(colour('border colour', 'rule'))),

@@ -1,7 +1,7 @@
 import X from 'lucide-react/icons/x';
 import { useState } from 'react';
 import { isLocale } from '../../../../core/formats';
-import { coloursOf, edits, stylesOf } from '../../../../core/project';
+import { coloursOf, edits, spacingOf, stylesOf } from '../../../../core/project';
 import {
   type Constant,
   colourOf,
@@ -79,19 +79,27 @@ export function ConstantInput({ selection, name, property }: ConstantFieldProps)
       return <Condition {...{ label, value, set }} />;
     case 'number':
       return (
-        <NumberField
-          label={label}
-          value={typeof value === 'number' ? value : property.min}
-          min={property.min}
-          max={property.max}
-          step={property.step}
-          onChange={set}
-        />
+        <span className="flex items-center gap-1.5">
+          <NumberField
+            label={label}
+            value={typeof value === 'number' ? value : (stepPx(selection, value) ?? property.min)}
+            min={property.min}
+            max={property.max}
+            step={property.step}
+            onChange={set}
+          />
+          {property.takesSteps && <Steps {...{ selection, label, value, set }} />}
+        </span>
       );
     case 'size':
       return <SizeField {...{ label, set }} size={sizeOf(value)} among={property.among} />;
     case 'padding':
-      return <PaddingField {...{ set }} padding={paddingOf(value)} />;
+      return (
+        <span className="flex flex-wrap items-center gap-1.5">
+          <PaddingField {...{ set }} padding={paddingOf(value, stepPx(selection, value))} />
+          <Steps {...{ selection, label, value, set }} />
+        </span>
+      );
     case 'radius':
       return <RadiusField {...{ label, value, set }} max={property.max} />;
     case 'lines':
@@ -129,6 +137,29 @@ function StyleField({ selection, value, set }: StyleFieldProps) {
           onChoose: () =>
             goWithin({ panel: 'styles', style: typeof value === 'string' ? value : undefined }),
         },
+      ]}
+    />
+  );
+}
+
+/** The length of a spacing step; undefined: the value names none. */
+const stepPx = ({ project }: Selection, value: Constant | undefined): number | undefined =>
+  spacingOf(project).find(({ name }) => name === value)?.px;
+
+/** A length by its name, for all that names it. */
+function Steps({ selection, label, value, set }: InputProps & { readonly selection: Selection }) {
+  return (
+    <MenuButton
+      label={`${label} by name`}
+      words={typeof value === 'string' ? value : '–'}
+      entries={[
+        ...spacingOf(selection.project).map(({ name, px }) => ({
+          words: name,
+          hint: `${px} px`,
+          isChosen: name === value,
+          onChoose: () => set(name),
+        })),
+        { words: 'Edit spacing', onChoose: () => goWithin({ panel: 'colours' }) },
       ]}
     />
   );
@@ -274,8 +305,8 @@ function SizeField({ label, size, among, set }: SizeFieldProps) {
   );
 }
 
-const paddingOf = (value: Constant | undefined): Padding =>
-  typeof value === 'object' && 'top' in value ? value : { start: 0, end: 0, top: 0, bottom: 0 };
+const paddingOf = (value: Constant | undefined, px = 0): Padding =>
+  typeof value === 'object' && 'top' in value ? value : { start: px, end: px, top: px, bottom: px };
 
 interface PaddingFieldProps {
   readonly padding: Padding;

@@ -15,6 +15,7 @@ import { goWithin, useRoute } from '../../../shared/session/route';
 import { Colours } from './colours';
 import { Fonts } from './fonts';
 import { lookOf } from './look';
+import { Spacing } from './spacing';
 import { StyleFields } from './style-fields';
 import { StyleUses } from './style-uses';
 
@@ -46,14 +47,14 @@ export function Styles({ project }: { readonly project: Project }) {
             <Plus size={14} aria-hidden="true" /> New style
           </Button>
         </div>
-        <Heading>Colours</Heading>
+        <Heading>Colours and spacing</Heading>
         <button
           type="button"
           aria-current={isOfColours ? 'true' : undefined}
           className="mb-2 flex w-full flex-wrap gap-1 rounded-md border border-rule bg-paper p-2 aria-[current=true]:border-woad aria-[current=true]:ring-1 aria-[current=true]:ring-woad"
           onClick={() => goWithin({ panel: 'colours' }, 'replace')}
         >
-          <span className="sr-only">All colours</span>
+          <span className="sr-only">All colours, and spacing</span>
           {coloursOf(project).map(({ name, light, dark }) => (
             <span
               key={name}
@@ -74,7 +75,10 @@ export function Styles({ project }: { readonly project: Project }) {
       </section>
       <div data-pane="bench" className="min-h-0 overflow-auto px-4 py-1.5">
         {isOfColours ? (
-          <Colours project={project} />
+          <>
+            <Colours project={project} />
+            <Spacing project={project} />
+          </>
         ) : (
           <>
             <StyleFields key={chosen.name} {...{ project, style: chosen }} />
