@@ -30,6 +30,7 @@ const core: Readonly<Record<string, readonly string[]>> = {
   lists: ['base', 'layout', 'templates'],
   pictures: ['base'],
   fonts: ['base'],
+  'design-tokens': ['base', 'templates'],
   project: [
     ...['base', 'shape', 'values', 'formats', 'items', 'templates', 'lists', 'pictures', 'fonts'],
   ],

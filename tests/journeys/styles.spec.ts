@@ -76,3 +76,56 @@ test('what is no font is refused in words, and nothing changes', async ({ page, 
   await expect(page.getByRole('region', { name: 'Fonts' })).toContainText('Drop a font file');
   await context.close();
 });
+
+test('design tokens come in, are kept, and go out byte for byte until something changes', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'Styles', exact: true }).click();
+  const tokens = page.getByRole('region', { name: 'Design tokens' });
+  const file = `{"paint":{"$type":"color","madder":{"$value":"#772211"},"loft":{"$value":"#345678"}},
+  "ease":  {"$type":"cubicBezier","$value":[0.5,0,1,1]}}`;
+  await tokens.getByLabel('A file of design tokens').setInputFiles({
+    ...{ name: 'shop.tokens.json', mimeType: 'application/json', buffer: Buffer.from(file) },
+  });
+  await expect(tokens).toContainText('1 token kept, not understood');
+  await page.getByRole('button', { name: /^All colours/ }).click();
+  await expect(page.getByLabel('loft, light')).toHaveValue('#345678');
+  await expect(page.getByLabel('madder, light')).toHaveValue('#772211');
+  await saved(page);
+  await page.reload();
+  const out = async () => {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      tokens.getByRole('button', { name: 'Take out' }).click(),
+    ]);
+    const stream = await download.createReadStream();
+    const chunks: Buffer[] = [];
+    for await (const chunk of stream) chunks.push(Buffer.from(chunk));
+    return Buffer.concat(chunks).toString('utf8');
+  };
+  const text = await out();
+  expect(text).toContain('"ease":  {"$type":"cubicBezier","$value":[0.5,0,1,1]}');
+  expect(text).toContain('"madder":{"$value":"#772211"}');
+  expect(text).toContain('"heather"');
+  await tokens.getByLabel('A file of design tokens').setInputFiles({
+    ...{ name: 'none.json', mimeType: 'application/json', buffer: Buffer.from('[]') },
+  });
+  await expect(tokens.getByRole('alert')).toContainText('none.json: It is no JSON object.');
+});
+
+test('a gap names a spacing step, and follows it', async ({ page }) => {
+  await openDemo(page);
+  await page.locator('section[aria-label="Parts"]').getByRole('button', { name: /^row/ }).click();
+  await page.getByRole('button', { name: 'Gap by name: –' }).click();
+  await page.getByRole('menuitem', { name: /^far/ }).click();
+  const gap = () =>
+    page
+      .locator('section[aria-label="Rows"] .yc-row', { hasText: 'Cobweb Shetland' })
+      .evaluate((row) => getComputedStyle(row).columnGap);
+  await expect.poll(gap).toBe('24px');
+  await page.getByRole('button', { name: 'Gap by name: far' }).click();
+  await page.getByRole('menuitem', { name: 'Edit spacing' }).click();
+  await page.getByRole('spinbutton', { name: 'far in px' }).fill('60/2');
+  await expect.poll(gap).toBe('30px');
+});

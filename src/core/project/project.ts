@@ -82,6 +82,8 @@ export interface Project {
   readonly colours?: readonly Colour[];
   /** None: a neutral set. */
   readonly spacing?: readonly SpacingStep[];
+  /** The file of design tokens that looks came from, as it was read: what nothing here takes stays in it. */
+  readonly tokenFile?: string;
   /** The locales that it is made for (BCP 47), the first of them shown first; none: English. */
   readonly locales?: readonly string[];
   /** How wide lists are at which boxes are checked, in CSS px; none: they are not. */

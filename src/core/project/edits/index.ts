@@ -36,6 +36,7 @@ import {
   renameFont,
   renameStyle,
   takeSet,
+  takeTokens,
 } from './styles';
 import { addRunTo, addTemplate, bind, freePartId, insert, remove, set } from './templates';
 import {
@@ -58,6 +59,7 @@ export { freeFormatId, freePartId };
 export const edits = {
   rename,
   takeSet,
+  takeTokens,
   addStep,
   changeStep,
   renameStepOf,

@@ -1,9 +1,9 @@
 import { failed, ok, ownValue, type Result } from '../../base';
 import type { ProjectFont } from '../../fonts';
-import type { TextStyle } from '../../templates';
+import type { SpacingStep, TextStyle } from '../../templates';
 import type { StartingSet } from '../looks-to-start-from';
 import { withNameChanged, withoutName } from '../named-uses';
-import { coloursOf, type Project, stylesOf } from '../project';
+import { coloursOf, type Project, spacingOf, stylesOf } from '../project';
 import type { Edit } from './edit';
 
 export function addStyle(style: TextStyle): Edit {
@@ -159,6 +159,24 @@ export function takeSet({ name, styles, colours }: StartingSet): Edit {
         ...project,
         textStyles: inPlace(stylesOf(project), styles),
         colours: inPlace(coloursOf(project), colours),
+      }),
+  };
+}
+
+/** Looks that a file of design tokens has, each in the place of what has its name; the file is kept. */
+export function takeTokens(
+  looks: Omit<StartingSet, 'name' | 'about'> & { readonly spacing: readonly SpacingStep[] },
+  file: string,
+): Edit {
+  return {
+    name: 'Take design tokens',
+    apply: (project) =>
+      ok({
+        ...project,
+        textStyles: inPlace(stylesOf(project), looks.styles),
+        colours: inPlace(coloursOf(project), looks.colours),
+        spacing: inPlace(spacingOf(project), looks.spacing),
+        tokenFile: file,
       }),
   };
 }

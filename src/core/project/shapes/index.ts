@@ -140,6 +140,7 @@ export const projectShape: Shape<Project> = record<Project>({
   fonts: optional(list(font, { tellsApart: 'name', max: 50 })),
   colours: optional(list(colourShape, { tellsApart: 'name', max: 200 })),
   spacing: optional(list(spacingShape, { tellsApart: 'name', max: 50 })),
+  tokenFile: optional(text(2_000_000)),
   textStyles: optional(list(textStyleShape, { tellsApart: 'name', max: 100 })),
   locales: optional(list(locale(), { min: 1, max: 100 })),
   widths: optional(list(number(checkedWidths), { max: maxChecked })),

@@ -1,4 +1,5 @@
 import Plus from 'lucide-react/icons/plus';
+import { Suspense } from 'react';
 import { count, freeId } from '../../../../core/base';
 import {
   coloursOf,
@@ -10,6 +11,7 @@ import {
 } from '../../../../core/project';
 import type { TextStyle } from '../../../../core/templates';
 import { Button, Heading, MenuButton } from '../../../shared/controls/controls';
+import { onDemand } from '../../../shared/controls/on-demand';
 import { make } from '../../../shared/session/editing';
 import { goWithin, useRoute } from '../../../shared/session/route';
 import { Colours } from './colours';
@@ -18,6 +20,8 @@ import { lookOf } from './look';
 import { Spacing } from './spacing';
 import { StyleFields } from './style-fields';
 import { StyleUses } from './style-uses';
+
+const Tokens = onDemand(() => import('./tokens'));
 
 /** The project's text styles: each drawn in itself, changed in one place, with all that has it. */
 export function Styles({ project }: { readonly project: Project }) {
@@ -72,6 +76,9 @@ export function Styles({ project }: { readonly project: Project }) {
           }))}
         />
         <Fonts project={project} />
+        <Suspense fallback={null}>
+          <Tokens project={project} />
+        </Suspense>
       </section>
       <div data-pane="bench" className="min-h-0 overflow-auto px-4 py-1.5">
         {isOfColours ? (
