@@ -129,3 +129,55 @@ test.describe('icons that do not come', () => {
     );
   });
 });
+
+test('inline markup is emphasis, strong words, code and links, and never code that runs', async ({
+  page,
+}) => {
+  const notes = [
+    'A *soft* and **strong** `k2tog`',
+    '[the book](https://example.org/book) or [a trap](javascript:alert(1))',
+    '<img src=x onerror=alert(1)> **<b>bold</b>**',
+  ];
+  await page.goto('/');
+  const items = notes.map((note, at) => ({ id: `n-${at}`, note }));
+  await dropFile(page, 'notes.json', JSON.stringify(items));
+  await page.getByRole('link', { name: 'Templates' }).click();
+  await page.locator('section[aria-label="Parts"]').getByRole('button', { name: /^note/ }).click();
+  await addProperty(page, 'markup');
+  const rows = page.locator('section[aria-label="Rows"] .yc-row:not(.yc-spare)');
+  await expect(rows.locator('em')).toHaveText('soft');
+  await expect(rows.locator('strong').first()).toHaveText('strong');
+  await expect(rows.locator('code')).toHaveText('k2tog');
+  await expect(rows.getByText('the book')).toHaveAttribute('href', 'https://example.org/book');
+  await expect(rows.getByText('a trap')).not.toHaveAttribute('href', /./);
+  await expect(rows.locator('strong').nth(1)).toHaveText('<b>bold</b>');
+  await expect(rows.locator('img, b')).toHaveCount(0);
+});
+
+test('a stack stands for each element of a list, with words for those that are too many', async ({
+  page,
+}) => {
+  const items = Array.from({ length: 20 }, (_, at) => ({
+    ...{ id: `k-${at}`, title: `Kettle ${at}` },
+    dyes: Array.from({ length: at % 8 }, (_each, dye) => ({ name: `dye ${dye}`, grams: dye * 5 })),
+  }));
+  await page.goto('/');
+  await dropFile(page, 'kettles.json', JSON.stringify(items));
+  await page.getByRole('link', { name: 'Templates' }).click();
+  await page
+    .locator('section[aria-label="Parts"]')
+    .getByRole('button', { name: /^title/ })
+    .click();
+  await insert(page, /^Dyes, each under/);
+  const shown = (title: string) =>
+    inRow(page, title, '.yc-badge, [data-part$="more"]').filter({ visible: true });
+  await expect(shown('Kettle 2')).toHaveText(['dye 0', 'dye 1']);
+  await expect(shown('Kettle 7')).toHaveText(['dye 0', 'dye 1', 'dye 2', 'dye 3', 'dye 4', '+2']);
+  await expect(shown('Kettle 8')).toHaveCount(0);
+  await page.locator('section[aria-label="Parts"]').getByRole('button', { name: /^each/ }).click();
+  await page.getByRole('textbox', { name: 'Value of text' }).fill('each.grams');
+  await expect(shown('Kettle 2')).toHaveText(['0', '5']);
+  await saved(page);
+  await page.reload();
+  await expect(shown('Kettle 2')).toHaveText(['0', '5']);
+});

@@ -67,6 +67,7 @@ export function rowMaker(seed: number): () => RowCase {
     ...(random() < 0.1 && { height: { fixed: whole(16, 60) } }),
     ...(random() < 0.1 && { height: byValue }),
     ...(random() < 0.15 && { weight: pick([300, 700, byValue]) }),
+    ...(random() < 0.15 && { markup: 'inline' }),
     ...(random() < 0.15 && { colour: pick(['woad', byValue]) }),
     ...limits(),
     ...(random() < 0.3 && { runs: Array.from({ length: whole(1, 3) }, run) }),
@@ -81,6 +82,7 @@ export function rowMaker(seed: number): () => RowCase {
       ...(random() < 0.3 && { weight: pick([400, 550, 700, byValue]) }),
       ...(random() < 0.2 && { italic: pick([true, byValue]) }),
       ...(random() < 0.2 && { strike: true }),
+      ...(random() < 0.15 && { markup: 'inline' }),
       ...(random() < 0.2 && { colour: pick(['ash', byValue]) }),
       ...(random() < 0.3 && { joined: pick([true, byValue]) }),
     };
@@ -185,6 +187,15 @@ export function rowMaker(seed: number): () => RowCase {
     if (property === 'icon') return pick(['none', undefined]);
     if (kind !== 'text') return '';
     const words = () => make(pick(scripts), pick([1, 2, 4, 8, 14]));
+    if (random() < 0.1) {
+      const [before, after] = pick([
+        ['*', '*'],
+        ['**', '**'],
+        ['`', '`'],
+        ['[', '](https://example.org)'],
+      ]);
+      return `${words()}${pick(['', ' '])}${before}${words()}${after}${pick(['', ' ', '.'])}${words()}`;
+    }
     if (random() < 0.05) return `${words()}${pick(['\n', ' \n\n', '\n '])}${pick([words(), ''])}`;
     if (random() < 0.95) return words();
     return pick([leaves ? undefined : '', ' ', '\n\u00ad ']);

@@ -75,8 +75,8 @@ export class RowBoxes {
     this.row = this.nodeOf(plan.row, plan.tokens.styles, nodes, labels);
     this.labels = labels;
     const ofRuns = new Map(labels.flatMap((label) => label.runs.map(({ part }) => [part, label])));
-    // Words are kept in one language, and as one run.
-    let hangsOnTexts = labels.every(({ isOfList, runs }) => isOfList && runs.length === 1);
+    // Words are kept in one language, and in one font.
+    let hangsOnTexts = labels.every(({ isOfList, isOfOneFont }) => isOfList && isOfOneFont);
     this.setters = plan.slots.map(({ part, property }) => {
       const node = nodes.get(part);
       const set = node && boxSetter(node, property);

@@ -1,4 +1,4 @@
-import { ownValue } from '../base';
+import { type Bit, bitsOf, ownValue } from '../base';
 import type { LabelNode, MeasuredText } from '../layout';
 import { styleNamed, type TextStyle } from '../templates';
 import type { Scale, Value } from './box-properties';
@@ -38,6 +38,8 @@ interface RowRun {
   weight: number | undefined;
   /** No space is before it. */
   isJoined: boolean;
+  /** Signs in it stand for looks. */
+  readonly isMarked: boolean;
 }
 
 /** A label of a row with what its text is measured by. */
@@ -63,8 +65,14 @@ export class RowLabel {
       style: this.styleOf(ownValue(values, 'style')),
       weight: weightOf(ownValue(values, 'weight')),
       isJoined: ownValue(values, 'joined') === true,
+      isMarked: ownValue(values, 'markup') === 'inline',
     }));
     this.takeFonts();
+  }
+
+  /** Whether its words are all in one font. */
+  get isOfOneFont(): boolean {
+    return this.runs.length === 1 && this.runs.every(({ isMarked }) => !isMarked);
   }
 
   /** Whether its language is that of the list. */
@@ -120,12 +128,13 @@ export class RowLabel {
   /** What is measured of it, so many steps smaller; on one line, paragraphs follow each other. */
   runsAt(steps: number): readonly FontedWords[] {
     const space = { words: ' ', font: this.fontAt(0, steps) };
-    return this.runs.flatMap(({ words, isJoined }, at) => {
-      const own = {
+    return this.runs.flatMap((run, at) => {
+      const font = this.fontAt(at, steps);
+      const own = bitsOfRun(run).map(({ words, look }) => ({
         words: this.node.maxLines === 1 ? words.replaceAll('\n', ' ') : words,
-        font: this.fontAt(at, steps),
-      };
-      return at === 0 || isJoined || words === '' ? [own] : [space, own];
+        font: look === 'strong' ? { ...font, weight: strongWeight } : font,
+      }));
+      return at === 0 || run.isJoined || run.words === '' ? own : [space, ...own];
     });
   }
 
@@ -162,6 +171,12 @@ export class RowLabel {
       smallestPx === undefined ? 0 : Math.max(0, Math.floor(leastPx - smallestPx));
   }
 }
+
+/** How bold strong words are, whatever the words around them. */
+const strongWeight = 700;
+
+const bitsOfRun = ({ words, isMarked }: RowRun): readonly Pick<Bit, 'words' | 'look'>[] =>
+  isMarked ? bitsOf(words) : [{ words, look: 'plain' }];
 
 const noFont: LabelFont = { sizePx: 0, weight: 400, spacingPx: 0, family: undefined };
 

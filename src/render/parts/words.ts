@@ -1,3 +1,4 @@
+import { type Bit, bitsOf } from '../../core/base';
 import { type Colour, styleNamed, type TextStyle } from '../../core/templates';
 import { drawnRuns, drawnWords } from '../../core/text';
 import { cssColour } from './colour';
@@ -14,6 +15,10 @@ interface Said {
   /** Of a run: what sets it apart from the words before, which are none of its own. */
   apart: Text | undefined;
   isJoined: boolean;
+  /** Signs in it stand for looks. */
+  isMarked: boolean;
+  /** What is drawn of its bits, where it has any. */
+  bits: readonly HTMLElement[];
 }
 
 /** What a font of the project's own is called in style sheets, by the id of its content. */
@@ -26,7 +31,7 @@ function saidOf(element: Element): Said {
   if (known !== undefined) return known;
   const said: Said = {
     ...{ words: '', style: undefined, colour: undefined, weight: undefined },
-    ...{ apart: undefined, isJoined: false },
+    ...{ apart: undefined, isJoined: false, isMarked: false, bits: [] },
   };
   saidBy.set(element, said);
   return said;
@@ -35,13 +40,17 @@ function saidOf(element: Element): Said {
 /** A label with its runs, in their order. */
 function runsAround(element: HTMLElement): readonly Element[] {
   const label = element.parentElement?.closest('.yc-label') ?? element;
-  return label.childElementCount === 0 ? [label] : [label, ...label.children];
+  return label.childElementCount === 0 ? [label] : [label, ...label.querySelectorAll('.yc-run')];
 }
 
 /** What labels and their runs have of words and how they look. */
 export const drawsOfWords: PartView['draws'] = {
   text(element, value) {
     saidOf(element).words = value === undefined ? '' : String(value);
+    drawRuns(element);
+  },
+  markup(element, value) {
+    saidOf(element).isMarked = value === 'inline';
     drawRuns(element);
   },
   joined(element, value) {
@@ -96,7 +105,7 @@ function drawRuns(element: HTMLElement): void {
     'yc-wordless',
     runs.every((run) => !hasWords.test(saidOf(run).words)),
   );
-  if (runs.length === 1) {
+  if (runs.length === 1 && !runs.some(isOfBits)) {
     show(element.firstChild, drawnWords(saidOf(element).words));
     return;
   }
@@ -109,13 +118,55 @@ function drawRuns(element: HTMLElement): void {
       nodes.push(said.apart);
       words.push(said.isJoined || said.words === '' ? '' : ' ');
     }
-    nodes.push(run.firstChild);
-    words.push(said.words);
+    if (!isOfBits(run)) {
+      nodes.push(run.firstChild);
+      words.push(said.words);
+      continue;
+    }
+    show(run.firstChild, '');
+    const bits = said.isMarked
+      ? bitsOf(said.words)
+      : [{ words: said.words, look: 'plain' } as const];
+    said.bits = elementsOfBits(run, bits, said.bits);
+    nodes.push(...said.bits.map((bit) => bit.firstChild));
+    words.push(...bits.map((bit) => bit.words));
   }
   const drawn = drawnRuns(words);
   nodes.forEach((node, at) => {
     show(node, drawn[at] ?? '');
   });
+}
+
+const isOfBits = (run: Element): boolean => saidOf(run).isMarked;
+
+const looks = { plain: 'span', emphasis: 'em', strong: 'strong', code: 'code', link: 'a' } as const;
+
+/** An element for each bit, after a run's own text; those that are of the same look are used again. */
+function elementsOfBits(
+  run: Element,
+  bits: readonly Bit[],
+  before: readonly HTMLElement[],
+): readonly HTMLElement[] {
+  for (const old of before.slice(bits.length)) old.remove();
+  let last: ChildNode | null = run.firstChild;
+  return bits.map(({ look, address }, at) => {
+    const known = before[at];
+    const element = known?.localName === looks[look] ? known : bitOf(look);
+    if (element !== known) {
+      known?.remove();
+      last?.after(element);
+    }
+    if (element instanceof HTMLAnchorElement) leadTo(element, address);
+    last = element;
+    return element;
+  });
+}
+
+function bitOf(look: Bit['look']): HTMLElement {
+  const element = look === 'link' ? link('yc-bit') : document.createElement(looks[look]);
+  element.className = 'yc-bit';
+  element.append(document.createTextNode(''));
+  return element;
 }
 
 function textBefore(element: Element): Text {

@@ -1,6 +1,7 @@
 import type { Binding } from '../bound';
 import {
   address,
+  beginning,
   bindable,
   colour,
   language,
@@ -24,6 +25,7 @@ export const ofWords = {
   weight: rare(bindable(weight('weight'))),
   italic: rare(bindable(trait('italic'))),
   strike: rare(bindable(trait('struck through'))),
+  markup: rare(beginning(word('markup', ['none', 'inline']), 'inline')),
 };
 
 const properties = {
