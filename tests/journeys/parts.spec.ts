@@ -139,10 +139,13 @@ test('inline markup is emphasis, strong words, code and links, and never code th
     '<img src=x onerror=alert(1)> **<b>bold</b>**',
   ];
   await page.goto('/');
-  const items = notes.map((note, at) => ({ id: `n-${at}`, note }));
+  const items = notes.map((title, at) => ({ id: `n-${at}`, title }));
   await dropFile(page, 'notes.json', JSON.stringify(items));
   await page.getByRole('link', { name: 'Templates' }).click();
-  await page.locator('section[aria-label="Parts"]').getByRole('button', { name: /^note/ }).click();
+  await page
+    .locator('section[aria-label="Parts"]')
+    .getByRole('button', { name: /^title/ })
+    .click();
   await addProperty(page, 'markup');
   const rows = page.locator('section[aria-label="Rows"] .yc-row:not(.yc-spare)');
   await expect(rows.locator('em')).toHaveText('soft');
