@@ -21,14 +21,20 @@ interface Target {
   readonly draw: Draw;
   /** What the drawing hangs on: kept, since rows are bound at every frame of scrolling. */
   readonly around: Around & { pictures: Pictures | undefined };
-  /** The element that leaves where there is no value. */
-  readonly leaves: HTMLElement | undefined;
+}
+
+/** What leaves where one of some values is missing. */
+interface Leaver {
+  readonly element: HTMLElement;
+  /** The slots of the values. */
+  readonly slots: readonly number[];
 }
 
 /** The elements of one row, and where each value of an entry goes, in the order of the plan's slots. */
 export interface RowView {
   readonly element: HTMLElement;
   readonly targets: readonly Target[];
+  readonly leavers: readonly Leaver[];
   /** Labels that may be smaller, in the order of an entry's steps. */
   readonly shrinking: readonly HTMLElement[];
 }
@@ -41,6 +47,7 @@ export function createRow(plan: RowPlan): RowView {
   return {
     element,
     targets: plan.slots.map((slot) => targetOf(slot, byPart, plan)),
+    leavers: leaversOf(plan, byPart),
     shrinking: [...shrinkingParts(plan.row)].flatMap(({ id }) => byPart.get(id)?.element ?? []),
   };
 }
@@ -55,18 +62,23 @@ type ByPart = Map<
   }
 >;
 
-function targetOf(
-  { part, property, kind, leaves }: PlanSlot,
-  byPart: ByPart,
-  plan: RowPlan,
-): Target {
+function leaversOf({ slots }: RowPlan, byPart: ByPart): readonly Leaver[] {
+  const all = slots.flatMap(({ part, leaves }, slot) => (leaves ? [{ part, slot }] : []));
+  return [...new Set(all.map(({ part }) => part))].flatMap((part): Leaver[] => {
+    const element = byPart.get(part)?.element;
+    const own = all.filter((each) => each.part === part).map(({ slot }) => slot);
+    return element === undefined ? [] : [{ element, slots: own }];
+  });
+}
+
+function targetOf({ part, property, kind }: PlanSlot, byPart: ByPart, plan: RowPlan): Target {
   const drawn = byPart.get(part);
   const draw = drawn?.draw(property, kind);
   if (drawn === undefined || draw === undefined)
     throw new Error(`The plan of ${plan.template} has no ${property} of a part ${part}.`);
   const { element, direction } = drawn;
   const around = { direction, tokens: plan.tokens, pictures: undefined };
-  return { element, draw, around, leaves: leaves && kind !== 'address' ? element : undefined };
+  return { element, draw, around };
 }
 
 /**
@@ -79,13 +91,13 @@ export function bindRow(row: RowView, entry: Entry, pictures: Pictures | 'later'
     const target = row.targets[i];
     const value = entry.values[i];
     if (target === undefined) continue;
-    const { element, draw, around, leaves } = target;
-    if (leaves !== undefined) {
-      const display = value === undefined ? 'none' : '';
-      if (leaves.style.display !== display) leaves.style.display = display;
-    }
+    const { element, draw, around } = target;
     around.pictures = shown;
     draw(element, value, around);
+  }
+  for (const { element, slots } of row.leavers) {
+    const display = slots.some((slot) => entry.values[slot] === undefined) ? 'none' : '';
+    if (element.style.display !== display) element.style.display = display;
   }
   for (let i = 0; i < row.shrinking.length; i += 1) {
     const shrunk = entry.shrunk?.[i];

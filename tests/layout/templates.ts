@@ -121,6 +121,10 @@ export function rowMaker(seed: number): () => RowCase {
       { part: 'badge', id, text: byValue, tint: byValue, ...limits() },
       { part: 'badge', id, text: '3', style: pick(styleNames), atZero: 'leaves' },
       { part: 'button', id, text: byValue, ...(random() < 0.5 && { icon: byValue }), ...limits() },
+      {
+        ...{ part: 'button', id, text: { ...byValue, else: null } },
+        ...{ icon: { ...byValue, else: null }, name: { ...byValue, else: null } },
+      },
       { part: 'button', id, icon: 'none', kind: 'outlined', leaves: pick([false, byValue]) },
       { part: 'stepper', id, value: byValue, ...(random() < 0.7 && { text: byValue }) },
       { part: 'slider', id, value: byValue, width: width(), name: 'How much', ...limits() },
@@ -185,6 +189,7 @@ export function rowMaker(seed: number): () => RowCase {
     if (kind === 'size')
       return images.has(part) || property === 'height' || random() < 0.6 ? whole(16, 140) : 'fit';
     if (property === 'icon') return pick(['none', undefined]);
+    if (leaves && random() < 0.3) return undefined;
     if (kind !== 'text') return '';
     const words = () => make(pick(scripts), pick([1, 2, 4, 8, 14]));
     if (random() < 0.1) {

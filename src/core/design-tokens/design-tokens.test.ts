@@ -146,6 +146,14 @@ describe('a file of design tokens', () => {
   });
 });
 
+test.each(['wool', '{"a', '', '[', '{"a": {"$value": "'])(
+  'over “%s”, which is no file of tokens, a new one is written',
+  (text) => {
+    const looks = { colours: neutralColours, styles: neutralStyles, spacing: neutralSpacing };
+    expect(writeTokens(looks, text)).toBe(writeTokens(looks));
+  },
+);
+
 test('the looks of a project go out and come in again', () => {
   const looks = { colours: neutralColours, styles: neutralStyles, spacing: neutralSpacing };
   const text = writeTokens(looks);

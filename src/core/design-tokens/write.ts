@@ -1,4 +1,4 @@
-import { isRecord, type Json, ok, ownValue } from '../base';
+import { isRecord, type Json, ownValue } from '../base';
 import type { Colour, SpacingStep, TextStyle } from '../templates';
 import { type JsonSpan, jsonSpans } from './json-spans';
 import { extension, type Named, type ReadTokens, readTokens } from './read';
@@ -20,8 +20,9 @@ const groups = { colours: 'colour', styles: 'text', spacing: 'spacing' } as cons
  */
 export function writeTokens(looks: Looks, before = '{}'): string {
   const read = readTokens(before);
-  const known = (read.ok ? read : ok<ReadTokens>(noTokens)).value;
-  const patch = new Patch(before);
+  const known = read.ok ? read.value : noTokens;
+  // A file that is none has nothing to be kept.
+  const patch = new Patch(read.ok ? before : '{}');
   const fresh: Fresh = new Map();
   for (const colour of looks.colours) {
     const own = known.colours.find(({ name }) => name === colour.name);

@@ -60,19 +60,28 @@ export const rowPlanOf = ({ id, row }: Template, tokens: Tokens): Omit<RowPlan, 
   template: id,
   tokens,
   row: partPlanOf(expandedRow(row), 'across', tokens),
-  slots: shownSlots(row).map(({ drawnAt, part, property, declared, binding }) => ({
+  slots: shownSlots(row).map(({ drawnAt, declared, binding }) => ({
     ...drawnAt,
     kind: declared.kind,
-    leaves: leaves(binding) || mayLeave(row, part, property),
+    leaves: mayLeave(expandedRow(row), drawnAt, binding),
   })),
 });
 
-/** Whether a part's kind has it leave where it shows nothing. */
-function mayLeave(row: Part, id: string, property: string): boolean {
+/**
+ * Whether a part takes no room without a value: of what it shows, not of what leads somewhere, is
+ * only heard, or stands in.
+ */
+function mayLeave(
+  row: Part,
+  { part: id, property }: Pick<Slot, 'part' | 'property'>,
+  binding: Slot['binding'],
+): boolean {
   const part = partWithId(row, id);
   if (part === undefined) return false;
-  const { shows, mayLeave: may } = kindOfPart(part);
-  return property === shows && may?.(constantsOf(part)) === true;
+  const { shows, box, mayLeave: may } = kindOfPart(part);
+  if (box === 'pill' && (property === 'icon' || property === 'text') && leaves(binding))
+    return true;
+  return property === shows && (leaves(binding) || may?.(constantsOf(part)) === true);
 }
 
 /** `direction`: of the stack that it stands in. */

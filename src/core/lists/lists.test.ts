@@ -211,7 +211,7 @@ describe('the height of a row', () => {
     );
     const inner = {
       ...draftStack('inner', 'down', [draftLabel('in', 'x', 'body')]),
-      opacity: { expr: 'x', else: null },
+      leaves: { expr: 'x' },
     };
     const boxes = new RowBoxes(
       planOf({ ...draftStack('all', 'down', [...leaving, inner]), gap: 0 }),
@@ -222,9 +222,10 @@ describe('the height of a row', () => {
     );
     const slots = planOf({ ...draftStack('all', 'down', [...leaving, inner]), gap: 0 }).slots;
     const valuesWithout = (...parts: readonly string[]) =>
-      slots.map(({ part, property }) =>
-        parts.includes(part) ? undefined : property === 'opacity' ? 1 : 'x',
-      );
+      slots.map(({ part, property }) => {
+        const isGone = parts.includes(part);
+        return property === 'leaves' ? isGone : isGone ? undefined : 'x';
+      });
     for (const gone of [['l35'], ['l0', 'l33'], ['inner'], []]) {
       boxes.fill(valuesWithout(...gone));
       boxes.measure(() => ({ isEmpty: false, width: 64, lineCount: () => 1 }));

@@ -87,13 +87,12 @@ export class RowBoxes {
         setText?.(value);
       };
     });
-    this.leavers = plan.slots.flatMap(({ part, property, kind, leaves }, slot): Leaver[] => {
-      const node = nodes.get(part);
-      const icon = property === 'icon' ? nodes.get(iconOf(part)) : undefined;
-      if (icon !== undefined) return [{ node: icon, slot, isGone: isMissing }];
+    this.leavers = plan.slots.flatMap(({ part, property, leaves }, slot): Leaver[] => {
+      const isIconAlone = property === 'icon' && !leaves;
+      const node = nodes.get(isIconAlone ? iconOf(part) : part);
       if (node === undefined) return [];
       if (property === 'leaves') return [{ node, slot, isGone: isTrue }];
-      return leaves && kind !== 'address' ? [{ node, slot, isGone: isMissing }] : [];
+      return leaves || isIconAlone ? [{ node, slot, isGone: isMissing }] : [];
     });
     this.gone = new Uint8Array(this.leavers.length);
     this.hangsOnTexts = hangsOnTexts && this.leavers.length <= maxLeavers;

@@ -16,9 +16,8 @@ export function heightBy({ row, slots }: Pick<RowPlan, 'row' | 'slots'>): Height
   if ([...parts.values()].some(hasLines) || fed.some(({ property }) => property === 'lines'))
     return 'texts';
   const hangs = fed.some(
-    ({ part, property, kind, leaves }) =>
-      (leaves && kind !== 'address' && parts.get(part)?.part !== 'run') ||
-      hangsBoxOn(parts.get(part)?.box, property),
+    ({ part, property, leaves }) =>
+      (leaves && parts.get(part)?.part !== 'run') || hangsBoxOn(parts.get(part)?.box, property),
   );
   return hangs || [...parts.values()].some(isAsWide) ? 'values' : 'nothing';
 }

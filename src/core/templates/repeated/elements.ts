@@ -75,8 +75,9 @@ export function elementPaths(row: StackPart): ReadonlyMap<string, Params> {
     if (repeat === undefined || stack.part !== 'stack') continue;
     const path = pathRead(repeat.over.expr);
     const params: Params = new Map([[repeat.as, path && [...path, elementStep]]]);
+    // One within another one stands once: its name stands for nothing.
     for (const child of stack.children)
-      for (const part of partsOf(child)) paths.set(part.id, params);
+      for (const part of partsOf(child)) if (!paths.has(part.id)) paths.set(part.id, params);
   }
   return paths;
 }

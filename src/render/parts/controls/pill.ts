@@ -10,17 +10,21 @@ import {
 import { stack } from '../stack';
 import { drawsOfWords } from '../words';
 
-const within =
-  (name: string) =>
+/** Has what is drawn of words drawn in those of a pill, which are the last in it. */
+export const inWords =
   (draw: Draw | undefined): Draw =>
-  (element, value, around) => {
-    const inner = element.querySelector(`:scope > .${name}`);
-    if (inner instanceof HTMLElement) draw?.(inner, value, around);
+  ({ lastElementChild: words }, value, around) => {
+    if (words instanceof HTMLElement && words.classList.contains('yc-label'))
+      draw?.(words, value, around);
   };
 
-/** Has what is drawn of words drawn in those of a pill. */
-export const inWords = within('yc-label');
-export const inIcon = within('yc-icon');
+/** The same of its icon, which is the first. */
+export const inIcon =
+  (draw: Draw): Draw =>
+  ({ firstElementChild: icon }, value, around) => {
+    if (icon instanceof HTMLElement && icon.classList.contains('yc-icon'))
+      draw(icon, value, around);
+  };
 
 /** The words of a pill, in one line. */
 export function wordsOfPill(): HTMLElement {

@@ -70,7 +70,7 @@ export function Combobox({
         aria-label={label}
         aria-expanded={isOpen}
         aria-controls={isOpen ? listId : undefined}
-        aria-activedescendant={chosen && `${listId}-${chosen.key}`}
+        aria-activedescendant={chosen && `${listId}-${found.indexOf(chosen)}`}
         aria-autocomplete="list"
         autoComplete="off"
         spellCheck={false}
@@ -94,12 +94,12 @@ export function Combobox({
           aria-label={among}
           className="absolute inset-x-0 top-full z-40 max-h-52 overflow-auto rounded-md border border-ash bg-paper py-1"
         >
-          {found.map((option) => (
+          {found.map((option, place) => (
             // biome-ignore lint/a11y/useFocusableInteractive: the field keeps the focus
             // biome-ignore lint/a11y/useKeyWithClickEvents: keys are those of the field
             <div
               key={option.key}
-              id={`${listId}-${option.key}`}
+              id={`${listId}-${place}`}
               role="option"
               aria-selected={option === chosen}
               aria-disabled={option.isOff}

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { count } from '../../../../core/base';
 import { readTokens, writeTokens } from '../../../../core/design-tokens';
 import { coloursOf, edits, type Project, spacingOf, stylesOf } from '../../../../core/project';
@@ -32,7 +32,11 @@ export default function Tokens({ project }: { readonly project: Project }) {
       'application/json',
     );
   };
-  const kept = project.tokenFile === undefined ? undefined : readTokens(project.tokenFile);
+  const { tokenFile } = project;
+  const kept = useMemo(
+    () => (tokenFile === undefined ? undefined : readTokens(tokenFile)),
+    [tokenFile],
+  );
   const others = kept?.ok ? kept.value.others : [];
   return (
     <section aria-label="Design tokens" className="py-2">
