@@ -25,6 +25,7 @@ export {
   draftStack,
   type ImagePart,
   insertedKinds,
+  isName,
   kindOf as kindOfPart,
   kinds,
   type LabelPart,

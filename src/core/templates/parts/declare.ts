@@ -61,6 +61,18 @@ export const condition = (words: string): Settable<boolean> => ({
   shape: oneOf([true, false]),
 });
 
+/** Whether it can be used; who adds it wants that it can't. */
+export const enabled: Property<boolean, true, false> = {
+  ...set,
+  kind: 'condition',
+  words: 'enabled',
+  isBindable: true,
+  isRare: true,
+  default: true,
+  first: false,
+  shape: oneOf([true, false]),
+};
+
 /** One that who adds it wants. */
 export const trait = (words: string): Settable<boolean> => ({ ...condition(words), first: true });
 
@@ -178,6 +190,11 @@ export const list = (words: string): Property<string, true, false> => ({
   shape: textShape(),
 });
 
+const namePattern = '^(?!item$)[A-Za-z_][A-Za-z0-9_]*$';
+
+/** Whether expressions can call something so. */
+export const isName = (text: string): boolean => new RegExp(namePattern).test(text);
+
 /** What expressions call something. */
 export const name = (words: string, value: string): Settable<string> => ({
   ...set,
@@ -185,7 +202,7 @@ export const name = (words: string, value: string): Settable<string> => ({
   words,
   default: value,
   shape: textShape(60, {
-    pattern: ['^(?!item$)[A-Za-z_][A-Za-z0-9_]*$', 'be a name: letters, digits and _'],
+    pattern: [namePattern, 'be a name: letters, digits and _'],
   }),
 });
 

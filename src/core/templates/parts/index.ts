@@ -25,6 +25,7 @@ import { type StackItself, stack } from './stack';
 export { meterRegion } from './controls/meter-region';
 export { ratingGap } from './controls/rating';
 
+export { isName } from './declare';
 export { draftImage } from './image';
 export type { Declared, PartKind } from './kind';
 export { draftLabel } from './label';

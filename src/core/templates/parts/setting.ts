@@ -1,5 +1,6 @@
 import type { Bound } from '../bound';
 import { type Constant, isContent, type Property } from '../property';
+import { isName } from './declare';
 import type { Declared } from './kind';
 import type { Size } from './size';
 
@@ -85,7 +86,7 @@ function constantIn(written: string, declared: Property, namesOf: NamesOf): Cons
     case 'list':
       return undefined;
     case 'name':
-      return /^(?!item$)[A-Za-z_][A-Za-z0-9_]*$/.test(written) ? written : undefined;
+      return isName(written) ? written : undefined;
     case 'number':
       return within(declared.min, declared.max) ?? stepIn(word, declared, namesOf);
     case 'condition':

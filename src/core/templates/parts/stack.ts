@@ -2,7 +2,7 @@ import {
   beginning,
   bindable,
   colour,
-  condition,
+  enabled,
   list,
   name,
   ofRow,
@@ -41,7 +41,7 @@ const properties = {
   more: { ...optional(text('words for the rest')), firstExpr: '`+${rest}`' },
   leadsOn: ofRow(bindable(trait('leads on'))),
   mark: ofRow(optional(picture('mark'))),
-  enabled: ofRow(bindable({ ...condition('enabled'), default: true, first: false })),
+  enabled: ofRow(enabled),
   pressed: ofRow(colour('while pressed', 'soft')),
   selected: ofRow(colour('if selected', 'soft')),
 };

@@ -1,14 +1,4 @@
-import {
-  bindable,
-  colour,
-  condition,
-  optional,
-  picture,
-  rare,
-  style,
-  text,
-  word,
-} from '../declare';
+import { bindable, colour, enabled, optional, picture, rare, style, text, word } from '../declare';
 import { type DraftedKind, ofEveryPart, type PartOf } from '../kind';
 
 const properties = {
@@ -18,7 +8,7 @@ const properties = {
   tint: bindable(colour('tint', 'woad', 'woad')),
   colour: rare(bindable(colour('colour', 'ground'))),
   style: rare(bindable(style('style', 'value'))),
-  enabled: rare(bindable({ ...condition('enabled'), default: true, first: false })),
+  enabled,
   ...ofEveryPart,
 };
 

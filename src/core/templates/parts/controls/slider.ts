@@ -1,5 +1,5 @@
 import { isBound } from '../../bound';
-import { amount, bindable, colour, condition, rare, size } from '../declare';
+import { amount, bindable, colour, enabled, rare, size } from '../declare';
 import { type DraftedKind, ofEveryPart, type PartOf } from '../kind';
 
 const properties = {
@@ -8,7 +8,7 @@ const properties = {
   max: amount('to', 1),
   step: rare(amount('in steps of', undefined)),
   width: bindable(size('width', { share: 1 })),
-  enabled: rare(bindable({ ...condition('enabled'), default: true, first: false })),
+  enabled,
   tint: bindable(colour('tint', 'woad', 'woad')),
   track: colour('track', 'rule', 'rule'),
   ...ofEveryPart,

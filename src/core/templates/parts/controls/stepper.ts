@@ -1,5 +1,5 @@
 import { isBound } from '../../bound';
-import { amount, bindable, colour, condition, optional, rare, style, text } from '../declare';
+import { amount, bindable, colour, enabled, optional, rare, style, text } from '../declare';
 import { type DraftedKind, ofEveryPart, type PartOf } from '../kind';
 
 const properties = {
@@ -9,7 +9,7 @@ const properties = {
   max: rare(amount('to', undefined)),
   step: rare(amount('in steps of', 1)),
   style: rare(bindable(style('style', 'value'))),
-  enabled: rare(bindable({ ...condition('enabled'), default: true, first: false })),
+  enabled,
   tint: bindable(colour('tint', 'woad', 'woad')),
   ...ofEveryPart,
 };

@@ -6,6 +6,7 @@ import {
   type Constant,
   colourOf,
   isBound,
+  isName,
   type Padding,
   type Property,
   propertyOf,
@@ -194,8 +195,6 @@ function ColourField({ selection, label, value, set }: ColourFieldProps) {
     </span>
   );
 }
-
-const isName = (text: string): boolean => /^(?!item$)[A-Za-z_][A-Za-z0-9_]*$/.test(text);
 
 const NameField = (props: InputProps) => <TakenText {...props} isOne={isName} />;
 
