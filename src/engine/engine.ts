@@ -363,7 +363,8 @@ export class Engine implements Scene, World {
   private takeEdition(): void {
     const { project } = this;
     if (project === undefined) return;
-    const { types, templates, lists, formats, pictures, fonts, textStyles, colours } = project;
+    const { types, templates, lists, formats, pictures } = project;
+    const { sharedParts, fonts, textStyles, colours } = project;
     const sources = project.sources.map((source) => {
       const { id, name, key, discriminator } = source;
       return [id, name, key, discriminator, this.held(id).shownSetId];
@@ -372,7 +373,7 @@ export class Engine implements Scene, World {
     const shown = [this.main.list()?.id, this.localeNow()];
     const of = JSON.stringify([
       ...[types, templates, lists, formats, names, sources, shown],
-      ...[fonts, textStyles, colours],
+      ...[sharedParts, fonts, textStyles, colours],
     ]);
     if (of === this.ofEdition) return;
     this.ofEdition = of;

@@ -109,6 +109,13 @@ export function bindRow(row: RowView, entry: Entry, pictures: Pictures | 'later'
   }
 }
 
+/** How a value is drawn that a view says nothing of. */
+const drawsOfKinds: Readonly<Record<string, Draw | undefined>> = {
+  text: viewOfWords.draws['text'],
+  // It is drawn by the parts that read it.
+  input: () => undefined,
+};
+
 const directionOf = (value: PartPlan['values'][string]): Direction =>
   value === 'down' || value === 'over' ? value : 'across';
 
@@ -134,7 +141,7 @@ function partElement(
   for (const [property, value] of Object.entries(part.values))
     if (!fed.has(property)) ownValue(view.draws, property)?.(element, value, { direction, tokens });
   const draw = (property: string, kind: PlanSlot['kind']) =>
-    ownValue(view.draws, property) ?? (kind === 'text' ? viewOfWords.draws['text'] : undefined);
+    ownValue(view.draws, property) ?? ownValue(drawsOfKinds, kind);
   byPart.set(part.id, { element, direction, draw });
   const inner = directionOf(part.values['direction']);
   for (const child of part.children)

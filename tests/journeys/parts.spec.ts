@@ -184,3 +184,46 @@ test('a stack stands for each element of a list, with words for those that are t
   await page.reload();
   await expect(shown('Kettle 2')).toHaveText(['0', '5']);
 });
+
+test('a part is kept once: used for items of another type, changed in one place for both', async ({
+  page,
+}) => {
+  await openDemo(page, 'templates', 'template=skein-brief&part=figures');
+  await page.getByRole('button', { name: /^Share figures/ }).click();
+  await expect(page.getByRole('region', { name: 'Shared part figures' })).toContainText('1 use');
+  await page.getByRole('button', { name: 'class brief' }).click();
+  await page.locator('section[aria-label="Parts"]').getByRole('button', { name: /^free/ }).click();
+  await insert(page, 'Shared part figures after free');
+  const outline = page.locator('section[aria-label="Parts"]');
+  await expect(page.getByRole('region', { name: 'Shared part figures' })).toContainText('2 uses');
+
+  // A class has no stock: what is free of it feeds the input.
+  await page.getByRole('button', { name: 'Feed it' }).click();
+  const stock = page.getByRole('textbox', { name: 'Value of inputs.stock' });
+  await stock.fill('free');
+  await expect(inRow(page, 'Plying and finishing', '.yc-label').last()).toHaveText('4 left');
+
+  // A first press takes it as a whole, the next one what is in it.
+  await outline.getByRole('button', { name: /^free/ }).click();
+  const inner = page.getByTestId('bench').locator('[data-part="figures/in-stock"]');
+  await inner.click();
+  await expect(outline.locator('[aria-current=true]')).toContainText('figures');
+  await inner.click();
+  await expect(outline.locator('[aria-current=true]')).toContainText('in-stock');
+  await expect(page.getByText('all 2 uses show each change')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Value of text' }).fill('stock * 100');
+  await expect(inRow(page, 'Plying and finishing', '.yc-label').last()).toHaveText('400 left');
+  await expect(inRow(page, 'Merino lace, undyed', '.yc-label').last()).toHaveText('1,200 left');
+
+  const undo = page.getByRole('button', { name: /^Undo|^Nothing to undo/ });
+  while (await undo.isEnabled()) await undo.click();
+  await expect(inRow(page, 'Merino lace, undyed', '.yc-label').last()).toHaveText('12 left');
+  await expect(inRow(page, 'Plying and finishing', '.yc-label').last()).toHaveText('4 places');
+  const redo = page.getByRole('button', { name: /^Redo|^Nothing to redo/ });
+  while (await redo.isEnabled()) await redo.click();
+  await expect(inRow(page, 'Merino lace, undyed', '.yc-label').last()).toHaveText('1,200 left');
+  await saved(page);
+  await page.reload();
+  await expect(inRow(page, 'Merino lace, undyed', '.yc-label').last()).toHaveText('1,200 left');
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+});

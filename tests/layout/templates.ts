@@ -169,10 +169,23 @@ export function rowMaker(seed: number): () => RowCase {
       children,
     };
   };
+  /** As it is once it is looked up: a stack of its own in the room that it has here. */
+  const shared = (depth: number): StandingPart => {
+    const id = `p${parts}`;
+    parts += 1;
+    return {
+      ...{ part: 'shared', id, of: 'kept' },
+      width: pick([width(), width(), byValue]),
+      ...(random() < 0.15 && { height: pick([{ fixed: whole(30, 120) }, byValue]) }),
+      ...(random() < 0.2 && { leaves: byValue }),
+      ...limits(),
+      opened: { inputs: [], children: [stack(depth + 1)] },
+    };
+  };
   const part = (depth: number): StandingPart => {
     parts += 1;
     const isLeaf = depth > 4 || random() < 0.15 + 0.18 * depth;
-    if (!isLeaf) return stack(depth);
+    if (!isLeaf) return random() < 0.12 ? shared(depth) : stack(depth);
     if (random() < 0.25) return bare();
     return random() < 0.75 ? label() : image();
   };

@@ -88,7 +88,7 @@ function mayLeave(
 function partPlanOf(part: Part, direction: StackDirection, tokens: Tokens): PartPlan {
   const { box, sized, isTarget } = kindOfPart(part);
   const constants = withKnownNames(part, constantsOf(part), tokens);
-  const own = part.part === 'stack' ? (part.direction ?? 'across') : 'across';
+  const own = part.part === 'stack' ? (part.direction ?? 'across') : 'over';
   return {
     part: part.part,
     id: part.id,

@@ -3,7 +3,8 @@ import { slotsOf } from '../templates';
 import { type Edit, edits } from './edits';
 import { projectFindings } from './findings';
 import { brokenReferences, problemsIn } from './problems';
-import { type Project, typesOf, withId } from './project';
+import { type Project, typesOf } from './project';
+import { shownTemplate } from './rows/rows';
 
 /** What an edit would make wrong: findings that the project does not have before it. */
 export function foresee(project: Project, edit: Edit): Result<readonly Finding[], string> {
@@ -38,7 +39,7 @@ export function withMends(edit: Edit): Edit {
 
 function mended(project: Project, { place, mend }: Finding): Project {
   if (place.in !== 'part' || mend === undefined) return project;
-  const template = withId(project.templates, place.template);
+  const template = shownTemplate(project, place.template);
   const slot = (template === undefined ? [] : slotsOf(template.row)).find(
     (each) => each.part === place.part && each.property === place.property,
   );

@@ -51,5 +51,7 @@ export {
   typesOf,
   withId,
 } from './project';
+export { shownTemplate } from './rows/rows';
+export { sharedUses } from './rows/shared-parts';
 export { idsIn, type UsedIds } from './used-ids';
 export { type FieldUse, usesOfField } from './uses';

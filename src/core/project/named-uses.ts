@@ -10,12 +10,12 @@ import {
   type Property,
   partsOf,
   propertyOf,
-  type Template,
   withProperty,
 } from '../templates';
 import { type Environment, type Field, makeExpression, resultsOf } from '../values';
 import { environmentOf } from './problems';
 import { type Project, withId } from './project';
+import { shownTemplates, type WrittenRow, withRows } from './rows/rows';
 
 /** Where a part names something of the project: by itself, or as what an expression may give. */
 export interface NamedUse {
@@ -29,10 +29,19 @@ export type NamedKind = 'style' | 'colour' | 'spacing';
 
 /** All parts that name something. */
 export function usesOfName(project: Project, kind: NamedKind, name: string): readonly NamedUse[] {
-  return project.templates.flatMap((template) =>
+  return shownTemplates(project).flatMap((template) =>
     [...partsOf(template.row)].flatMap((part) =>
-      propertiesOf(part, kind).flatMap((property): NamedUse[] =>
-        isNamed(saidOrDefault(part, property), name, worldAt(project, template, part.id, property))
+      propertiesNaming(part, kind).flatMap((property): NamedUse[] =>
+        isNamed(
+          saidOrDefault(part, property),
+          name,
+          worldAt(
+            project,
+            { ...template, fields: withId(project.types, template.type)?.fields },
+            part.id,
+            property,
+          ),
+        )
           ? [{ template: template.id, part: part.id, property }]
           : [],
       ),
@@ -54,25 +63,24 @@ function isNamed(said: ReturnType<typeof propertyOf>, name: string, world: World
 const saidOrDefault = (part: Part, property: string): ReturnType<typeof propertyOf> =>
   propertyOf(part, property) ?? ownValue(kindOfPart(part).properties, property)?.default;
 
-/** Every template names it otherwise, where only the kind of part names it, too. */
+/** Every row names it otherwise, where only the kind of part names it, too. */
 export const withNameChanged = (
   project: Project,
   kind: NamedKind,
   from: string,
   to: string,
-): readonly Template[] =>
-  project.templates.map((template) => ({
-    ...template,
-    row: mapParts(template.row, (part) =>
-      propertiesOf(part, kind).reduce((made, property) => {
+): Project =>
+  withRows(project, (written) =>
+    mapParts(written.row, (part) =>
+      propertiesNaming(part, kind).reduce((made, property) => {
         const said = saidOrDefault(part, property);
         if (said === from) return withProperty(made, property, to);
         if (!isBound(said)) return made;
-        const world = worldAt(project, template, part.id, property);
+        const world = worldAt(project, written, part.id, property);
         return withProperty(made, property, renamedIn(said, [from, to], world));
       }, part),
     ),
-  }));
+  );
 
 /** No part names it by itself any more: it is as its kind says, or of that other name if its kind says this one. */
 export const withoutName = (
@@ -80,17 +88,16 @@ export const withoutName = (
   kind: NamedKind,
   name: string,
   other: string,
-): readonly Template[] =>
-  project.templates.map((template) => ({
-    ...template,
-    row: mapParts(template.row, (part) =>
-      propertiesOf(part, kind).reduce((made, property) => {
+): Project =>
+  withRows(project, ({ row }) =>
+    mapParts(row, (part) =>
+      propertiesNaming(part, kind).reduce((made, property) => {
         if (saidOrDefault(part, property) !== name) return made;
         const isOfKind = ownValue(kindOfPart(part).properties, property)?.default === name;
         return withProperty(made, property, isOfKind ? other : undefined);
       }, part),
     ),
-  }));
+  );
 
 const renamedIn = (bound: Bound, [from, to]: readonly [string, string], world: World): Bound =>
   mapExpressions<Bound>(bound, (expr) =>
@@ -105,7 +112,8 @@ const takes = (declared: Property, kind: NamedKind): boolean =>
     ? declared.kind === 'padding' || (declared.kind === 'number' && declared.takesSteps === true)
     : declared.kind === kind;
 
-const propertiesOf = (part: Part, kind: NamedKind): readonly string[] =>
+/** The properties that may name something. */
+export const propertiesNaming = (part: Part, kind: NamedKind): readonly string[] =>
   Object.entries(kindOfPart(part).properties).flatMap(([property, declared]) =>
     takes(declared, kind) ? [property] : [],
   );
@@ -116,9 +124,13 @@ interface World {
   readonly environment: () => Environment;
 }
 
-const worldAt = (project: Project, template: Template, part: string, property: string): World => ({
-  fields: () =>
-    fieldsAt(template.row, { part, property }, withId(project.types, template.type)?.fields ?? []),
+const worldAt = (
+  project: Project,
+  { row, fields = [] }: Pick<WrittenRow, 'row' | 'fields'>,
+  part: string,
+  property: string,
+): World => ({
+  fields: () => fieldsAt(row, { part, property }, fields),
   environment: () => environmentOf(project),
 });
 

@@ -7,6 +7,7 @@ import {
   colourOf,
   compileTemplate,
   environmentToCheck,
+  openedTemplate,
   type Template,
 } from '../templates';
 import {
@@ -35,11 +36,18 @@ export const compileFor = (
   template: Template,
   find: FindItem = () => undefined,
   locale = localeOf(project),
-): CompiledTemplate => compileTemplate(template, scopeFor(project, template.type, find, locale));
+): CompiledTemplate =>
+  compileTemplate(
+    openedTemplate(template, project.sharedParts ?? []),
+    scopeFor(project, template.type, find, locale),
+  );
 
 /** What is wrong with a template. */
 export const problemsIn = (project: Project, template: Template): readonly Finding[] =>
-  checkTemplate(template, scopeFor(project, template.type, nothingFound, localeOf(project)));
+  checkTemplate(
+    openedTemplate(template, project.sharedParts ?? []),
+    scopeFor(project, template.type, nothingFound, localeOf(project)),
+  );
 
 /** What the bindings of a type's templates are held against. */
 export function scopeFor(

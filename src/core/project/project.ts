@@ -8,6 +8,7 @@ import {
   neutralColours,
   neutralSpacing,
   neutralStyles,
+  type SharedPart,
   type SpacingStep,
   type Template,
   type TextStyle,
@@ -72,6 +73,8 @@ export interface Project {
   readonly sources: readonly Source[];
   readonly types: readonly ItemType[];
   readonly templates: readonly Template[];
+  /** Parts that templates use by their ids, each with inputs of its own; none: there are none. */
+  readonly sharedParts?: readonly SharedPart[];
   readonly lists: readonly List[];
   readonly pictures: readonly Picture[];
   readonly formats?: readonly NamedFormat[];

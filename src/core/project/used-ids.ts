@@ -6,13 +6,14 @@ import type { Project } from './project';
  */
 export type UsedIds = Readonly<Record<IdKind, ReadonlySet<string>>>;
 
-type IdKind = 'sources' | 'types' | 'templates' | 'lists' | 'formats';
-const kinds: readonly IdKind[] = ['sources', 'types', 'templates', 'lists', 'formats'];
+const kinds = ['sources', 'types', 'templates', 'sharedParts', 'lists', 'formats'] as const;
+type IdKind = (typeof kinds)[number];
 
 const collected = (idsOf: (kind: IdKind) => ReadonlySet<string>): UsedIds => ({
   sources: idsOf('sources'),
   types: idsOf('types'),
   templates: idsOf('templates'),
+  sharedParts: idsOf('sharedParts'),
   lists: idsOf('lists'),
   formats: idsOf('formats'),
 });

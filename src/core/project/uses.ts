@@ -7,7 +7,7 @@ import {
   mapBindings,
   mapExpressions,
   slotsOf,
-  type Template,
+  usesAround,
 } from '../templates';
 import {
   type Field,
@@ -19,6 +19,7 @@ import {
   renameStep,
 } from '../values';
 import { type ItemType, type Project, withId } from './project';
+import { shownTemplate, shownTemplates, withRows, writtenRows } from './rows/rows';
 
 /** Something that reads a field: an expression in a template, the key, what tells types apart. */
 export type FieldUse =
@@ -48,13 +49,14 @@ export function usesOfField(
   const source = withId(project.sources, type.source);
   const whole = path.length === 1 && source !== undefined;
   const lookedUp = [lookupStep(type.source), ...path];
-  const bindings = project.templates.flatMap((template) => {
+  const bindings = shownTemplates(project).flatMap((template) => {
     const elements = elementPaths(template.row);
     return slotsOf(template.row).flatMap(({ part, property, binding }): FieldUse[] => {
       const params = elements.get(part);
+      // What is in a shared part reads its inputs.
+      const isOfItem = template.type === type.id && usesAround(part).length === 0;
       const expr = expressionsOf(binding).find(
-        (own) =>
-          (template.type === type.id && reads(own, path, params)) || reads(own, lookedUp, params),
+        (own) => (isOfItem && reads(own, path, params)) || reads(own, lookedUp, params),
       );
       if (expr === undefined) return [];
       return [{ kind: 'binding', template: template.id, part, property, expr }];
@@ -89,7 +91,7 @@ export function isTypeRelied(project: Project, type: ItemType, path: readonly st
   return usesOfField(project, type, path).some((use) => {
     if (use.kind === 'key' || use.kind === 'discriminator') return false;
     if (use.kind !== 'binding' || use.expr !== shown) return true;
-    const row = withId(project.templates, use.template)?.row;
+    const row = shownTemplate(project, use.template)?.row;
     const slot = (row === undefined ? [] : slotsOf(row)).find(
       ({ part, property }) => part === use.part && property === use.property,
     );
@@ -110,23 +112,22 @@ export const renamedInFields = (
   );
 
 /** Every template of the types, and every lookup into their source, reads the last step under its new name. */
-export function renamedInTemplates(
+export function renamedInRows(
   project: Project,
   types: readonly ItemType[],
   path: readonly string[],
   name: string,
-): readonly Template[] {
+): Project {
   const lookedUp = types[0] === undefined ? [] : [lookupStep(types[0].source), ...path];
-  return project.templates.map((template) => {
-    const isOwn = types.some((type) => type.id === template.type);
-    const elements = elementPaths(template.row);
-    const row = mapBindings(template.row, (binding, _, part) => {
+  return withRows(project, ({ type: shown, row }) => {
+    const isOwn = types.some((type) => type.id === shown);
+    const elements = elementPaths(row);
+    return mapBindings(row, (binding, _, part) => {
       const params = elements.get(part);
       return mapExpressions(binding, (expr) =>
         renameStep(isOwn ? renameStep(expr, path, name, params) : expr, lookedUp, name, params),
       );
     });
-    return { ...template, row };
   });
 }
 
@@ -143,18 +144,19 @@ export function renamedInFormats(
   const renamed = new Set(types.map((type) => type.id));
   return project.formats?.map((format) => {
     const users = typesWith(project, format.id);
-    const isOwn = users.size > 0 && [...users].every((type) => renamed.has(type));
+    const isOwn =
+      users.size > 0 && [...users].every((type) => type !== undefined && renamed.has(type));
     return isOwn && readsField(format, path) ? renamedInFormat(format, path, name) : format;
   });
 }
 
-/** The types whose templates have a format. */
-function typesWith(project: Project, format: string): ReadonlySet<string> {
+/** The types whose templates have a format; of none: shared parts. */
+function typesWith(project: Project, format: string): ReadonlySet<string | undefined> {
   const has = (binding: Binding) =>
     (typeof binding !== 'string' && binding.format === format) ||
     expressionsOf(binding).some((expr) => formatsUsed(expr).includes(format));
   return new Set(
-    project.templates
+    writtenRows(project)
       .filter(({ row }) => slotsOf(row).some(({ binding }) => has(binding)))
       .map(({ type }) => type),
   );

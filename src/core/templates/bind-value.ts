@@ -2,12 +2,14 @@ import type { Finding, JsonRecord } from '../base';
 import { isLocale, NoText } from '../formats';
 import {
   type Checked,
+  type Kind,
   kindOf,
   makeExpression,
   plainText,
   type RowContext,
   resultsOf,
   type Value,
+  type ValueType,
 } from '../values';
 import { addressOf } from './address';
 import { type BoundText, bindText, environmentToRun } from './bind-words';
@@ -105,6 +107,7 @@ function wrongResults(
 ): readonly Finding[] {
   const wanted = kindsWanted(declared);
   const kind = kindOf(checked.type);
+  if (wanted === undefined) return [];
   if (kind !== 'mixed' && !wanted.some((each) => each === kind))
     return [bindingFindings.valueUnfit(declared.words, wanted[0], checked.type)];
   if (words === undefined) return [];
@@ -118,14 +121,21 @@ function wrongResults(
   );
 }
 
-type Wanted = 'number' | 'boolean' | 'text' | 'list';
+type Wanted = Exclude<Kind, 'mixed'>;
 
-/** What kinds of value a property takes, the usual one first. */
-function kindsWanted(declared: Property): readonly [Wanted, ...Wanted[]] {
+/** What kinds of value a property takes, the usual one first; undefined: any. */
+function kindsWanted(declared: Property): readonly [Wanted, ...Wanted[]] | undefined {
   if (declared.kind === 'condition') return ['boolean'];
   if (declared.kind === 'list') return ['list'];
+  if (declared.kind === 'input') return wantedBy(declared.type);
   if (numbersOf(declared) === undefined) return ['text'];
   return wordsOf(declared, noTokens) === undefined ? ['number'] : ['number', 'text'];
+}
+
+function wantedBy(type: ValueType): readonly [Wanted, ...Wanted[]] | undefined {
+  const kind = kindOf(type);
+  if (kind === 'mixed') return undefined;
+  return kind === 'text' ? ['text', 'date'] : [kind];
 }
 
 const noTokens: Tokens = { styles: [], colours: [], spacing: [] };
@@ -193,6 +203,8 @@ interface Fitted {
 function fitted(given: Value, declared: Property, words: readonly string[] | undefined): Fitted {
   const otherwise = defaultOf(declared, words);
   if (given === undefined) return { value: otherwise, unfit: undefined };
+  // It is drawn by the parts that read it.
+  if (declared.kind === 'input') return { value: otherwise, unfit: undefined };
   // What is drawn for it are its elements.
   if (declared.kind === 'list')
     return Array.isArray(given)

@@ -1,15 +1,16 @@
 import type { Finding, JsonRecord } from '../base';
 import { compileMessage, type NamedFormat } from '../formats';
-import { type Expression, formatsUsed, makeExpression, type RowContext, readsNow } from '../values';
+import { formatsUsed, type RowContext, readsNow } from '../values';
 import { type BoundValue, bindSlot, checkSlot, namesOf } from './bind-value';
 import { environmentToRun } from './bind-words';
 import type { BindingScope } from './binding';
 import { expressionsOf, isBound } from './bound';
+import { type ShownSlot, scopeAt, shownSlots } from './expanded/expand';
+import { fieldsAt, nestedRepeats, type Seen, SeenIn } from './expanded/seen';
+import { sharedFindings } from './expanded/shared-findings';
 import { bindingFindings } from './findings';
 import { kindOf } from './parts';
 import type { EntryValue } from './parts/entry-value';
-import { Elements, fieldsAt, fieldsWithin, nestedRepeats } from './repeated/elements';
-import { type Repeat, type ShownSlot, shownSlots } from './repeated/expand';
 import {
   constantsOf,
   partsOf,
@@ -36,6 +37,8 @@ export interface CompiledTemplate {
   readonly hasOnce: boolean;
   /** Whether anything says how far it is from now. */
   readonly followsTime: boolean;
+  /** What the expressions of a property see. */
+  seenAt(place: Pick<Slot, 'part' | 'property'>): Seen;
   /** What is drawn in all slots, in their order. */
   values(item: JsonRecord, context?: RowContext): EntryValue[];
 }
@@ -53,7 +56,8 @@ export function checkTemplate(template: Template, scope: BindingScope): readonly
 
 /** A template made ready for items with these fields; what is wrong with it comes as findings. */
 export function compileTemplate(template: Template, scope: BindingScope): CompiledTemplate {
-  const slots = boundSlots(template, scope);
+  const seenIn = new SeenIn(scope.fields, environmentToRun(scope));
+  const slots = boundSlots(template, scope, seenIn);
   const findings = [
     ...partFindings(template, scope),
     ...eachOnce(slots).flatMap((slot) => [
@@ -66,6 +70,7 @@ export function compileTemplate(template: Template, scope: BindingScope): Compil
     slots,
     findings,
     tokens: scope.tokens,
+    seenAt: (place) => seenIn.at(scopeAt(template.row, place)),
     hasOnce: slots.some(({ binding }) => isBound(binding) && binding.once === true),
     followsTime: slots.some((slot) => followsTime(slot, scope)),
     values(item, context) {
@@ -76,30 +81,17 @@ export function compileTemplate(template: Template, scope: BindingScope): Compil
   };
 }
 
-/** All slots as they are drawn; those that stand for elements of a list are each made ready once. */
-function boundSlots(template: Template, scope: BindingScope): readonly BoundSlot[] {
+/** All slots as they are drawn; those that stand several times are each made ready once. */
+function boundSlots(template: Template, scope: BindingScope, seenIn: SeenIn): readonly BoundSlot[] {
   const made = new Map<string, Slot & BoundValue>();
-  const lists = new Map<string, { readonly over: Expression; readonly elements: Elements }>();
-  const listOf = (repeat: Repeat) => {
-    const known = lists.get(repeat.stack);
-    if (known !== undefined) return known;
-    const over = makeExpression(repeat.over.expr, scope.fields, 'any', environmentToRun(scope));
-    const list = { over, elements: new Elements(repeat, over) };
-    lists.set(repeat.stack, list);
-    return list;
-  };
   return shownSlots(template.row).map((slot): BoundSlot => {
-    const { part, property, within } = slot;
-    if (within === undefined)
-      return { ...slot, ...boundSlot(template, slot, scope), seen: (item) => item };
-    const { repeat, at } = within;
-    const { over, elements } = listOf(repeat);
+    const { part, property } = slot;
+    const { fields, record: seen } = seenIn.at(slot.scope);
+    if (slot.scope === undefined) return { ...slot, ...boundSlot(template, slot, scope), seen };
     const key = `${part} ${property}`;
-    const fields = fieldsWithin(scope.fields, repeat, over, at);
     const bound = made.get(key) ?? boundSlot(template, slot, { ...scope, fields });
     made.set(key, bound);
     const gone = property === 'leaves' ? true : undefined;
-    const seen: BoundSlot['seen'] = (item, context) => elements.record(item, context, at);
     return {
       ...bound,
       ...slot,
@@ -145,6 +137,9 @@ function eachOnce(slots: readonly BoundSlot[]): readonly BoundSlot[] {
 const partFindings = (template: Template, scope: BindingScope): readonly Finding[] => [
   ...unknownNames(template, scope),
   ...namelessParts(template),
+  ...sharedFindings(template.row).flatMap(({ part, property, finding }) =>
+    placed(template, { part, property }, [finding]),
+  ),
   ...nestedRepeats(template.row).flatMap((part) =>
     placed(template, { part, property: 'over' }, [bindingFindings.repeatNested(part)]),
   ),

@@ -86,6 +86,46 @@ export const bindingFindings = {
     hint: 'Repeat one of them, or make one list of both with an expression.',
   }),
 
+  sharedUnknown: (of: string) =>
+    error(
+      'shared-unknown',
+      `The project keeps no shared part “${of}”: nothing stands there.`,
+      'Choose another one, or take it out.',
+    ),
+
+  sharedCircle: (circle: readonly string[]) =>
+    error(
+      'shared-circle',
+      `Shared parts hold each other: ${circle.join(' in ')}. Nothing stands there.`,
+      'Take one of them out of the other.',
+    ),
+
+  sharedTooMuch: (of: string) =>
+    error(
+      'shared-too-much',
+      `With the parts of “${of}” the row has more than a row can have: they do not stand there.`,
+      'Use fewer shared parts within each other.',
+    ),
+
+  inputMissing: (of: string, name: string): Finding => ({
+    code: 'input-missing',
+    severity: 'warning',
+    place: { in: 'expression', from: 0, to: 0 },
+    message: clipped(`Nothing feeds “${name}” of the shared part “${of}”.`),
+    hint: 'Bind it to a value, or say that it may be missing.',
+  }),
+
+  inputUnknown: (of: string, name: string, known: readonly string[]): Finding => {
+    const near = nearest(name, known);
+    return {
+      code: 'input-unknown',
+      severity: 'warning',
+      place: { in: 'expression', from: 0, to: 0 },
+      message: clipped(`The shared part “${of}” has no input “${name}”.`),
+      hint: near === undefined ? 'Take it away.' : `Did you mean ${near}?`,
+    };
+  },
+
   option: ({ name }: NamedFormat, option: string, { message, hint }: Finding) =>
     error('format-option', `The ${option} of the format “${name}”: ${message}`, hint),
 

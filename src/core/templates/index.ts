@@ -18,12 +18,26 @@ export {
 } from './bound';
 export { type BoundSlot, type CompiledTemplate, checkTemplate, compileTemplate } from './compile';
 export { draftRow, likelyPart } from './draft';
+export { expandedRow, knownId, shownSlots } from './expanded/expand';
+export {
+  openedTemplate,
+  prefixOf,
+  type SharedPart,
+  usesAround,
+  type WrittenAt,
+  writtenAt,
+} from './expanded/open';
+export { elementPaths, fieldsAt } from './expanded/seen';
 export {
   allKinds,
+  declaredInput,
   draftImage,
   draftLabel,
   draftStack,
   type ImagePart,
+  type Inputs,
+  inputNamed,
+  inputProperty,
   insertedKinds,
   isName,
   kindOf as kindOfPart,
@@ -38,6 +52,7 @@ export {
   type RunPart,
   ratingGap,
   type Setting,
+  type SharedUse,
   type Size,
   type StackPart,
   type StandingPart,
@@ -45,10 +60,8 @@ export {
 } from './parts';
 export type { EntryValue } from './parts/entry-value';
 export { type Constant, isContent, type Property } from './property';
-export { elementPaths, fieldsAt } from './repeated/elements';
-export { expandedRow, knownId, shownSlots } from './repeated/expand';
 export { addRun, insertPart, partIds, removePart, replacePart, type Side } from './rewrite';
-export { colourShape, spacingShape, templateShape, textStyleShape } from './shape';
+export { colourShape, rowShape, spacingShape, templateShape, textStyleShape } from './shape';
 export { neutralStyles, styleNamed, type TextStyle } from './styles';
 export {
   childrenOf,

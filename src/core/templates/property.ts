@@ -1,4 +1,5 @@
 import { byKey, type Shape } from '../shape';
+import type { ValueType } from '../values';
 import { type Binding, type Bound, boundShape } from './bound';
 import type { LineCount, Padding, Radius, Size } from './parts/size';
 
@@ -25,8 +26,12 @@ export type PropertyKind =
         /** Parts stand once for each of its elements. */
         | 'list'
         /** What expressions call something. */
-        | 'name';
+        | 'name'
+        /** A part that the project keeps. */
+        | 'shared';
     }
+  /** What a shared part is given. */
+  | { readonly kind: 'input'; readonly type: ValueType }
   /** Within its bounds; `step`: what an arrow key adds. */
   | {
       readonly kind: 'number';
@@ -79,7 +84,7 @@ export const maxPx = 2_000;
 
 /** As the file has it: a constant or, where it may be bound, an expression with what belongs to it. */
 export const storedShape = ({ kind, shape, isBindable }: Property): Shape<Constant | Bound> =>
-  kind === 'list'
+  kind === 'list' || kind === 'input'
     ? boundShape
     : isBindable
       ? byKey<Constant | Bound>([['expr', boundShape]], shape)

@@ -2,6 +2,7 @@ import {
   byMember,
   id,
   list,
+  mapOf,
   named,
   number,
   optional,
@@ -10,6 +11,7 @@ import {
   type Shape,
   text,
 } from '../shape';
+import { boundShape } from './bound';
 import {
   allKinds,
   kinds,
@@ -42,6 +44,7 @@ const runShape: Shape<RunPart> = named(
 const held = {
   children: () => list(partShape, { max: 200 }),
   runs: () => optional(list(runShape, { max: 20 })),
+  inputs: () => optional(mapOf(boundShape)),
 };
 
 const casesOf = (
@@ -65,7 +68,7 @@ const kindShape = ({ properties, holds }: PartKind, where: 'row' | 'within'): Sh
   });
 
 /** The outermost part is a stack. */
-const rowShape: Shape<StackPart> = named(
+export const rowShape: Shape<StackPart> = named(
   'row',
   () => byMember<StackPart>('part', casesOf([kinds.stack], 'row')),
   1,

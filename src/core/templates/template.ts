@@ -1,6 +1,18 @@
 import { ownValue } from '../base';
 import { type Bound, isBound } from './bound';
-import { kindOf, type LabelPart, type Part, type StackPart } from './parts';
+import {
+  type Declared,
+  declaredInput,
+  type Inputs,
+  inputNamed,
+  inputProperty,
+  inputsWith,
+  kindOf,
+  type LabelPart,
+  type Opened,
+  type Part,
+  type StackPart,
+} from './parts';
 import { type Constant, isContent, type Property } from './property';
 
 /** What a row or cell of one item type looks like. Its outermost part is always a stack. */
@@ -18,9 +30,10 @@ export function* partsOf(part: Part): Generator<Part, void> {
   for (const child of childrenOf(part)) yield* partsOf(child);
 }
 
-/** The parts in a part: those of a stack, runs of a label. */
+/** The parts in a part: those of a stack, runs of a label, what a shared part is once it is looked up. */
 export function childrenOf(part: Part): readonly Part[] {
   if (part.part === 'stack') return part.children;
+  if (part.part === 'shared') return part.opened?.children ?? [];
   return part.part === 'label' ? (part.runs ?? []) : [];
 }
 
@@ -44,16 +57,35 @@ export function stackAround(row: StackPart, id: string): StackPart | undefined {
   return undefined;
 }
 
+/** What a part may say: what its kind declares, and inputs of a shared part that are fed. */
+export function declaredOf(part: Part): Declared {
+  const { properties } = kindOf(part);
+  if (part.part !== 'shared') return properties;
+  const fields = part.opened?.inputs ?? [];
+  const inputs = Object.keys(part.inputs ?? {}).map((name) => [
+    inputProperty(name),
+    declaredInput(
+      name,
+      fields.find((field) => field.name === name),
+    ),
+  ]);
+  return { ...properties, ...Object.fromEntries(inputs) };
+}
+
 /** What a part says of a property; undefined: nothing, so that the default holds. */
 export function propertyOf(part: Part, property: string): Constant | Bound | undefined {
-  const said: Readonly<Record<string, Constant | Bound | readonly Part[] | undefined>> = part;
+  const input = part.part === 'shared' ? inputNamed(property) : undefined;
+  if (part.part === 'shared' && input !== undefined) return ownValue(part.inputs ?? {}, input);
+  const said: Readonly<Record<string, Constant | Bound | Held | undefined>> = part;
   const own = Object.hasOwn(kindOf(part).properties, property)
     ? ownValue(said, property)
     : undefined;
-  return isParts(own) ? undefined : own;
+  return isHeld(own) ? undefined : own;
 }
 
-const isParts = (value: unknown): value is readonly Part[] => Array.isArray(value);
+/** What a part has in it. No kind declares it as a property. */
+type Held = readonly Part[] | Inputs | Opened;
+const isHeld = (value: unknown): value is Held => Array.isArray(value);
 
 /** The part with a property set, in the order of its kind; undefined: put back to its default. */
 export function withProperty<P extends Part>(
@@ -61,9 +93,13 @@ export function withProperty<P extends Part>(
   property: string,
   value: Constant | Bound | undefined,
 ): P {
-  const made = { ...part, [property]: value };
-  if (value === undefined) Reflect.deleteProperty(made, property);
-  return property in part || value === undefined ? made : inOrder(made);
+  const input = part.part === 'shared' ? inputNamed(property) : undefined;
+  const isInput = part.part === 'shared' && input !== undefined;
+  const key = isInput ? 'inputs' : property;
+  const next = isInput ? inputsWith(part.inputs, input, value) : value;
+  const made = { ...part, [key]: next };
+  if (next === undefined) Reflect.deleteProperty(made, key);
+  return key in part || next === undefined ? made : inOrder(made);
 }
 
 /** What is said for the first time stands where the kind has it, so that files are told apart by lines. */
@@ -100,6 +136,10 @@ export function mapParts<P extends Part>(part: P, change: <Q extends Part>(part:
   const changed = change(part);
   if (changed.part === 'stack')
     return { ...changed, children: changed.children.map((child) => mapParts(child, change)) };
+  if (changed.part === 'shared' && changed.opened !== undefined) {
+    const children = changed.opened.children.map((child) => mapParts(child, change));
+    return { ...changed, opened: { ...changed.opened, children } };
+  }
   return changed.part === 'label' && changed.runs !== undefined
     ? { ...changed, runs: changed.runs.map((run) => change(run)) }
     : changed;
@@ -110,7 +150,7 @@ export const slotsOf = (row: Part): readonly Slot[] =>
   [...partsOf(row)].flatMap((part) => slotsOfPart(part));
 
 function slotsOfPart(part: Part): readonly Slot[] {
-  return Object.entries(kindOf(part).properties).flatMap(([property, declared]): Slot[] => {
+  return Object.entries(declaredOf(part)).flatMap(([property, declared]): Slot[] => {
     const binding = propertyOf(part, property);
     const isFed = isBound(binding) || (isContent(declared) && typeof binding === 'string');
     return isFed ? [{ part: part.id, property, declared, binding }] : [];

@@ -33,7 +33,7 @@ export { type FunctionEntry, functionTable, Missing } from './functions';
 export { instantOf } from './functions/instant';
 export { type NearestValue, nearestValue } from './nearest-value';
 export { renameStep } from './rename';
-export { kindOf, type ResultType, typeOfResult } from './result-type';
+export { type Kind, kindOf, type ResultType, typeOfResult } from './result-type';
 export { type Cases, type CaseValue, casesIn, fallsOn, textOfCases } from './syntax/cases';
 export {
   type Decoding,

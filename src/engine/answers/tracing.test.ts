@@ -56,7 +56,7 @@ describe('the trace', () => {
 describe('formats are tried without touching the project', () => {
   test('by format, locale and item; what has no text says why', () => {
     const written = tryFormats(open(), {
-      template: place.template,
+      place,
       expr: 'price',
       formats: [undefined, { as: 'money', currency: { expr: 'currency' } }],
       locales: ['en', 'de'],

@@ -33,7 +33,7 @@ export type FormattedValue = { readonly text: string } | { readonly why: string 
 
 /** Formats to try on the values of an expression, without touching the project. */
 export interface FormatTrial {
-  readonly template: string;
+  readonly place: PropertyPlace;
   readonly expr: string;
   /** Where one is undefined, the value is written as it is. */
   readonly formats: readonly (Format | undefined)[];
@@ -104,17 +104,21 @@ function undecoded(scene: Scene, step: string | undefined, item: number): string
 /** Formats on the values of an expression, by format, locale and item. */
 export function tryFormats(
   scene: Scene,
-  { template: id, expr, formats, locales, items }: FormatTrial,
+  { place, expr, formats, locales, items }: FormatTrial,
 ): FormattedValue[][][] {
   const { project } = scene;
-  const template = project === undefined ? undefined : withId(project.templates, id);
-  if (project === undefined || template === undefined) return [];
+  const compiled = scene.compiled(place.template);
+  if (project === undefined || compiled === undefined) return [];
+  const { fields, record: seen } = compiled.seenAt(place);
   const held = scene.shownItems();
   return formats.map((format) =>
     locales.map((locale) => {
-      const scope = scopeFor(project, template.type, scene.lookUp, locale);
-      const write = writtenAs(expr, format, scope);
-      return items.map((item) => write(held[item] ?? {}, scene.contextOf(item)));
+      const scope = scopeFor(project, compiled.template.type, scene.lookUp, locale);
+      const write = writtenAs(expr, format, { ...scope, fields });
+      return items.map((item) => {
+        const context = scene.contextOf(item);
+        return write(seen(held[item] ?? {}, context) ?? {}, context);
+      });
     }),
   );
 }

@@ -7,7 +7,7 @@ import {
   tokensOf,
   withId,
 } from '../../core/project';
-import type { CompiledTemplate } from '../../core/templates';
+import { type CompiledTemplate, type Template, usesAround, writtenAt } from '../../core/templates';
 
 interface Known {
   /** As JSON, what it was made of: a project that crossed from the page is another object each time. */
@@ -29,10 +29,12 @@ export class CompiledTemplates {
 
   take(project: Project, locale: string): void {
     if (project === this.project && locale === this.locale) return;
-    const { types, formats, sources, pictures } = project;
+    const { types, formats, sources, pictures, sharedParts } = project;
     const keys = sources.map(({ id, key }) => [id, key]);
     const names = pictures.map(({ name }) => name);
-    this.around = JSON.stringify([types, formats, keys, locale, tokensOf(project), names]);
+    this.around = JSON.stringify([
+      ...[types, formats, keys, locale, tokensOf(project), names, sharedParts],
+    ]);
     this.project = project;
     this.locale = locale;
     this.findingsKnown = undefined;
@@ -58,8 +60,29 @@ export class CompiledTemplates {
     if (project === undefined) return [];
     this.findingsKnown ??= [
       ...brokenReferences(project),
-      ...project.templates.flatMap(({ id }) => this.compiled(id)?.findings ?? []),
+      ...eachWrittenOnce(
+        project.templates.flatMap(({ id }) => this.compiled(id)?.findings ?? []),
+        (id) => this.compiled(id)?.template,
+      ),
     ];
     return this.findingsKnown;
   }
+}
+
+/** What is wrong within a shared part is told where it is used first. */
+function eachWrittenOnce(
+  findings: readonly Finding[],
+  templateOf: (id: string) => Template | undefined,
+): readonly Finding[] {
+  const known = new Set<string>();
+  return findings.filter(({ code, message, place }) => {
+    if (place.in !== 'part' || usesAround(place.part).length === 0) return true;
+    const row = templateOf(place.template)?.row;
+    if (row === undefined) return true;
+    const { shared, part } = writtenAt(row, place.part);
+    const key = JSON.stringify([code, message, shared, part, place.property]);
+    const isNew = !known.has(key);
+    known.add(key);
+    return isNew;
+  });
 }

@@ -24,6 +24,6 @@ export const partViews: Readonly<Record<string, PartView>> = {
   ...{ badge, progress, meter, rating, swatch },
   ...{ switch: switchView, checkbox, slider, stepper },
   ...{ button, link },
-  ...{ space, line, stack },
+  ...{ space, line, stack, shared: stack },
 };
 export const viewOfWords = label;

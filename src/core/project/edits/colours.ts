@@ -45,8 +45,8 @@ export function renameColour(name: string, wish: string): Edit {
       const colours = coloursOf(project).map((colour) =>
         colour.name === name ? { ...colour, name: next } : colour,
       );
-      const templates = withNameChanged(project, 'colour', name, next);
-      return ok({ ...withStylesNamed(project, name, next), templates, colours });
+      const renamed = withNameChanged(project, 'colour', name, next);
+      return ok({ ...withStylesNamed(renamed, name, next), colours });
     },
   };
 }
@@ -59,8 +59,8 @@ export function removeColour(name: string): Edit {
       const colours = coloursOf(project).filter((colour) => colour.name !== name);
       const [first] = colours;
       if (first === undefined) return failed('A project needs a colour: its texts have one.');
-      const templates = withoutName(project, 'colour', name, first.name);
-      return ok({ ...withStylesNamed(project, name, first.name), templates, colours });
+      const without = withoutName(project, 'colour', name, first.name);
+      return ok({ ...withStylesNamed(without, name, first.name), colours });
     },
   };
 }

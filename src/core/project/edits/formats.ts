@@ -2,6 +2,7 @@ import { failed, freeId, ok, slug } from '../../base';
 import { type Format, isLocale, type NamedFormat } from '../../formats';
 import { type Binding, mapBindings } from '../../templates';
 import { editById, withId } from '../project';
+import { withRows } from '../rows/rows';
 import type { UsedIds } from '../used-ids';
 import type { Edit } from './edit';
 
@@ -42,15 +43,10 @@ export function removeFormat(id: string): Edit {
   return {
     name: `Remove format ${id}`,
     apply(project) {
-      const templates = project.templates.map((template) => {
-        const row = mapBindings(template.row, without);
-        return { ...template, row };
-      });
+      const plain = withRows(project, ({ row }) => mapBindings(row, without));
       const formats = (project.formats ?? []).filter((format) => format.id !== id);
-      const { formats: _, ...others } = project;
-      return ok(
-        formats.length === 0 ? { ...others, templates } : { ...project, templates, formats },
-      );
+      const { formats: _, ...others } = plain;
+      return ok(formats.length === 0 ? others : { ...plain, formats });
     },
   };
 }

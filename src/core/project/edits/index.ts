@@ -38,7 +38,24 @@ import {
   takeSet,
   takeTokens,
 } from './styles';
-import { addRunTo, addTemplate, bind, freePartId, insert, remove, set } from './templates';
+import {
+  addInput,
+  changeInput,
+  removeInput,
+  removeShared,
+  renameInput,
+  renameShared,
+  share,
+} from './templates/shared';
+import {
+  addRunTo,
+  addTemplate,
+  bind,
+  freePartId,
+  insert,
+  remove,
+  set,
+} from './templates/templates';
 import {
   addComputed,
   addField,
@@ -52,7 +69,7 @@ import {
 } from './types';
 
 export { type Edit, inOneStep } from './edit';
-export type { PropertyPlace } from './templates';
+export type { PropertyPlace } from './templates/templates';
 export type { FieldPlace } from './types';
 export { freeFormatId, freePartId };
 
@@ -112,6 +129,13 @@ export const edits = {
   removeColour,
   remove,
   set,
+  share,
+  renameShared,
+  removeShared,
+  addInput,
+  changeInput,
+  renameInput,
+  removeInput,
   addPictures,
   removePicture,
   renamePicture,

@@ -1,6 +1,7 @@
 import { count, failed, ok } from '../../base';
 import type { Picture } from '../../pictures';
-import { type Binding, mapBindings, slotsOf, type Template } from '../../templates';
+import { mapBindings, type StackPart } from '../../templates';
+import { withRows } from '../rows/rows';
 import type { Edit } from './edit';
 
 /** Pictures join the project; one of a name that is there takes its place. */
@@ -40,20 +41,12 @@ export function renamePicture(name: string, wish: string): Edit {
       const pictures = project.pictures.map((each) =>
         each.name === name ? { ...each, name: next } : each,
       );
-      const templates = project.templates.map((template) => withPictureNamed(template, name, next));
-      return ok({ ...project, pictures, templates });
+      return ok({ ...withRows(project, ({ row }) => withPictureNamed(row, name, next)), pictures });
     },
   };
 }
 
-function withPictureNamed(template: Template, name: string, next: string): Template {
-  const names = (binding: Binding) => binding === name;
-  const isUsed = slotsOf(template.row).some(
-    ({ declared, binding }) => declared.kind === 'picture' && names(binding),
+const withPictureNamed = (row: StackPart, name: string, next: string): StackPart =>
+  mapBindings(row, (binding, { kind }) =>
+    kind === 'picture' && binding === name ? next : binding,
   );
-  if (!isUsed) return template;
-  const row = mapBindings(template.row, (binding, { kind }) =>
-    kind === 'picture' && names(binding) ? next : binding,
-  );
-  return { ...template, row };
-}

@@ -1,7 +1,8 @@
 import { failed, ok } from '../../base';
 import { mapParts, propertyOf, type SpacingStep, withProperty } from '../../templates';
-import { usesOfName, withNameChanged } from '../named-uses';
+import { propertiesNaming, withNameChanged } from '../named-uses';
 import { type Project, spacingOf } from '../project';
+import { withRows } from '../rows/rows';
 import type { Edit } from './edit';
 
 export function addStep(step: SpacingStep): Edit {
@@ -37,8 +38,7 @@ export function renameStepOf(name: string, wish: string): Edit {
       if (named(project, next) !== undefined)
         return failed(`There is a spacing step "${next}" already.`);
       const spacing = withStep(project, name, { ...step, name: next });
-      const templates = withNameChanged(project, 'spacing', name, next);
-      return ok({ ...project, templates, spacing });
+      return ok({ ...withNameChanged(project, 'spacing', name, next), spacing });
     },
   };
 }
@@ -51,22 +51,18 @@ export function removeStep(name: string): Edit {
       const px = named(project, name)?.px;
       if (px === undefined) return failed(`There is no spacing step "${name}".`);
       const spacing = spacingOf(project).filter((step) => step.name !== name);
-      const uses = usesOfName(project, 'spacing', name);
-      const templates = project.templates.map((template) => ({
-        ...template,
-        row: mapParts(template.row, (part) =>
-          uses
-            .filter((use) => use.template === template.id && use.part === part.id)
-            .reduce(
-              (made, { property }) =>
-                propertyOf(made, property) === name
-                  ? withProperty(made, property, lengthOf(property, px))
-                  : made,
-              part,
-            ),
+      const without = withRows(project, ({ row }) =>
+        mapParts(row, (part) =>
+          propertiesNaming(part, 'spacing').reduce(
+            (made, property) =>
+              propertyOf(made, property) === name
+                ? withProperty(made, property, lengthOf(property, px))
+                : made,
+            part,
+          ),
         ),
-      }));
-      return ok({ ...project, templates, spacing });
+      );
+      return ok({ ...without, spacing });
     },
   };
 }

@@ -59,8 +59,7 @@ export function renameStyle(name: string, wish: string): Edit {
       const textStyles = stylesOf(project).map((style) =>
         style.name === name ? { ...style, name: next } : style,
       );
-      const templates = withNameChanged(project, 'style', name, next);
-      return ok({ ...project, templates, textStyles });
+      return ok({ ...withNameChanged(project, 'style', name, next), textStyles });
     },
   };
 }
@@ -73,8 +72,7 @@ export function removeStyle(name: string): Edit {
       const textStyles = stylesOf(project).filter((style) => style.name !== name);
       const [first] = textStyles;
       if (first === undefined) return failed('A project needs a style: its texts have one.');
-      const templates = withoutName(project, 'style', name, first.name);
-      return ok({ ...project, templates, textStyles });
+      return ok({ ...withoutName(project, 'style', name, first.name), textStyles });
     },
   };
 }

@@ -10,7 +10,7 @@ import {
   withComputedSettled,
 } from '../../values';
 import { editById, type ItemType, type Project, type Source, typesOf, withId } from '../project';
-import { renamedInFields, renamedInFormats, renamedInTemplates } from '../uses';
+import { renamedInFields, renamedInFormats, renamedInRows } from '../uses';
 import type { Edit } from './edit';
 
 /** A field of a type, through records. */
@@ -42,17 +42,16 @@ export function renameField({ type: id, path }: FieldPlace, wish: string): Edit 
       const beside = [...path.slice(0, -1), name];
       const taken = types.find((each) => fieldAtPath(each.fields, beside) !== undefined);
       if (taken !== undefined) return failed(`${taken.name} has a field ${name} already.`);
-      const templates = renamedInTemplates(project, types, path, name);
       const formats = renamedInFormats(project, types, path, name);
       const renamed = (field: Field): Field => renamedField(field, name);
-      const next = withTypes(project, types, (each) =>
+      const next = withTypes(renamedInRows(project, types, path, name), types, (each) =>
         changeField({ ...each, fields: renamedInFields(each.fields, path, name) }, path, renamed),
       );
       const sources =
         path.length === 1
           ? editById(next.sources, source.id, (each) => renamedSource(each, lastOf(path), name))
           : next.sources;
-      return ok({ ...next, templates, sources, ...(formats !== undefined && { formats }) });
+      return ok({ ...next, sources, ...(formats !== undefined && { formats }) });
     },
   };
 }

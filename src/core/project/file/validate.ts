@@ -37,7 +37,7 @@ function held<T>(work: () => T, file: string): Result<T, Finding> {
 
 const parts = [
   ...(['sources', 'types', 'templates', 'lists', 'pictures', 'formats', 'locales'] as const),
-  ...(['fonts', 'textStyles', 'colours', 'spacing'] as const),
+  ...(['sharedParts', 'fonts', 'textStyles', 'colours', 'spacing'] as const),
   ...(['widths', 'textSizes'] as const),
 ];
 const maxOfOne = 5_000;

@@ -18,7 +18,14 @@ import {
   type Shape,
   text,
 } from '../../shape';
-import { colourShape, spacingShape, templateShape, textStyleShape } from '../../templates';
+import {
+  colourShape,
+  rowShape,
+  type SharedPart,
+  spacingShape,
+  templateShape,
+  textStyleShape,
+} from '../../templates';
 import { checkedTextSizes, checkedWidths, maxChecked } from '../checked-at';
 import {
   formatVersion,
@@ -120,6 +127,13 @@ export const contentShape: Shape<string> = text(Number.MAX_SAFE_INTEGER, {
   pattern: ['^[A-Za-z0-9+/]*={0,2}$', 'be base64'],
 });
 
+const sharedPart: Shape<SharedPart> = record<SharedPart>({
+  id: id(),
+  name: text(),
+  inputs: fieldsShape,
+  row: rowShape,
+});
+
 const locale = () =>
   text(100, { test: { name: 'locale', words: 'name a locale', passes: isLocale } });
 
@@ -134,6 +148,7 @@ export const projectShape: Shape<Project> = record<Project>({
   sources: list(source, { tellsApart: 'id' }),
   types: list(itemType, { tellsApart: 'id' }),
   templates: list(templateShape, { tellsApart: 'id' }),
+  sharedParts: optional(list(sharedPart, { tellsApart: 'id', max: 500 })),
   lists: list(listOfItems, { tellsApart: 'id' }),
   pictures: list(picture, { tellsApart: 'name' }),
   formats: optional(list(formatShape, { max: 500 })),

@@ -2,6 +2,7 @@
 import {
   byKey,
   byKind,
+  id,
   number as numberShape,
   oneOf,
   record,
@@ -194,6 +195,16 @@ const namePattern = '^(?!item$)[A-Za-z_][A-Za-z0-9_]*$';
 
 /** Whether expressions can call something so. */
 export const isName = (text: string): boolean => new RegExp(namePattern).test(text);
+
+/** The id of a shared part. */
+export const sharedName = (words: string): Property<string, false, true> => ({
+  kind: 'shared',
+  words,
+  isBindable: false,
+  isRequired: true,
+  default: undefined,
+  shape: id(),
+});
 
 /** What expressions call something. */
 export const name = (words: string, value: string): Settable<string> => ({

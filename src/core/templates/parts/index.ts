@@ -3,6 +3,7 @@
  * once, and this list that names them all. Slots, the file's shape, binding, renaming, the survey,
  * the fields on the screen, the insert menu and the help follow from it.
  */
+import type { Field } from '../../values';
 import { type BadgePart, badge } from './controls/badge';
 import { type ButtonPart, button } from './controls/button';
 import { type CheckboxPart, checkbox } from './controls/checkbox';
@@ -19,6 +20,7 @@ import type { PartKind } from './kind';
 import { type LabelItself, label } from './label';
 import { type LinePart, line } from './line';
 import { type RunPart, run } from './run';
+import { type SharedUseItself, shared } from './shared';
 import { type SpacePart, space } from './space';
 import { type StackItself, stack } from './stack';
 
@@ -30,11 +32,26 @@ export { draftImage } from './image';
 export type { Declared, PartKind } from './kind';
 export { draftLabel } from './label';
 export { type Setting, settingsIn } from './setting';
+export { declaredInput, type Inputs, inputNamed, inputProperty, inputsWith } from './shared';
 export type { LineCount, Padding, Radius, Size } from './size';
 export { draftStack } from './stack';
 export type { ImagePart, RunPart };
 
 export type LabelPart = LabelItself & { readonly runs?: readonly RunPart[] };
+/** Where a shared part is used. */
+export type SharedUse = SharedUseItself & {
+  /** What stands there, once that is looked up: files do not have it. */
+  readonly opened?: Opened;
+};
+export interface Opened {
+  /** Undefined: the project keeps no such part. */
+  readonly inputs: readonly Field[] | undefined;
+  /** The shared parts that it would hold itself by, the first one again at the end. */
+  readonly circle?: readonly string[];
+  /** The row has more parts than a row can have. */
+  readonly isTooMuch?: true;
+  readonly children: readonly StandingPart[];
+}
 export type StackPart = StackItself & { readonly children: readonly StandingPart[] };
 /** A part with a box of its own. */
 export type StandingPart =
@@ -53,6 +70,7 @@ export type StandingPart =
   | LinkPart
   | SpacePart
   | LinePart
+  | SharedUse
   | StackPart;
 export type Part = StandingPart | RunPart;
 
@@ -61,19 +79,23 @@ export const kinds = {
   ...{ badge, progress, meter, rating, swatch },
   ...{ switch: switchKind, checkbox, slider, stepper },
   ...{ button, link },
-  ...{ space, line, stack },
+  ...{ space, line, stack, shared },
 };
 
 const byName: Readonly<Record<string, PartKind>> = kinds;
 
 export const allKinds = (): readonly PartKind[] => Object.values(byName);
 
-type Inserted = Exclude<(typeof kinds)[keyof typeof kinds], typeof run | typeof stack>;
+type Inserted = Exclude<
+  (typeof kinds)[keyof typeof kinds],
+  typeof run | typeof stack | typeof shared
+>;
 
-/** Kinds that are put into a stack by themselves; a stack comes where two parts need one. */
+/** Kinds that are put into a stack by themselves; a stack comes where two parts need one, a shared part is one of the project's. */
 export const insertedKinds = (): readonly Inserted[] =>
   Object.values(kinds).filter(
-    (kind): kind is Inserted => kind.part !== run.part && kind.part !== stack.part,
+    (kind): kind is Inserted =>
+      kind.part !== run.part && kind.part !== stack.part && kind.part !== shared.part,
   );
 
 /** The kind of a part. */

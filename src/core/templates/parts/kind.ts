@@ -22,11 +22,12 @@ export interface PartKind<Name extends string = string, Properties extends Decla
     constants: Constants<Properties>,
     direction: 'across' | 'down' | 'over',
   ): {
+    readonly direction?: 'over';
     readonly width?: Size;
     readonly height?: Size;
     readonly padding?: Padding;
     readonly gap?: number;
-    readonly align?: 'centre';
+    readonly align?: 'centre' | 'stretch';
   };
   /** Whether a finger is to hit it. */
   readonly isTarget?: true;
@@ -37,8 +38,8 @@ export interface PartKind<Name extends string = string, Properties extends Decla
   /** The property that a value dropped on the part feeds; undefined: it shows nothing of its own. */
   readonly shows: (keyof Properties & string) | undefined;
   readonly properties: Properties;
-  /** What of other parts it has in it: any that stand in a row, or runs of words. */
-  readonly holds?: 'children' | 'runs';
+  /** What it has in it: parts that stand in a row, runs of words, what feeds inputs. */
+  readonly holds?: 'children' | 'runs' | 'inputs';
 }
 
 /** With what makes new parts of the kind. */

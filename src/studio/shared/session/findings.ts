@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { count, type Finding, type Place } from '../../../core/base';
-import { type Project, withId } from '../../../core/project';
+import { type Project, shownTemplate } from '../../../core/project';
 import { draftStack, leaves, slotsOf } from '../../../core/templates';
 import type { SlotSurvey, TemplateSurvey } from '../../../engine';
 import { handItem } from './at-hand';
@@ -50,7 +50,7 @@ function isAnswered(
   template: string,
   { part, property }: SlotSurvey,
 ): boolean {
-  const own = withId(project?.templates ?? [], template);
+  const own = project && shownTemplate(project, template);
   const slot = slotsOf(own?.row ?? noRow).find(
     (each) => each.part === part && each.property === property,
   );

@@ -1,20 +1,24 @@
 import { type DragEvent, type RefObject, useEffect, useMemo, useRef, useState } from 'react';
+import { edits } from '../../../core/project';
 import {
   type EntryValue,
+  inputProperty,
   isBound,
   kindOfPart,
   knownId,
+  type Part,
   partWithId,
   propertyOf,
+  usesAround,
 } from '../../../core/templates';
-import { pathText } from '../../../core/values';
+import { pathRead, pathText } from '../../../core/values';
 import { bindRow, createRow } from '../../../render';
 import { make } from '../../shared/session/editing';
 import { goWithin } from '../../shared/session/route';
 import { usePictures } from '../../shared/window/pictures';
 import { useWindow } from '../../shared/window/window-settings';
 import { useBenchItem, useTried } from './bench-item';
-import { bindPath } from './binding/binding-edits';
+import { bindPath, type Place } from './binding/binding-edits';
 import { insertPath } from './insert-menu';
 import type { Selection } from './selection';
 import { pathType } from './values-list';
@@ -55,7 +59,7 @@ export function Bench({ selection }: { readonly selection: Selection }) {
         className={`yc-bench scheme-${scheme} overflow-hidden rounded-md border border-ash`}
         style={{ zoom, width: device.widthPx }}
         onClick={(event) => {
-          const pressed = partAt(event.target);
+          const pressed = partPressed(partAt(event.target), part.id);
           if (pressed !== undefined) goWithin({ part: pressed }, 'replace');
         }}
         onDragOver={(event) => {
@@ -91,6 +95,13 @@ function partAt(target: EventTarget): string | undefined {
   return drawn && knownId(drawn);
 }
 
+/** First a shared part as a whole, then, once it is selected, what is in it. */
+function partPressed(pressed: string | undefined, selected: string): string | undefined {
+  if (pressed === undefined) return undefined;
+  const around = [selected, ...usesAround(selected)];
+  return usesAround(pressed).find((use) => !around.includes(use)) ?? pressed;
+}
+
 /** Binds a value to the part that it is dropped on if it takes one, else makes a new part for it at the end of the row. */
 function dropValue(event: DragEvent, selection: Selection): void {
   const path = readPath(event.dataTransfer.getData(pathType));
@@ -99,6 +110,12 @@ function dropValue(event: DragEvent, selection: Selection): void {
   const { template } = selection;
   const target = partWithId(template.row, partAt(event.target) ?? template.row.id);
   if (target === undefined) return;
+  const input = inputBehind(selection, target);
+  if (input !== undefined) {
+    if (make(edits.bind(input, { expr: pathText(path) })) === undefined)
+      goWithin({ part: input.part }, 'replace');
+    return;
+  }
   const property = kindOfPart(target).shows;
   const before = property === undefined ? undefined : propertyOf(target, property);
   if (property === undefined || (!isBound(before) && typeof before !== 'string')) {
@@ -109,6 +126,16 @@ function dropValue(event: DragEvent, selection: Selection): void {
     bindPath({ template: template.id, part: target.id, property }, pathText(path), before),
   );
   if (why === undefined) goWithin({ part: target.id }, 'replace');
+}
+
+/** The input that a part of a shared part shows: a value of the item feeds that, not the part. */
+function inputBehind({ template }: Selection, part: Part): Place | undefined {
+  const use = usesAround(part.id).at(-1);
+  const { shows } = kindOfPart(part);
+  const shown = shows === undefined ? undefined : propertyOf(part, shows);
+  const [input, ...more] = (isBound(shown) ? pathRead(shown.expr) : undefined) ?? [];
+  if (use === undefined || input === undefined || more.length > 0) return undefined;
+  return { template: template.id, part: use, property: inputProperty(input) };
 }
 
 function readPath(text: string): readonly string[] | undefined {

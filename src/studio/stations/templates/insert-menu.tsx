@@ -8,16 +8,17 @@ import {
   kinds,
   labelAround,
   likelyPart,
+  prefixOf,
+  type SharedPart,
   type Side,
   type StandingPart,
-  type Template,
 } from '../../../core/templates';
 import { type Field, fieldAtPath, isShowable, pathText } from '../../../core/values';
 import { Button, MenuButton } from '../../shared/controls/controls';
 import { make, whyNot } from '../../shared/session/editing';
 import { goWithin } from '../../shared/session/route';
 import { useSession } from '../../shared/session/session';
-import { pathsShown, type Selection } from './selection';
+import { fieldsSeen, pathsShown, type Selection } from './selection';
 
 const sides: readonly (readonly [Side, where: string])[] = [
   ['below', 'under'],
@@ -57,6 +58,7 @@ export function InsertMenu({ selection }: { readonly selection: Selection }) {
         ...(label === undefined
           ? []
           : [{ words: `Run at the end of ${label}`, onChoose: () => addRun(selection, label) }]),
+        ...sharedEntries(selection, name),
         ...listsOf(selection).map((field) => ({
           words: `${sentence(field.name)}, each under ${name}`,
           onChoose: () => insertRepeated(selection, field),
@@ -91,6 +93,30 @@ export function RemoveButton({ selection }: { readonly selection: Selection }) {
   );
 }
 
+/** Each shared part under and after the selected one. */
+const sharedEntries = (selection: Selection, beside: string) =>
+  (selection.project.sharedParts ?? []).flatMap((shared) =>
+    sidesOf('shared').map(([side, where]) => ({
+      words: `Shared part ${shared.name} ${where} ${beside}`,
+      onChoose: () => insertShared(selection, shared, side),
+    })),
+  );
+
+/** A use of a shared part: inputs are fed by values of their names. */
+function insertShared(selection: Selection, { id: of, inputs }: SharedPart, side: Side): void {
+  const { part, template } = selection;
+  const fields = fieldsSeen(selection, { part: part.id, property: '' });
+  const fed = inputs.flatMap(({ name }) =>
+    fields.some((field) => field.name === name)
+      ? [[name, { expr: pathText([name]) }] as const]
+      : [],
+  );
+  insert(selection, part.id, side, {
+    ...{ part: 'shared', id: freePartId(template, part.id, of), of },
+    ...(fed.length > 0 && { inputs: Object.fromEntries(fed) }),
+  });
+}
+
 /** A new part for a value that was dropped: an image or a label, by its type, name and values. */
 export function insertPath(
   selection: Selection,
@@ -102,55 +128,64 @@ export function insertPath(
   if (field === undefined) return;
   const sample = ownValue(useSession.getState().atHand?.value ?? {}, field.name);
   const kind = likelyPart(field, typeof sample === 'string' ? sample : undefined);
-  insert(selection, anchor, side, drafted(selection, kind, path, side));
+  insert(selection, anchor, side, drafted(selection, anchor, { kind, path, side }));
 }
 
 function insertNew(selection: Selection, anchor: string, side: Side, kind: string): void {
-  insert(selection, anchor, side, drafted(selection, kind, nextUnused(selection, kind), side));
+  const path = nextUnused(selection, anchor, kind);
+  insert(selection, anchor, side, drafted(selection, anchor, { kind, path, side }));
 }
 
 function insert({ template }: Selection, anchor: string, side: Side, part: StandingPart): void {
   if (make(edits.insert(template.id, anchor, side, part)) === undefined)
-    goWithin({ part: part.id }, 'replace');
+    goWithin({ part: prefixOf(anchor) + part.id }, 'replace');
 }
 
-function drafted(
-  { template }: Selection,
-  kind: string,
-  path: readonly string[] | undefined,
-  side: Side,
-): StandingPart {
-  const { id, binding } = named(template, kind, path);
+interface Draft {
+  readonly kind: string;
+  readonly path: readonly string[] | undefined;
+  readonly side: Side;
+}
+
+function drafted(selection: Selection, anchor: string, { kind, path, side }: Draft): StandingPart {
+  const { id, binding } = named(selection, anchor, kind, path);
   const where = side === 'below' || side === 'above' ? 'under' : 'beside';
   const drafting = insertedKinds().find(({ part }) => part === kind) ?? kinds.label;
   return drafting.draft(id, binding, where);
 }
 
 /** What a new part is called, and what feeds it. */
-function named(template: Template, kind: string, path: readonly string[] | undefined) {
+function named(
+  { template }: Selection,
+  anchor: string,
+  kind: string,
+  path: readonly string[] | undefined,
+) {
   const last =
     path
       ?.at(-1)
       ?.toLowerCase()
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^[^a-z]+|-+$/g, '') ?? '';
-  const id = freePartId(template, last === '' ? kind : last);
+  const id = freePartId(template, anchor, last === '' ? kind : last);
   return { id, binding: path === undefined ? 'New words' : { expr: pathText(path) } };
 }
 
 type ListField = Field & { readonly type: 'list' };
 
-const listsOf = ({ type }: Selection): readonly ListField[] =>
-  (type?.fields ?? []).filter((field): field is ListField => field.type === 'list');
+const listsOf = (selection: Selection): readonly ListField[] =>
+  fieldsSeen(selection, { part: selection.part.id, property: '' }).filter(
+    (field): field is ListField => field.type === 'list',
+  );
 
 /** A stack that stands for the elements of a list, each with what tells most of it. */
 function insertRepeated(selection: Selection, { name, of }: ListField): void {
-  const { template, part } = selection;
+  const { part } = selection;
   const inner = of.type === 'record' ? of.fields.find(isShowable) : undefined;
   const expr = inner === undefined ? 'each' : `each${inPath(inner.name)}`;
-  const { id } = named(template, 'badge', [name, 'each']);
+  const { id } = named(selection, part.id, 'badge', [name, 'each']);
   const badge = { ...kinds.badge.draft(id, { expr }, 'beside'), tint: 'soft', colour: 'ink' };
-  const stack = draftStack(named(template, 'stack', [name]).id, 'across', [badge], 'fit');
+  const stack = draftStack(named(selection, part.id, 'stack', [name]).id, 'across', [badge], 'fit');
   insert(selection, part.id, 'below', {
     ...stack,
     ...{ gap: 4, over: { expr: pathText([name]) }, more: { expr: '`+${rest}`' } },
@@ -162,17 +197,21 @@ const inPath = (name: string): string => pathText(['each', name]).slice('each'.l
 /** Has the selected label, or that of the selected run, go on with the next value that nothing shows yet. */
 function addRun(selection: Selection, label: string): void {
   const { template } = selection;
-  const { id, binding } = named(template, 'run', nextUnused(selection, 'run'));
+  const { id, binding } = named(selection, label, 'run', nextUnused(selection, label, 'run'));
   if (
     make(edits.addRunTo(template.id, label, kinds.run.draft(id, binding, 'beside'))) === undefined
   )
-    goWithin({ part: id }, 'replace');
+    goWithin({ part: prefixOf(label) + id }, 'replace');
 }
 
 /** The first showable field that no part reads yet; for an image, one whose name speaks of pictures. */
-function nextUnused(selection: Selection, kind: string): readonly string[] | undefined {
-  const fields = selection.type?.fields ?? [];
-  const used = new Set(pathsShown(selection).map((path) => path[0]));
+function nextUnused(
+  selection: Selection,
+  beside: string,
+  kind: string,
+): readonly string[] | undefined {
+  const fields = fieldsSeen(selection, { part: beside, property: '' });
+  const used = new Set(pathsShown(selection, prefixOf(beside)).map((path) => path[0]));
   const { project } = selection;
   const source = project.sources.find((each) => each.id === selection.type?.source);
   const free = fields.filter((field) => isShowable(field) && !used.has(field.name));

@@ -12,6 +12,7 @@ import RectangleHorizontal from 'lucide-react/icons/rectangle-horizontal';
 import Rows2 from 'lucide-react/icons/rows-2';
 import SlidersHorizontal from 'lucide-react/icons/sliders-horizontal';
 import SquareCheck from 'lucide-react/icons/square-check';
+import Stamp from 'lucide-react/icons/stamp';
 import Star from 'lucide-react/icons/star';
 import Tag from 'lucide-react/icons/tag';
 import TextCursor from 'lucide-react/icons/text-cursor';
@@ -23,6 +24,7 @@ import {
   constantsOf,
   isBound,
   type Part,
+  prefixOf,
   propertyOf,
 } from '../../../core/templates';
 import { Heading } from '../../shared/controls/controls';
@@ -60,6 +62,7 @@ const icons = {
   meter: Gauge,
   rating: Star,
   swatch: Droplet,
+  shared: Stamp,
   space: MoveHorizontal,
   line: Minus,
   image: ImageIcon,
@@ -86,7 +89,7 @@ function PartLine({ part, depth, chosen }: PartLineProps) {
         onClick={() => goWithin({ part: part.id }, 'replace')}
       >
         <Icon size={13} className="shrink-0 text-ash" aria-hidden="true" />
-        <span className="truncate">{part.id}</span>
+        <span className="truncate">{part.id.slice(prefixOf(part.id).length)}</span>
         <span className="shrink-0 text-sm font-normal text-ash">{about(part)}</span>
       </button>
       {childrenOf(part).length > 0 && (
@@ -102,6 +105,7 @@ function PartLine({ part, depth, chosen }: PartLineProps) {
 
 function about(part: Part): string {
   if (part.part === 'run') return 'goes on';
+  if (part.part === 'shared') return `shared: ${part.of}`;
   const { width, height, direction, gap } = constantsOf(part);
   if (direction !== undefined) return `${direction} · gap ${gap}`;
   return typeof height === 'object'

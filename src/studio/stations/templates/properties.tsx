@@ -11,7 +11,9 @@ import { TypedField } from './binding/typed-field';
 import { StackHeights } from './room/stack-heights';
 import { StackSpace } from './room/stack-space';
 import type { Selection } from './selection';
+import { WithinShared } from './shared/within-shared';
 
+const SharedInputs = onDemand(() => import('./shared/shared-inputs'));
 const AddLine = onDemand(() => import('./add-line'));
 
 /** What the selected part shows, and what it looks like: a field for each property of its kind. */
@@ -25,13 +27,14 @@ export function Properties({ selection }: { readonly selection: Selection }) {
   const isShow = ([name, property]: (typeof declared)[number]) =>
     isContent(property) || name === shows;
   const content = declared.filter(isShow);
-  const looks = declared.filter((each) => !isShow(each));
+  const looks = declared.filter((each) => !isShow(each) && each[1].kind !== 'shared');
   const isShown = ([name, property]: (typeof looks)[number]) =>
     !property.isRare || propertyOf(part, name) !== undefined;
   const isUnset = ([name, property]: (typeof content)[number]) =>
     !property.isRequired && isContent(property) && propertyOf(part, name) === undefined;
   return (
     <div className="min-h-0 overflow-y-auto px-3 py-1.5">
+      <WithinShared selection={selection} />
       <div className="columns-2 gap-x-6 [column-rule:1px_solid_var(--rule)] has-data-wide:columns-1 max-[1100px]:columns-1 in-data-[windows=two]:columns-1">
         <section aria-label="Shows">
           <Heading>Shows</Heading>
@@ -41,6 +44,11 @@ export function Properties({ selection }: { readonly selection: Selection }) {
             ) : (
               <LookField key={name} {...{ selection, name, property }} />
             ),
+          )}
+          {part.part === 'shared' && (
+            <Suspense fallback={null}>
+              <SharedInputs selection={selection} use={part} />
+            </Suspense>
           )}
           {part.part === 'stack' && (
             <>

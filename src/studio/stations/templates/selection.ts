@@ -1,13 +1,15 @@
-import { type ItemType, type Project, withId } from '../../../core/project';
+import { type ItemType, type Project, shownTemplate, withId } from '../../../core/project';
 import {
+  fieldsAt,
   isBound,
   type Part,
   partsOf,
   partWithId,
+  prefixOf,
   slotsOf,
   type Template,
 } from '../../../core/templates';
-import { makeExpression } from '../../../core/values';
+import { type Field, makeExpression } from '../../../core/values';
 import { useRoute } from '../../shared/session/route';
 import { useProject, useSession } from '../../shared/session/session';
 
@@ -27,8 +29,9 @@ export function useSelection(): Selection | undefined {
   if (project === undefined || route.page !== 'project') return undefined;
   const named =
     route.template === undefined ? undefined : withId(project.templates, route.template);
-  const template =
+  const written =
     named ?? project.templates.find((each) => each.type === typeAtHand) ?? project.templates[0];
+  const template = written && shownTemplate(project, written.id);
   if (template === undefined) return undefined;
   const selected = route.part === undefined ? undefined : partWithId(template.row, route.part);
   const firstLabel = [...partsOf(template.row)].find((part) => part.part === 'label');
@@ -40,10 +43,19 @@ export function useSelection(): Selection | undefined {
   };
 }
 
-/** Every path into the item that some part of the template reads. */
-export function pathsShown({ template, type }: Selection): readonly (readonly string[])[] {
-  const fields = type?.fields ?? [];
-  return slotsOf(template.row).flatMap(({ binding }) =>
-    isBound(binding) ? makeExpression(binding.expr, fields).paths : [],
+/** The fields that the expressions of a part see: those of the item, of an element, a shared part's inputs. */
+export const fieldsSeen = (
+  { template, type }: Selection,
+  place: { readonly part: string; readonly property: string },
+): readonly Field[] => fieldsAt(template.row, place, type?.fields ?? noFields);
+
+const noFields: readonly Field[] = [];
+
+/** Every path that some part reads of those whose ids begin so: into the item, or into inputs. */
+export function pathsShown(selection: Selection, prefix = ''): readonly (readonly string[])[] {
+  return slotsOf(selection.template.row).flatMap(({ part, property, binding }) =>
+    isBound(binding) && prefixOf(part) === prefix
+      ? makeExpression(binding.expr, fieldsSeen(selection, { part, property })).paths
+      : [],
   );
 }

@@ -8,6 +8,7 @@ import { InsertMenu, RemoveButton } from './insert-menu';
 import { Outline } from './outline';
 import { Properties } from './properties';
 import { type Selection, useSelection } from './selection';
+import { ShareButton } from './shared/share-button';
 import { Styles } from './styles/styles';
 import { Threads } from './threads';
 import { TraceLine } from './trace-line';
@@ -107,6 +108,7 @@ function Toolbar({ selection, isOfStyles = false }: ToolbarProps) {
         {!isOfStyles && (
           <>
             <InsertMenu selection={selection} />
+            <ShareButton selection={selection} />
             <RemoveButton selection={selection} />
           </>
         )}

@@ -1,5 +1,5 @@
 import { type RefObject, useEffect, useState } from 'react';
-import { slotsOf } from '../../../core/templates';
+import { slotsOf, usesAround } from '../../../core/templates';
 import { fieldAtPath, makeExpression, type ValueType } from '../../../core/values';
 import { markOf } from '../../shared/controls/typed';
 import type { Selection } from './selection';
@@ -87,7 +87,8 @@ function measureThreads(room: HTMLElement, { template, type, part }: Selection):
   if (row === undefined) return [];
   const threads: Thread[] = [];
   for (const slot of slotsOf(template.row)) {
-    if (typeof slot.binding === 'string') continue;
+    // What is in a shared part reads its inputs, not the item.
+    if (typeof slot.binding === 'string' || usesAround(slot.part).length > 0) continue;
     const target = room
       .querySelector(`.yc-bench [data-part="${slot.part}"]`)
       ?.getBoundingClientRect();

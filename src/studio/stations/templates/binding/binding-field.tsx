@@ -5,7 +5,7 @@ import { isShowable, pathText } from '../../../../core/values';
 import { ChoiceChips, Row } from '../../../shared/controls/controls';
 import { onDemand } from '../../../shared/controls/on-demand';
 import { make } from '../../../shared/session/editing';
-import type { Selection } from '../selection';
+import { fieldsSeen, type Selection } from '../selection';
 import { bindPath, follows, type Place } from './binding-edits';
 import { ExpressionInput } from './expression-input';
 import { isPattern, PatternField } from './pattern-field';
@@ -36,7 +36,7 @@ export function BindingField({ selection, property, declared, binding }: Binding
     setByExample(next === 'example');
     if (next === now || next === 'example') return;
     const path = kind === 'value' && typeof binding !== 'string' ? binding.expr : undefined;
-    const value = path ?? firstPath(selection);
+    const value = path ?? firstPath(selection, place);
     if (next === 'words') make(edits.bind(place, typeof binding === 'string' ? '' : binding.expr));
     else make(bindPath(place, next === 'value' ? value : `\`\${${value}}\``, binding));
   };
@@ -49,7 +49,7 @@ export function BindingField({ selection, property, declared, binding }: Binding
             'value',
             ...(takes === 'picture'
               ? (['pattern'] as const)
-              : takes === 'text'
+              : takes === 'text' && selection.type?.fields === fieldsSeen(selection, place)
                 ? ([{ value: 'example', words: 'by example' }] as const)
                 : []),
             { value: 'words', words: takes === 'picture' ? 'one picture' : 'fixed words' },
@@ -124,7 +124,7 @@ function ValueFields({ selection, place, declared, binding }: ValueFieldsProps) 
   );
 }
 
-const firstPath = ({ type }: Selection): string => {
-  const first = type?.fields.find(isShowable)?.name;
+const firstPath = (selection: Selection, place: Place): string => {
+  const first = fieldsSeen(selection, place).find(isShowable)?.name;
   return pathText(first === undefined ? [] : [first]);
 };

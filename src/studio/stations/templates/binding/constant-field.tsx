@@ -110,6 +110,8 @@ export function ConstantInput({ selection, name, property }: ConstantFieldProps)
     case 'name':
       return <NameField {...{ label, value, set }} />;
     case 'list':
+    case 'shared':
+    case 'input':
     case 'text':
     case 'address':
     case 'picture':

@@ -1,12 +1,6 @@
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { environmentOf, scopeFor } from '../../../../core/project';
-import {
-  type Bound,
-  checkSlot,
-  fieldsAt,
-  isContent,
-  type Property,
-} from '../../../../core/templates';
+import { type Bound, checkSlot, isContent, type Property } from '../../../../core/templates';
 import { casesIn, makeExpression, pathAt } from '../../../../core/values';
 import { Button } from '../../../shared/controls/controls';
 import { onDemand } from '../../../shared/controls/on-demand';
@@ -17,7 +11,7 @@ import { SpreadLine } from '../../../shared/expression/spread-line';
 import { make } from '../../../shared/session/editing';
 import { useLocale } from '../../../shared/session/locale';
 import { useSession } from '../../../shared/session/session';
-import type { Selection } from '../selection';
+import { fieldsSeen, type Selection } from '../selection';
 import { useSpanShown } from '../span-shown';
 import { bindPath, type Place } from './binding-edits';
 import { useEnds } from './use-ends';
@@ -40,13 +34,12 @@ export function ExpressionInput({ selection, place, binding, declared }: Express
   const [isAsText, setAsText] = useState(() => casesIn(binding.expr) === undefined);
   const [renaming, setRenaming] = useState<readonly string[]>();
   const item = useSession((session) => session.atHand?.value);
-  const ofType = type?.fields ?? [];
   // biome-ignore lint/correctness/useExhaustiveDependencies: what repeats the part is in its template
   const fields = useMemo(
-    () => fieldsAt(template.row, place, ofType),
-    [template.row, place.part, place.property, ofType],
+    () => fieldsSeen(selection, place),
+    [template.row, place.part, place.property, type],
   );
-  const isOfElement = fields !== ofType;
+  const isOfElement = type !== undefined && fields !== type.fields;
   useEffect(() => setText(binding.expr), [binding.expr]);
   const environment = useMemo(() => environmentOf(project), [project]);
   const use = isContent(declared) && binding.format === undefined ? 'text' : 'any';
@@ -127,7 +120,7 @@ function Results({ selection, place, binding, expr }: ResultsProps) {
   const { spread, items } = useEnds(selection, expr);
   const own = (selection.project.formats ?? []).find((format) => format.id === binding.format);
   const [written] = useWritten({
-    template: place.template,
+    place,
     expr,
     formats: [own],
     locales: [locale],

@@ -2,9 +2,10 @@ import type { Format } from '../../../../core/formats';
 import type { FormattedValue } from '../../../../engine';
 import { engine } from '../../../shared/session/session';
 import { useAnswer } from '../../../shared/session/use-answer';
+import type { Place } from './binding-edits';
 
 interface Asked {
-  readonly template: string;
+  readonly place: Place;
   readonly expr: string;
   readonly formats: readonly (Format | undefined)[];
   readonly locales: readonly string[];

@@ -16,7 +16,7 @@ import { useBenchItem } from '../bench-item';
 import { type Place, writeAs } from '../binding/binding-edits';
 import { useEnds } from '../binding/use-ends';
 import { useWritten, writtenText } from '../binding/use-written';
-import type { Selection } from '../selection';
+import { fieldsSeen, type Selection } from '../selection';
 import { FormatEditor } from './format-editor';
 
 interface FormatFieldProps {
@@ -27,13 +27,9 @@ interface FormatFieldProps {
 
 /** How a value is written: a format of the project, or a new one, each shown on the item at hand. */
 export default function FormatField({ selection, place, binding }: FormatFieldProps) {
-  const { project, type } = selection;
-  const { checked, paths } = makeExpression(
-    binding.expr,
-    type?.fields ?? [],
-    'any',
-    environmentOf(project),
-  );
+  const { project } = selection;
+  const fields = fieldsSeen(selection, place);
+  const { checked, paths } = makeExpression(binding.expr, fields, 'any', environmentOf(project));
   const formats = project.formats ?? [];
   const current = formats.find((format) => format.id === binding.format);
   if (checked === undefined || checked.type.type === 'record') return null;
@@ -57,7 +53,7 @@ export default function FormatField({ selection, place, binding }: FormatFieldPr
       )}
       {current !== undefined && (
         <>
-          <FormatEditor format={current} fields={type?.fields ?? []} />
+          <FormatEditor format={current} fields={fields} />
           <Samples {...{ selection, place, binding }} format={current} />
         </>
       )}
@@ -89,7 +85,7 @@ function FormatMenu({ selection, place, binding, current, fitting, proposals }: 
     ...proposals.map(({ format }) => format),
   ];
   const written = useWritten({
-    template: place.template,
+    place,
     expr: binding.expr,
     formats: tried,
     locales: [locale],
@@ -152,7 +148,7 @@ function Samples({
   const locales = (selection.project.locales ?? ['en']).slice(0, maxLocales);
   const { id: _, name: __, ...bare } = format;
   const [written] = useWritten({
-    template: place.template,
+    place,
     expr: binding.expr,
     formats: [bare],
     locales,

@@ -14,6 +14,7 @@ import { Button, Heading, MenuButton } from '../../../shared/controls/controls';
 import { onDemand } from '../../../shared/controls/on-demand';
 import { make } from '../../../shared/session/editing';
 import { goWithin, useRoute } from '../../../shared/session/route';
+import { SharedParts } from '../shared/shared-parts';
 import { Colours } from './colours';
 import { Fonts } from './fonts';
 import { lookOf } from './look';
@@ -85,6 +86,7 @@ export function Styles({ project }: { readonly project: Project }) {
           <>
             <Colours project={project} />
             <Spacing project={project} />
+            <SharedParts project={project} />
           </>
         ) : (
           <>

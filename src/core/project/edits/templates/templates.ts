@@ -1,26 +1,30 @@
-import { failed, freeId, ok, ownValue } from '../../base';
+import { failed, freeId, ok, ownValue } from '../../../base';
 import {
   addRun,
   type Binding,
   type Bound,
   type Constant,
+  declaredInput,
+  inputNamed,
   insertPart,
   isBound,
   kindOfPart,
+  type Part,
   type Property,
   partIds,
   partWithId,
+  prefixOf,
   type RunPart,
   removePart,
   replacePart,
   type Side,
-  type StackPart,
   type StandingPart,
   type Template,
   withProperty,
-} from '../../templates';
-import { editById, type Project, withId } from '../project';
-import type { Edit } from './edit';
+} from '../../../templates';
+import { withId } from '../../project';
+import type { Edit } from '../edit';
+import { editRow } from './row-edit';
 
 /** A property of a part of a template. */
 export interface PropertyPlace {
@@ -45,18 +49,27 @@ export function set(place: PropertyPlace, value: Constant | undefined, joins?: s
 
 function setting(
   name: string,
-  { template, part, property }: PropertyPlace,
+  place: PropertyPlace,
   value: Constant | Bound | undefined,
   joins: string | undefined,
 ): Edit {
-  const edit = editRow(name, template, (row) => {
+  const { property } = place;
+  const edit = editRow(name, place, (row, part) => {
     const target = partWithId(row, part);
-    const declared = target && ownValue(kindOfPart(target).properties, property);
+    const declared = target && declaredIn(target, property);
     if (declared === undefined || !canBe(declared, value)) return undefined;
     if (declared.isOfRow && part !== row.id) return undefined;
     return replacePart(row, part, (old) => withProperty(old, property, value));
   });
   return joins === undefined ? edit : { ...edit, joins };
+}
+
+/** What a part declares, inputs that nothing feeds yet too. */
+function declaredIn(part: Part, property: string): Property | undefined {
+  const input = part.part === 'shared' ? inputNamed(property) : undefined;
+  return input === undefined
+    ? ownValue(kindOfPart(part).properties, property)
+    : declaredInput(input, undefined);
 }
 
 const canBe = (declared: Property, value: Constant | Bound | undefined): boolean =>
@@ -66,30 +79,34 @@ const canBe = (declared: Property, value: Constant | Bound | undefined): boolean
 export function insert(template: string, anchor: string, side: Side, part: StandingPart): Edit {
   return editRow(
     part.part === part.id ? `Insert ${part.id}` : `Insert ${part.part} ${part.id}`,
-    template,
-    (row) => {
-      if (partWithId(row, anchor) === undefined) return undefined;
+    { template, part: anchor },
+    (row, beside) => {
+      if (partWithId(row, beside) === undefined) return undefined;
       const stackId = freeId('stack', [...partIds(row), part.id]);
-      return insertPart(row, anchor, side, { part, stackId });
+      return insertPart(row, beside, side, { part, stackId });
     },
   );
 }
 
 /** Has a label go on with a run. The run's id is made free first. */
 export const addRunTo = (template: string, label: string, run: RunPart): Edit =>
-  editRow(`Add run ${run.id}`, template, (row) =>
-    partWithId(row, label)?.part === 'label' ? addRun(row, label, run) : undefined,
+  editRow(`Add run ${run.id}`, { template, part: label }, (row, own) =>
+    partWithId(row, own)?.part === 'label' ? addRun(row, own, run) : undefined,
   );
 
 export function remove(template: string, part: string): Edit {
-  return editRow(`Remove ${part}`, template, (row) =>
-    part === row.id ? undefined : removePart(row, part),
+  return editRow(`Remove ${part}`, { template, part }, (row, own) =>
+    own === row.id ? undefined : removePart(row, own),
   );
 }
 
-/** An id for a new part that no part of the template has. */
-export function freePartId(template: Template, wish: string): string {
-  return freeId(wish, partIds(template.row));
+/** An id for a new part that no part has in the row in which `beside` is written. */
+export function freePartId(template: Template, beside: string, wish: string): string {
+  const prefix = prefixOf(beside);
+  const ids = partIds(template.row).flatMap((id) =>
+    prefixOf(id) === prefix ? [id.slice(prefix.length)] : [],
+  );
+  return freeId(wish, ids);
 }
 
 export function addTemplate(template: Template): Edit {
@@ -99,25 +116,6 @@ export function addTemplate(template: Template): Edit {
       if (withId(project.templates, template.id))
         return failed(`There is a template "${template.id}" already.`);
       return ok({ ...project, templates: [...project.templates, template] });
-    },
-  };
-}
-
-function editRow(
-  name: string,
-  id: string,
-  change: (row: StackPart) => StackPart | undefined,
-): Edit {
-  return {
-    name,
-    apply(project: Project) {
-      const template = withId(project.templates, id);
-      if (template === undefined) return failed(`There is no template "${id}".`);
-      const row = change(template.row);
-      if (row === undefined)
-        return failed('That part is not in the template, or has no such property.');
-      const templates = editById(project.templates, id, (each) => ({ ...each, row }));
-      return ok({ ...project, templates });
     },
   };
 }
