@@ -4,6 +4,7 @@ import {
   chromiumBreaks,
   drawnRuns,
   lineStarts,
+  type Numerals,
   Paragraph,
   type SliceChain,
 } from '../../src/core/text';
@@ -16,6 +17,7 @@ import { loadFaces, openPage, rowCss } from './page';
 const sizes = [11, 13, 14, 16, 17, 20, 24];
 const weights = [400, 500, 600, 700];
 const spacings = [0, 0.4, 3, -0.5];
+const numerals: readonly Numerals[] = ['proportional', 'tabular', 'usual'];
 
 interface RunOf {
   readonly words: string;
@@ -23,6 +25,7 @@ interface RunOf {
     readonly sizePx: number;
     readonly weight: number;
     readonly spacingPx: number;
+    readonly numerals: Numerals;
     /** Drawn in a font of the project's own, as far as that goes. */
     readonly isOwn: boolean;
   };
@@ -60,6 +63,7 @@ export async function compareLines(task: {
         sizePx: sizes[((at + run) * 3) % sizes.length] ?? 16,
         weight: weights[(at + run) % weights.length] ?? 400,
         spacingPx: task.isSet === true ? (spacings[(at + run) % spacings.length] ?? 0) : 0,
+        numerals: task.isSet === true ? (numerals[(at + 2 * run) % 3] ?? 'usual') : 'usual',
         isOwn: task.isSet === true && (at + run) % 3 > 0,
       });
       return { script, runs: runsOf(text, fonts, random, task.maxRuns ?? 1) };
@@ -89,7 +93,7 @@ export async function compareLines(task: {
             box.dir = 'auto';
             box.lang = language;
             const font = ({ font }: RunOf, linePx: number) =>
-              `font:${font.weight} ${font.sizePx}px/${linePx}px ${font.isOwn ? "'Own own'," : ''}${families};letter-spacing:${font.spacingPx}px`;
+              `font:${font.weight} ${font.sizePx}px/${linePx}px ${font.isOwn ? "'Own own'," : ''}${families};letter-spacing:${font.spacingPx}px;font-variant-numeric:${font.numerals === 'usual' ? 'normal' : `${font.numerals}-nums`}`;
             const [first, ...others] = runs;
             if (first === undefined) return 0;
             box.style.cssText = `width:${width}px;${font(first, 30)};${rowCss};overflow-wrap:anywhere`;
@@ -115,7 +119,8 @@ export async function compareLines(task: {
         const sizePx = Math.fround(font.sizePx * ratio);
         const spacingPx = Math.fround(Math.fround(font.spacingPx) * ratio);
         const chain = chains[font.isOwn ? 1 : 0] as SliceChain;
-        return { end, font: { chain, language, weight: font.weight, sizePx, spacingPx } };
+        const { weight, numerals } = font;
+        return { end, font: { chain, language, weight, sizePx, spacingPx, numerals } };
       });
       const paragraph = new Paragraph(textOf(runs), spans);
       widths.forEach((widthPx, j) => {

@@ -26,16 +26,17 @@ test.each([
     sizePx: fc.constantFrom(11, 12, 14, 15, 20, 28),
     weight: fc.constantFrom(400, 550, 600, 700),
     spacingPx: fc.constantFrom(0, 0, 0.3, 2),
+    numerals: fc.constantFrom('usual', 'usual', 'tabular', 'proportional'),
     ratio: fc.constantFrom(1, 1.25, 1.5, 2),
     widthPx: fc.integer({ min: 20, max: 700 }),
   });
   fc.assert(
-    fc.property(looks, ({ text, sizePx, weight, spacingPx, ratio, widthPx }) => {
+    fc.property(looks, ({ text, sizePx, weight, spacingPx, numerals, ratio, widthPx }) => {
       const own = new TextMeasures({ ratio, language: 'en' }, port).of([
-        { words: text, font: { sizePx, weight, spacingPx, family: undefined } },
+        { words: text, font: { sizePx, weight, spacingPx, family: undefined, numerals } },
       ]);
       const font = {
-        ...{ chain, weight, language: 'en', sizePx: Math.fround(sizePx * ratio) },
+        ...{ chain, weight, numerals, language: 'en', sizePx: Math.fround(sizePx * ratio) },
         spacingPx: Math.fround(Math.fround(spacingPx) * ratio),
       };
       const whole = new Paragraph(text, [{ end: text.length, font }]);

@@ -68,6 +68,7 @@ export function rowMaker(seed: number): () => RowCase {
     ...(random() < 0.1 && { height: byValue }),
     ...(random() < 0.15 && { weight: pick([300, 700, byValue]) }),
     ...(random() < 0.15 && { markup: 'inline' }),
+    ...(random() < 0.2 && { numerals: pick(['proportional', 'tabular']) }),
     ...(random() < 0.15 && { colour: pick(['woad', byValue]) }),
     ...limits(),
     ...(random() < 0.3 && { runs: Array.from({ length: whole(1, 3) }, run) }),

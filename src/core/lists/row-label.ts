@@ -14,6 +14,7 @@ export interface LabelFont {
   readonly spacingPx: number;
   /** A font of the project's own, by the id of its content; undefined: none. */
   readonly family: string | undefined;
+  readonly numerals: 'usual' | 'proportional' | 'tabular';
 }
 
 /** Words in one font. */
@@ -48,6 +49,7 @@ export class RowLabel {
   private fonts: readonly LabelFont[] = [];
   /** The language that its text is in; undefined: that of the list. */
   private language: string | undefined;
+  private readonly numerals: LabelFont['numerals'];
   /** The smallest size that its text may shrink to, in CSS px at 100 %; undefined: it may not. */
   readonly smallestPx: number | undefined;
 
@@ -59,6 +61,7 @@ export class RowLabel {
   ) {
     this.smallestPx = smallestOf(plan);
     this.language = languageOf(ownValue(plan.values, 'language'));
+    this.numerals = numeralsOf(ownValue(plan.values, 'numerals'));
     this.runs = [plan, ...plan.children].map(({ id, values }) => ({
       part: id,
       words: wordsOf(ownValue(values, 'text')),
@@ -160,6 +163,7 @@ export class RowLabel {
         weight: weight ?? (style === undefined ? own?.weight : undefined) ?? ofStyle,
         spacingPx: letterSpacing * textSize,
         family,
+        numerals: this.numerals,
       };
     });
     // All lines are as high as those of its highest run.
@@ -178,12 +182,21 @@ const strongWeight = 700;
 const bitsOfRun = ({ words, isMarked }: RowRun): readonly Pick<Bit, 'words' | 'look'>[] =>
   isMarked ? bitsOf(words) : [{ words, look: 'plain' }];
 
-const noFont: LabelFont = { sizePx: 0, weight: 400, spacingPx: 0, family: undefined };
+const noFont: LabelFont = {
+  sizePx: 0,
+  weight: 400,
+  spacingPx: 0,
+  family: undefined,
+  numerals: 'usual',
+};
 
 const wordsOf = (value: Value): string => String(value ?? '');
 
 const weightOf = (value: Value): number | undefined =>
   typeof value === 'number' ? value : undefined;
+
+const numeralsOf = (value: Value): LabelFont['numerals'] =>
+  value === 'proportional' || value === 'tabular' ? value : 'usual';
 
 const languageOf = (value: Value): string | undefined =>
   typeof value === 'string' && value !== '' ? value : undefined;

@@ -9,7 +9,11 @@ export interface Shaping {
   readonly language: string;
   /** Letters stand apart: none of them are joined to one sign. */
   readonly isSpaced: boolean;
+  readonly numerals: Numerals;
 }
+
+/** Digits as a font has them, each as wide as it is, or all of one width. */
+export type Numerals = 'usual' | 'proportional' | 'tabular';
 
 /** Glyphs in visual order as columns: filled anew by the next shaping. */
 export interface Glyphs {

@@ -3,7 +3,7 @@
  * knows fonts through a port and nothing of parts, projects or pages; layout calls it.
  */
 export { chromiumBreaks } from './breaks';
-export type { Face, Glyphs, Shaping, Slice } from './face';
+export type { Face, Glyphs, Numerals, Shaping, Slice } from './face';
 export { type FindBreaks, lineStarts } from './lines';
 export type { TextMeasure } from './measure';
 export { Paragraph } from './paragraph';

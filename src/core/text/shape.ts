@@ -1,4 +1,4 @@
-import type { Face, Glyphs, Slice } from './face';
+import type { Face, Glyphs, Numerals, Slice } from './face';
 import { type Stretch, touches, unitsOf } from './runs/ranges';
 import { type Run, runsOf } from './runs/runs';
 import type { SliceChain } from './slice-chain';
@@ -13,6 +13,7 @@ export interface Font {
   readonly sizePx: number;
   /** What stands after each letter, in device px. */
   readonly spacingPx: number;
+  readonly numerals: Numerals;
 }
 
 /** A stretch of a paragraph in one font: from where the one before ends. */
@@ -115,7 +116,8 @@ const isSameFont = (one: Font, other: Font): boolean =>
     one.weight === other.weight &&
     one.language === other.language &&
     one.sizePx === other.sizePx &&
-    one.spacingPx === other.spacingPx);
+    one.spacingPx === other.spacingPx &&
+    one.numerals === other.numerals);
 
 class Shaping {
   private readonly glyphs: ShapedGlyph[] = [];
@@ -188,7 +190,8 @@ class Shaping {
     const isRtl = (run.level & 1) === 1;
     const face = slice.face(font.weight);
     const isSpaced = font.spacingPx !== 0;
-    const how = { script: run.script, isRtl, language: font.language, isSpaced };
+    const { language, numerals } = font;
+    const how = { script: run.script, isRtl, language, isSpaced, numerals };
     const shaped = face.shape(text, stretch, how);
     const refused = new Set<number>();
     for (let i = 0; i < shaped.count; i += 1)

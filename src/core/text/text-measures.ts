@@ -9,7 +9,7 @@ import { WordWidths } from './sums/word-widths';
 import { drawnSize } from './widths';
 import { type ParagraphOfRuns, paragraphsOf, paragraphsOfRuns } from './words';
 
-export interface TextFont extends Pick<Font, 'weight'> {
+export interface TextFont extends Pick<Font, 'weight' | 'numerals'> {
   /** The size of letters, in CSS px. */
   readonly sizePx: number;
   /** What stands after each of them, in CSS px. */
@@ -127,7 +127,7 @@ export class TextMeasures {
     return measure;
   }
 
-  private fontOf({ weight, sizePx, spacingPx, family }: TextFont): Font {
+  private fontOf({ weight, sizePx, spacingPx, family, numerals }: TextFont): Font {
     const ofDevice = (px: number) => Math.fround(Math.fround(px) * this.place.ratio);
     return {
       chain: this.port.chain(family),
@@ -135,6 +135,7 @@ export class TextMeasures {
       language: this.place.language,
       sizePx: drawnSize(ofDevice(sizePx)),
       spacingPx: ofDevice(spacingPx),
+      numerals,
     };
   }
 
@@ -190,8 +191,8 @@ export class TextMeasures {
 
 const noWords = new Int32Array(0);
 
-const idOf = ({ weight, sizePx, spacingPx, family = '' }: TextFont): string =>
-  `${weight} ${sizePx} ${spacingPx} ${family}`;
+const idOf = ({ weight, sizePx, spacingPx, family = '', numerals }: TextFont): string =>
+  `${weight} ${sizePx} ${spacingPx} ${numerals} ${family}`;
 const idOfRuns = (runs: readonly TextRun[]): string =>
   runs.map(({ words, font }) => `${idOf(font)} ${words.length} ${words}`).join('');
 

@@ -36,8 +36,12 @@ const names = [
 
 type Functions = Readonly<Record<(typeof names)[number], (...values: number[]) => number>>;
 
-/** Features that are turned off, those of letters that stand apart last. */
-const off = ['calt', 'liga', 'clig'] as const;
+/** Features that are turned on for digits. */
+const onForDigits: Readonly<Record<Shaping['numerals'], readonly string[]>> = {
+  usual: [],
+  proportional: ['pnum'],
+  tabular: ['tnum'],
+};
 const leftToRight = 4;
 const rightToLeft = 5;
 const writable = 2;
@@ -53,7 +57,7 @@ export class HarfBuzz {
   private readonly languages = new Map<string, number>();
   private readonly buffer: number;
   private readonly text: number;
-  private readonly features: number;
+  private readonly features = new Map<string, { readonly at: number; readonly count: number }>();
   readonly glyphs: Glyphs = {
     count: 0,
     glyph: new Int32Array(maxUnits),
@@ -68,9 +72,6 @@ export class HarfBuzz {
   ) {
     this.buffer = call.hb_buffer_create();
     this.text = call.malloc(2 * maxUnits);
-    this.features = call.malloc(16 * off.length);
-    const all = off.flatMap((feature) => [tagOf(feature), 0, 0, 0xffffffff]);
-    this.words(this.features, all.length).set(all);
   }
 
   /** `module`: `harfbuzz.wasm`, compiled. */
@@ -150,11 +151,26 @@ export class HarfBuzz {
     call.hb_buffer_set_direction(buffer, how.isRtl ? rightToLeft : leftToRight);
     call.hb_buffer_set_script(buffer, tagOf(how.script));
     call.hb_buffer_set_language(buffer, this.language(how.language));
-    // Chromium shapes Hangul without contextual alternates, and letters that stand apart without ligatures.
-    const first = how.script === 'Hang' ? 0 : 1;
-    const count = (how.isSpaced ? off.length : 1) - first;
-    call.hb_shape(font, buffer, this.features + 16 * first, count);
+    const { at, count } = this.featuresFor(how);
+    call.hb_shape(font, buffer, at, count);
     return this.read(from);
+  }
+
+  /** Chromium shapes Hangul without contextual alternates, and letters that stand apart without ligatures. */
+  private featuresFor({ script, isSpaced, numerals }: Shaping) {
+    const isHangul = script === 'Hang';
+    const key = `${isHangul} ${isSpaced} ${numerals}`;
+    const known = this.features.get(key);
+    if (known !== undefined) return known;
+    const off = [...(isHangul ? ['calt'] : []), ...(isSpaced ? ['liga', 'clig'] : [])];
+    const all = [
+      ...off.flatMap((feature) => [tagOf(feature), 0, 0, 0xffffffff]),
+      ...onForDigits[numerals].flatMap((feature) => [tagOf(feature), 1, 0, 0xffffffff]),
+    ];
+    const made = { at: this.call.malloc(4 * all.length), count: all.length / 4 };
+    this.words(made.at, all.length).set(all);
+    this.features.set(key, made);
+    return made;
   }
 
   /** Room for a number, and what was written there. */

@@ -17,6 +17,10 @@ export const label: PartView = {
       if (typeof value === 'string') element.lang = value;
       else element.removeAttribute('lang');
     },
+    numerals(element, value) {
+      element.style.fontVariantNumeric =
+        value === 'tabular' || value === 'proportional' ? `${value}-nums` : '';
+    },
     height: drawHeight,
     lines(element, value) {
       const isCounted = typeof value === 'number' && value > 1;

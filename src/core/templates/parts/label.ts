@@ -39,6 +39,7 @@ const properties = {
   align: word('align', ['start', 'centre', 'end']),
   overflow: rare(word('if too long', ['ellipsis', 'clip', 'shrink'])),
   smallest: rare(textSize('smallest size', 10)),
+  numerals: rare(beginning(word('numerals', ['usual', 'proportional', 'tabular']), 'tabular')),
   language: rare(bindable(language('language'))),
   ...ofEveryPart,
 };
