@@ -215,6 +215,7 @@ export function rowMaker(seed: number): () => RowCase {
       ]);
       return `${words()}${pick(['', ' '])}${before}${words()}${after}${pick(['', ' ', '.'])}${words()}`;
     }
+    if (random() < 0.1) return `${whole(1, 11_111)}.${whole(10, 99)}`;
     if (random() < 0.05) return `${words()}${pick(['\n', ' \n\n', '\n '])}${pick([words(), ''])}`;
     if (random() < 0.95) return words();
     return pick([leaves ? undefined : '', ' ', '\n\u00ad ']);
