@@ -2,6 +2,7 @@ import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
+import { parserApart } from './scripts/parser.mjs';
 
 // The same policy as `scripts/policy.mjs` sends with scripts and workers; here Astro adds the
 // hashes of the few inline scripts and styles that it writes itself.
@@ -12,9 +13,9 @@ export default defineConfig({
   build: { inlineStylesheets: 'never', assets: '_astro' },
   devToolbar: { enabled: false },
   vite: {
-    plugins: [tailwindcss()],
+    plugins: [tailwindcss(), parserApart()],
     build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },
-    worker: { format: 'es' },
+    worker: { format: 'es', plugins: () => [parserApart()] },
     optimizeDeps: {
       include: ['comlink', 'dexie', 'acorn', 'papaparse', 'yup', 'json-p3'],
     },

@@ -15,6 +15,7 @@ import { ensureInstalled, root, runOrExit } from './setup.mjs';
 ensureInstalled();
 const { makeFaces } = await import('./fonts.mjs');
 const { makeIcons } = await import('./icons.mjs');
+const { makeParser } = await import('./parser.mjs');
 rmSync(join(root, 'dist'), { recursive: true, force: true });
 // The database's WebAssembly build is fetched by its worker when a database is first read.
 mkdirSync(join(root, 'public/sqlite'), { recursive: true });
@@ -24,6 +25,7 @@ copyFileSync(
 );
 await makeFaces();
 await makeIcons();
+await makeParser();
 runOrExit('npx', ['--no-install', 'astro', 'build'], {
   env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' },
 });
