@@ -227,3 +227,34 @@ test('a part is kept once: used for items of another type, changed in one place 
   await expect(inRow(page, 'Merino lace, undyed', '.yc-label').last()).toHaveText('1,200 left');
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
 });
+
+test('a property is set by the same words in find or do, and bound by a value dropped on its end', async ({
+  page,
+}) => {
+  await openDemo(page, 'templates', 'template=skein-brief&part=in-stock');
+  await page.getByRole('button', { name: /^Find or do/ }).click();
+  const words = page.getByPlaceholder('Words of an item, or something to do');
+  await words.fill('colour when stock < 5 madder');
+  await page.getByRole('option', { name: /^colour stock < 5/ }).click();
+  await expect(inRow(page, 'Cobweb Shetland', '.yc-label').last()).toHaveCSS(
+    'color',
+    'rgb(162, 58, 44)',
+  );
+  await expect(page.getByRole('button', { name: /^Undo: Bind to stock < 5/ })).toBeVisible();
+
+  await addProperty(page, 'weight 700');
+  await page
+    .locator('[data-pane=values]')
+    .getByRole('button', { name: /^grams/ })
+    .dragTo(page.locator('[data-pane=properties]').getByText('weight', { exact: true }));
+  await expect(page.getByRole('textbox', { name: 'Value of weight' })).toHaveText('grams');
+
+  // Words that a picture tells keep their names.
+  await page
+    .locator('section[aria-label="Parts"]')
+    .getByRole('button', { name: /^figures/ })
+    .click();
+  const runs = page.getByRole('group', { name: 'Runs' });
+  await runs.getByRole('button', { name: 'across' }).click();
+  await expect(page.locator('section[aria-label="Parts"]')).toContainText('across · gap 2');
+});

@@ -39,15 +39,22 @@ export function Button({
   );
 }
 
+/** `picture`: shown in the place of its words. */
+interface Option<T> {
+  readonly value: T;
+  readonly words: string;
+  readonly picture?: ReactNode;
+}
+
 interface ChoiceChipsProps<T extends string> {
   readonly label: string;
   /** A value that is a word already stands for itself. */
-  readonly options: readonly (T | { readonly value: T; readonly words: string })[];
+  readonly options: readonly (T | Option<T>)[];
   readonly chosen: T | undefined;
   readonly onChoose: (value: T) => void;
 }
 
-const inWords = <T extends string>(option: T | { readonly value: T; readonly words: string }) =>
+const inWords = <T extends string>(option: T | Option<T>): Option<T> =>
   typeof option === 'string' ? { value: option, words: option } : option;
 
 /** One of a few, all in sight. */
@@ -59,15 +66,16 @@ export function ChoiceChips<T extends string>({
 }: ChoiceChipsProps<T>) {
   return (
     <fieldset className="flex flex-wrap gap-0.5" aria-label={label}>
-      {options.map(inWords).map(({ value, words }) => (
+      {options.map(inWords).map(({ value, words, picture }) => (
         <button
           key={value}
           type="button"
           aria-pressed={value === chosen}
+          {...(picture !== undefined && { 'aria-label': words, title: words })}
           className="h-6 rounded-full border border-rule bg-paper px-2 text-sm hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
           onClick={() => onChoose(value)}
         >
-          {words}
+          {picture ?? words}
         </button>
       ))}
     </fieldset>
@@ -102,7 +110,13 @@ export function MenuButton({ words, label, entries, givesWay = false }: MenuButt
 }
 
 /** A name and what it has, in two columns. */
-export function Row({ words, children }: { readonly words: string; readonly children: ReactNode }) {
+export function Row({
+  words,
+  children,
+}: {
+  readonly words: ReactNode;
+  readonly children: ReactNode;
+}) {
   return (
     <div className="grid break-inside-avoid grid-cols-[64px_1fr] items-start gap-2 py-0.5">
       <span className="pt-0.5 text-ash">{words}</span>

@@ -2,6 +2,7 @@ import { Dialog } from '@base-ui/react/dialog';
 import { Command as Menu } from 'cmdk';
 import { useEffect, useState } from 'react';
 import { handItem } from '../../shared/session/at-hand';
+import { useOffers } from '../../shared/session/offers';
 import { useRoute } from '../../shared/session/route';
 import { engine, useSession } from '../../shared/session/session';
 import { type Command, commands, stationNow } from './commands';
@@ -12,6 +13,7 @@ export default function Palette() {
   const { isOpen, showsKeys } = usePalette();
   const hasProject = useSession((session) => session.history !== undefined);
   const isStart = useRoute().route.page === 'start';
+  const { offersFor } = useOffers();
   const [words, setWords] = useState('');
   const close = () => usePalette.setState({ isOpen: false, showsKeys: false });
   useEffect(() => {
@@ -49,6 +51,20 @@ export default function Palette() {
                   }}
                 />
               ))}
+              {offersFor !== undefined &&
+                words.trim().length > 1 &&
+                offersFor(words).map((offer) => (
+                  <Entry
+                    key={offer.name}
+                    name={offer.name}
+                    value={`${words} ${offer.name}`}
+                    hint={offer.hint}
+                    onChoose={() => {
+                      close();
+                      offer.run();
+                    }}
+                  />
+                ))}
               {hasProject && !isStart && words.trim() !== '' && (
                 <Entry
                   name={`Find the item with “${words}”`}
@@ -96,14 +112,16 @@ async function findItem(words: string): Promise<void> {
 
 interface EntryProps {
   readonly name: string;
+  /** What it is found by; its name, if that is not said. */
+  readonly value?: string;
   readonly hint: string | undefined;
   readonly onChoose: () => void;
 }
 
-function Entry({ name, hint, onChoose }: EntryProps) {
+function Entry({ name, value = name, hint, onChoose }: EntryProps) {
   return (
     <Menu.Item
-      value={name}
+      value={value}
       onSelect={onChoose}
       className="flex cursor-default justify-between px-3 py-1.5 data-[selected=true]:bg-chosen"
     >

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { edits, tokensOf } from '../../../core/project';
 import {
   type Bound,
@@ -12,6 +12,7 @@ import {
 import { pathText } from '../../../core/values';
 import { Combobox } from '../../shared/controls/combobox';
 import { make } from '../../shared/session/editing';
+import { useOffers } from '../../shared/session/offers';
 import { useLikelyAddress } from './binding/link-field';
 import type { Selection } from './selection';
 
@@ -34,9 +35,9 @@ export default function AddLine({ selection, unset, others }: AddLineProps) {
   ]);
   const [typed, setTyped] = useState('');
   const names = (declared: Property) => namesOf(declared, tokensOf(project));
-  const found = () => {
-    const among = typed.trim() === '' ? unset : [...unset, ...others];
-    return settingsIn(typed, Object.fromEntries(among), names);
+  const settingsFor = (words: string) => {
+    const among = words.trim() === '' ? unset : [...unset, ...others];
+    return settingsIn(words, Object.fromEntries(among), names);
   };
   const firstOf = ({ kind, firstExpr }: Property): Constant | Bound | undefined => {
     if (firstExpr !== undefined) return { expr: firstExpr };
@@ -45,15 +46,30 @@ export default function AddLine({ selection, unset, others }: AddLineProps) {
     if (kind === 'picture') return project.pictures[0]?.name ?? '';
     return kind === 'text' ? part.id : undefined;
   };
-  const take = (property: string) => {
-    const setting = found().find((each) => each.property === property);
+  const take = (setting: Setting | undefined) => {
     if (setting === undefined) return;
-    const value = setting.value ?? firstOf(setting.declared);
+    const { property, declared } = setting;
+    const value = setting.value ?? firstOf(declared);
     if (value === undefined) return;
     const place = { template: template.id, part: part.id, property };
     if (make(isBound(value) ? edits.bind(place, value) : edits.set(place, value)) === undefined)
       setTyped('');
   };
+  // The same words set it in *find or do*.
+  useEffect(() => {
+    useOffers.setState({
+      offersFor: (words) =>
+        settingsFor(words)
+          .filter(({ isUnread }) => !isUnread)
+          .slice(0, maxOffers)
+          .map((setting) => ({
+            name: `${setting.declared.words} ${inWords(setting.value)}`,
+            hint: `of ${part.id}`,
+            run: () => take(setting),
+          })),
+    });
+    return () => useOffers.setState({ offersFor: undefined });
+  });
   return (
     <div className="py-1">
       <Combobox
@@ -65,7 +81,7 @@ export default function AddLine({ selection, unset, others }: AddLineProps) {
         text={typed}
         onText={setTyped}
         options={() =>
-          found().map((setting) => ({
+          settingsFor(typed).map((setting) => ({
             key: setting.property,
             words: setting.declared.words,
             hint: setting.isUnread ? takes(setting.declared) : inWords(setting.value),
@@ -73,11 +89,13 @@ export default function AddLine({ selection, unset, others }: AddLineProps) {
           }))
         }
         none="No property begins so."
-        onTake={take}
+        onTake={(property) => take(settingsFor(typed).find((each) => each.property === property))}
       />
     </div>
   );
 }
+
+const maxOffers = 6;
 
 /** What it would become. */
 function inWords(value: Setting['value']): string {

@@ -21,7 +21,7 @@ import { useBenchItem, useTried } from './bench-item';
 import { bindPath, type Place } from './binding/binding-edits';
 import { insertPath } from './insert-menu';
 import type { Selection } from './selection';
-import { pathType } from './values-list';
+import { pathType, readPath } from './values-list';
 
 const maxEnlarged = 1.6;
 
@@ -136,12 +136,6 @@ function inputBehind({ template }: Selection, part: Part): Place | undefined {
   const [input, ...more] = (isBound(shown) ? pathRead(shown.expr) : undefined) ?? [];
   if (use === undefined || input === undefined || more.length > 0) return undefined;
   return { template: template.id, part: use, property: inputProperty(input) };
-}
-
-function readPath(text: string): readonly string[] | undefined {
-  if (text === '') return undefined;
-  const path: unknown = JSON.parse(text);
-  return Array.isArray(path) && path.every((step) => typeof step === 'string') ? path : undefined;
 }
 
 /** Shows which part is selected, and where a label has no words for this item. */

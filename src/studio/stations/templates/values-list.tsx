@@ -160,6 +160,13 @@ function ValueLine({ field, path, item, used, selection }: ValueLineProps) {
   );
 }
 
+/** The path of a value that is dropped. */
+export function readPath(text: string): readonly string[] | undefined {
+  if (text === '') return undefined;
+  const path: unknown = JSON.parse(text);
+  return Array.isArray(path) && path.every((step) => typeof step === 'string') ? path : undefined;
+}
+
 function bindSelected(selection: Selection, path: readonly string[]): void {
   const { template, part } = selection;
   const property = kindOfPart(part).shows;

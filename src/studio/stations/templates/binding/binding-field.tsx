@@ -8,6 +8,7 @@ import { make } from '../../../shared/session/editing';
 import { fieldsSeen, type Selection } from '../selection';
 import { bindPath, follows, type Place } from './binding-edits';
 import { ExpressionInput } from './expression-input';
+import { LooseEnd } from './loose-end';
 import { isPattern, PatternField } from './pattern-field';
 import { StandInField } from './stand-in-field';
 
@@ -42,7 +43,7 @@ export function BindingField({ selection, property, declared, binding }: Binding
   };
   return (
     <>
-      <Row words={declared.words}>
+      <Row words={<LooseEnd {...{ selection, place, binding }} words={declared.words} />}>
         <ChoiceChips
           label={`What ${property} comes from`}
           options={[

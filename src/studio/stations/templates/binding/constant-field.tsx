@@ -18,6 +18,7 @@ import { NumberField } from '../../../shared/controls/number-field';
 import { make } from '../../../shared/session/editing';
 import { goWithin } from '../../../shared/session/route';
 import type { Selection } from '../selection';
+import { picturesOf, WordPicture } from './word-pictures';
 
 interface ConstantFieldProps {
   readonly selection: Selection;
@@ -71,7 +72,13 @@ export function ConstantInput({ selection, name, property }: ConstantFieldProps)
     );
   switch (property.kind) {
     case 'word':
-      return <WordChips {...{ label, value, set }} among={property.among} />;
+      return (
+        <WordChips
+          {...{ label, value, set }}
+          among={property.among}
+          pictures={picturesOf(part, name)}
+        />
+      );
     case 'style':
       return <StyleField {...{ selection, value, set }} />;
     case 'colour':
@@ -234,11 +241,20 @@ interface InputProps {
   readonly set: (next: Constant) => void;
 }
 
-function WordChips({ label, value, set, among }: InputProps & { among: readonly string[] }) {
+interface WordChipsProps extends InputProps {
+  readonly among: readonly string[];
+  readonly pictures: ReturnType<typeof picturesOf>;
+}
+
+function WordChips({ label, value, set, among, pictures }: WordChipsProps) {
   return (
     <ChoiceChips
       label={label}
-      options={among}
+      options={among.map((word) => ({
+        value: word,
+        words: word,
+        ...(pictures !== undefined && { picture: <WordPicture of={pictures} word={word} /> }),
+      }))}
       chosen={typeof value === 'string' ? value : (among[0] ?? '')}
       onChoose={set}
     />

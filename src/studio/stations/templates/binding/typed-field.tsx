@@ -6,6 +6,7 @@ import { LabelLine } from '../room/label-line';
 import type { Selection } from '../selection';
 import { ConstantInput, NoProperty } from './constant-field';
 import { ExpressionInput } from './expression-input';
+import { LooseEnd } from './loose-end';
 
 interface TypedFieldProps {
   readonly selection: Selection;
@@ -25,7 +26,15 @@ export function TypedField({ selection, name, property }: TypedFieldProps) {
   };
   return (
     <>
-      <Row words={property.words}>
+      <Row
+        words={
+          <LooseEnd
+            {...{ selection, place }}
+            words={property.words}
+            binding={isByValue ? value : undefined}
+          />
+        }
+      >
         <span className="flex items-start gap-1.5">
           {!isByValue && (
             <span className="min-w-0 flex-1">

@@ -11,6 +11,7 @@ import { type Field, pathText } from '../../../../core/values';
 import { Button, MenuButton, Row } from '../../../shared/controls/controls';
 import { make } from '../../../shared/session/editing';
 import { ExpressionInput } from '../binding/expression-input';
+import { LooseEnd } from '../binding/loose-end';
 import { fieldsSeen, type Selection } from '../selection';
 import { KeptPart } from './kept-part';
 
@@ -76,7 +77,15 @@ function InputField({ selection, use, input }: InputFieldProps) {
   const binding = propertyOf(use, property);
   const declared = declaredInput(name, input);
   return (
-    <Row words={name}>
+    <Row
+      words={
+        <LooseEnd
+          {...{ selection, place }}
+          words={name}
+          binding={isBound(binding) ? binding : undefined}
+        />
+      }
+    >
       {isBound(binding) ? (
         <ExpressionInput {...{ selection, place, declared, binding }} />
       ) : (

@@ -1,0 +1,69 @@
+import { type DragEvent, type ReactNode, useState } from 'react';
+import type { Binding } from '../../../../core/templates';
+import { makeExpression, pathText, type ValueType } from '../../../../core/values';
+import { markOf } from '../../../shared/controls/typed';
+import { make } from '../../../shared/session/editing';
+import { fieldsSeen, type Selection } from '../selection';
+import { pathType, readPath } from '../values-list';
+import { bindPath, type Place } from './binding-edits';
+
+interface LooseEndProps {
+  readonly selection: Selection;
+  readonly place: Place;
+  readonly words: string;
+  /** Undefined: it is the same for all items. */
+  readonly binding: Binding | undefined;
+}
+
+/** The name of a property that may be bound, with its end: a value dropped there binds it. */
+export function LooseEnd({ selection, place, words, binding = '' }: LooseEndProps): ReactNode {
+  const [isOver, setOver] = useState(false);
+  const type = typeof binding === 'string' ? undefined : typeOf(selection, place, binding.expr);
+  const isPath = (event: DragEvent) => event.dataTransfer.types.includes(pathType);
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: the button “=” does the same by keyboard
+    <span
+      className={`flex items-baseline gap-1 rounded-sm ${isOver ? 'bg-chosen' : ''}`}
+      onDragOver={(event) => {
+        if (!isPath(event)) return;
+        event.preventDefault();
+        event.dataTransfer.dropEffect = 'link';
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event) => {
+        setOver(false);
+        const path = readPath(event.dataTransfer.getData(pathType));
+        if (path === undefined) return;
+        event.preventDefault();
+        make(bindPath(place, pathText(path), binding));
+      }}
+    >
+      <End type={type} />
+      {words}
+    </span>
+  );
+}
+
+function typeOf(selection: Selection, place: Place, expr: string): ValueType {
+  const type = makeExpression(expr, fieldsSeen(selection, place)).checked?.type;
+  return type === undefined || type.type === 'either' ? { type: 'unknown' } : type;
+}
+
+/** Open where nothing is bound; else in the colour and the pattern of the thread that comes in. */
+function End({ type }: { readonly type: ValueType | undefined }) {
+  const { colour, dash } = markOf(type ?? { type: 'unknown' });
+  return (
+    <svg width="9" height="9" viewBox="0 0 9 9" className="shrink-0" aria-hidden="true">
+      <circle
+        cx="4.5"
+        cy="4.5"
+        r="3.2"
+        fill={type === undefined ? 'none' : colour}
+        stroke={type === undefined ? 'var(--ash)' : colour}
+        strokeWidth="1.4"
+        strokeDasharray={type === undefined ? undefined : dash?.split(' ').slice(0, 2).join(' ')}
+      />
+    </svg>
+  );
+}
