@@ -24,7 +24,7 @@ export async function benchValues(itemCount, note, noteTime) {
     encoding: 'utf8',
   });
   if (status !== 0) throw new Error(stderr);
-  const { expressions, passes, formats, trace } = JSON.parse(stdout);
+  const { expressions, passes, formats, trace, rows } = JSON.parse(stdout);
   for (const { expression, ours, byHand, whole, library, by } of expressions) {
     note(`\`${escaped(expression)}\`, item by item`, 'written by hand', ours, byHand, 2.5);
     const way = by === 'items' ? '' : ' by columns';
@@ -34,6 +34,13 @@ export async function benchValues(itemCount, note, noteTime) {
     note(`\`${escaped(expression)}\` by columns`, 'written by hand', ours, byHand, 0.5);
   for (const { name, ours, reference, atMost } of formats)
     note(name, 'cached Intl', ours, reference, atMost);
+  note(
+    'all values of rows of ten parts, a binding',
+    'the same of plain rows',
+    rows.rich,
+    rows.plain,
+    3,
+  );
   noteTime('trace of 12 bindings, with parsing', trace, 0.5);
 }
 

@@ -121,6 +121,7 @@ async function inBrowser() {
   const known = { evidence: [], again: [] };
   const edited = { many: [], few: [], sixty: [] };
   const twoWindows = [];
+  const richRows = { task: [], script: [] };
   const scrolled = speeds.map(() => ({
     ours: [],
     reference: [],
@@ -166,6 +167,14 @@ async function inBrowser() {
     }
     await call('toTop');
     await page.waitForTimeout(300);
+    await call('showRichRows');
+    await page.waitForTimeout(300);
+    const ofRich = await workAFrame(session, frames, () => call('scroll', speeds[0], frames));
+    richRows.task.push(ofRich.task);
+    richRows.script.push(ofRich.script);
+    await call('showPlainRows');
+    await call('toTop');
+    await page.waitForTimeout(300);
     await call('openSecond');
     const { task } = await workAFrame(session, frames, () => call('scroll', speeds[0], frames));
     twoWindows.push(task / 2);
@@ -198,6 +207,20 @@ async function inBrowser() {
       0.25,
     );
   }
+  note(
+    '… of rows of ten parts, each with five bound properties',
+    `${hand}, its plain rows`,
+    median(richRows.task),
+    median(scrolled[0].reference),
+    0.5,
+  );
+  note(
+    '… script alone of such rows',
+    `${hand}, its plain rows`,
+    median(richRows.script),
+    median(scrolled[0].referenceScript),
+    0.25,
+  );
   note(
     '… of each of two windows at 3000 px/s',
     'one window',

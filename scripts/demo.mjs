@@ -4,9 +4,11 @@ import { writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { build } from 'esbuild';
 import { classes } from './demo/classes.mjs';
-import { pictures } from './demo/pictures.mjs';
+import { pictures as drawn } from './demo/pictures.mjs';
+import * as rich from './demo/rich.mjs';
 import { skeins } from './demo/skeins.mjs';
 import { tools } from './demo/tools.mjs';
+import { allIcons } from './icons.mjs';
 
 const makers = {
   hollow: { name: 'Hollow Fell', town: 'Ousby', since: 1987 },
@@ -134,6 +136,7 @@ const formats = [
     as: 'message',
     message: '{$value :date length=medium}, {$starts} · {$who}',
   },
+  ...rich.formats,
 ];
 
 /** A function of the core, whose files are TypeScript. */
@@ -152,6 +155,16 @@ async function core(from, name) {
 }
 
 const contentIdOf = await core('./src/core/pictures', 'contentIdOf');
+const iconDrawing = await core('./src/studio/shared/opening/icon-drawing', 'iconDrawing');
+const icons = await allIcons();
+const pictures = [
+  ...drawn,
+  ...rich.icons.map((name) => ({
+    name,
+    mediaType: 'image/svg+xml',
+    base64: Buffer.from(iconDrawing(icons[name])).toString('base64'),
+  })),
+];
 
 const project = {
   yarncard: 2,
@@ -267,7 +280,9 @@ const project = {
         label('free', value('free', { format: 'places' }), 'value'),
       ]),
     },
+    ...rich.templates,
   ],
+  sharedParts: rich.sharedParts,
   lists: [
     {
       id: 'everything',
@@ -281,6 +296,7 @@ const project = {
       otherwise: null,
       arrangement: { kind: 'list', gap: 0, edge: 0, separators: true },
     },
+    rich.list,
   ],
   pictures: pictures.map(({ name, mediaType, base64 }) => ({
     name,

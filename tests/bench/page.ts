@@ -10,6 +10,7 @@ import { benchItems } from './items';
 import { benchProject, withWords } from './project';
 import { readFirstRecords, readRecords, storeRecords } from './references/one-record-an-item';
 import { mountReference, type ReferenceList } from './references/react-list';
+import { withRichRows } from './rich-rows';
 
 type Engine = Remote<
   EngineProtocol & DataProtocol & { listen(listener: (event: EngineEvent) => void): void }
@@ -207,6 +208,17 @@ const bench = {
       id: `more-${at}`,
     }));
     project = { ...project, templates: [...project.templates, ...more] };
+  },
+
+  /** Skeins in rows of ten parts with five bound properties each. */
+  async showRichRows(): Promise<void> {
+    if (project === undefined) throw new Error('no project is open');
+    ours?.show(await start().update(withRichRows(project), wanted));
+    if (host?.querySelector('.yc-rating') === null) throw new Error('the rows are not there');
+  },
+
+  async showPlainRows(): Promise<void> {
+    if (project !== undefined) ours?.show(await start().update(project, wanted));
   },
 
   /** The same project with a hundred items. */

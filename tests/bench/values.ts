@@ -3,6 +3,15 @@ import { atOnce } from '../../src/core/base';
 import { type Format, makeFormatter } from '../../src/core/formats';
 import { type Item, infer } from '../../src/core/items';
 import {
+  compileTemplate,
+  draftLabel,
+  draftStack,
+  isBound,
+  neutralColours,
+  neutralStyles,
+  type StackPart,
+} from '../../src/core/templates';
+import {
   blockLength,
   Columns,
   explain,
@@ -14,6 +23,7 @@ import {
 } from '../../src/core/values';
 import { benchItems } from './items';
 import { handWritten, writtenPasses } from './references/hand-written';
+import { richRow } from './rich-rows';
 
 /** Expressions, formats and traces against their references; prints what took how long, in ms. */
 const items = benchItems(Number(process.argv[2] ?? 100_000));
@@ -193,7 +203,30 @@ function traceAll(item: Item): number {
 for (const item of items.slice(0, warmTraces)) traceAll(item);
 const [trace] = inTurn(() => traceAll(items[sink % items.length] ?? {}));
 
-process.stdout.write(JSON.stringify({ expressions, passes, formats, trace, sink }));
+/** All values of the rows of all items, a binding. */
+function perBinding(row: StackPart): () => number {
+  const template = { id: 'row', name: 'row', type: 'stock', row };
+  const compiled = compileTemplate(template, {
+    ...{ fields, sources: new Map(), formats: [], locale: 'en', hasPicture: () => false },
+    tokens: { styles: neutralStyles, colours: neutralColours, spacing: [] },
+  });
+  if (compiled.findings.some(({ severity }) => severity === 'error'))
+    throw new Error(compiled.findings[0]?.message);
+  const bound = compiled.slots.filter(({ binding }) => isBound(binding)).length;
+  const all = pass(items, (item) => compiled.values(item).length);
+  return () => all() / bound;
+}
+
+const plainRow = draftStack('row', 'across', [
+  draftLabel('title', { expr: 'name' }, 'title'),
+  draftLabel('maker', { expr: '`${maker.name} · ${grams} g`' }, 'small'),
+  draftLabel('price', { expr: 'price' }, 'value'),
+]);
+const [rich, plain] = inTurn(perBinding(richRow), perBinding(plainRow));
+
+process.stdout.write(
+  JSON.stringify({ expressions, passes, formats, trace, rows: { rich, plain }, sink }),
+);
 
 function fieldsOf(all: readonly Item[]) {
   const [type] = atOnce(infer(all, 'stock')).types;

@@ -204,7 +204,7 @@ function fitted(given: Value, declared: Property, words: readonly string[] | und
   const otherwise = defaultOf(declared, words);
   if (given === undefined) return { value: otherwise, unfit: undefined };
   // It is drawn by the parts that read it.
-  if (declared.kind === 'input') return { value: otherwise, unfit: undefined };
+  if (declared.kind === 'input') return { value: inputInWords(given), unfit: undefined };
   // What is drawn for it are its elements.
   if (declared.kind === 'list')
     return Array.isArray(given)
@@ -226,6 +226,9 @@ function fitted(given: Value, declared: Property, words: readonly string[] | und
     return { value: otherwise, unfit: `it is none of ${words?.join(', ') ?? 'its words'}` };
   return fittedNumber(given, numbers, otherwise);
 }
+
+const inputInWords = (given: Value): EntryValue =>
+  plainText(given) ?? (Array.isArray(given) ? given.length : true);
 
 function fittedNumber(given: Value, { min, max, isWhole }: Numbers, otherwise: EntryValue): Fitted {
   if (typeof given !== 'number' || Number.isNaN(given))

@@ -31,7 +31,7 @@ export type PropertyKind =
         | 'shared';
     }
   /** What a shared part is given. */
-  | { readonly kind: 'input'; readonly type: ValueType }
+  | { readonly kind: 'input'; readonly type: ValueType; readonly mayBeMissing: boolean }
   /** Within its bounds; `step`: what an arrow key adds. */
   | {
       readonly kind: 'number';

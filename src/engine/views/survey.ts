@@ -106,7 +106,11 @@ export function* surveyTemplates({
     const own = items[item] ?? {};
     const context = contextAt(entry);
     const values = template.values(own, context);
-    const isAbsent = (slot: number) => template.slots[slot]?.seen(own, context) === undefined;
+    const isAbsent = (at: number) => {
+      const slot = template.slots[at];
+      const isOptional = slot?.declared.kind === 'input' && slot.declared.mayBeMissing;
+      return isOptional || slot?.seen(own, context) === undefined;
+    };
     add(count, item, { values, isAbsent, titleSlot: titleSlots[plan] ?? -1 });
     addUnknown(count, item, values, hasPicture);
     contrasts[plan]?.add(item, values);
@@ -176,7 +180,7 @@ const emptyCount = (template: CompiledTemplate): Count => ({
 
 interface Counted {
   readonly values: readonly EntryValue[];
-  /** Whether a slot stands for an element that is not there. */
+  /** Whether a slot needs no value: it stands for an element that is not there, or may be missing. */
   readonly isAbsent: (slot: number) => boolean;
   readonly titleSlot: number;
 }

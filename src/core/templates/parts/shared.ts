@@ -44,6 +44,7 @@ export const declaredInput = (name: string, field: Field | undefined): Property 
   kind: 'input',
   words: name,
   type: field ?? { type: 'unknown' },
+  mayBeMissing: field?.required !== true,
   isBindable: true,
   isRequired: false,
   default: undefined,

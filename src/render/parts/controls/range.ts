@@ -48,6 +48,8 @@ const drawsOfRanges: PartView['draws'] = {
     saidOf(element).max = numberOf(value);
     draw(element);
   },
+  // By how much it is set, not how it looks.
+  step: () => undefined,
   tint(element, value, { tokens }) {
     element.style.setProperty('--yc-tint', cssColour(tokens.colours, value));
   },

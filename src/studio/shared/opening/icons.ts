@@ -2,6 +2,7 @@ import { contentIdOf, type Picture } from '../../../core/pictures';
 import { type Edit, edits, inOneStep } from '../../../core/project';
 import { fetched } from '../controls/on-demand';
 import { useSession } from '../session/session';
+import { iconDrawing } from './icon-drawing';
 
 /** The bundled icons: what is drawn of each, by its name. */
 export type Icons = ReadonlyMap<string, string>;
@@ -21,10 +22,6 @@ export function loadIcons(): Promise<Icons> {
   });
   return icons;
 }
-
-/** Lines in the colour of words, as a drawing of its own. */
-export const iconDrawing = (inside: string): string =>
-  `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 24 24" fill="none" stroke="currentColor" stroke-width="2" stroke-linecap="round" stroke-linejoin="round">${inside}</svg>`;
 
 /** Names that begin so, then those with a word that does, short ones first. */
 export function iconsNamed(all: Icons, typed: string, max: number): readonly string[] {

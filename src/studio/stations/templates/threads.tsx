@@ -89,10 +89,10 @@ function measureThreads(room: HTMLElement, { template, type, part }: Selection):
   for (const slot of slotsOf(template.row)) {
     // What is in a shared part reads its inputs, not the item.
     if (typeof slot.binding === 'string' || usesAround(slot.part).length > 0) continue;
-    const target = room
-      .querySelector(`.yc-bench [data-part="${slot.part}"]`)
-      ?.getBoundingClientRect();
-    if (target === undefined) continue;
+    const drawn = room.querySelector(`.yc-bench [data-part="${slot.part}"]`);
+    // What has left is nowhere.
+    if (drawn === null || drawn.getClientRects().length === 0) continue;
+    const target = drawn.getBoundingClientRect();
     const { paths } = makeExpression(slot.binding.expr, fields);
     for (const [index, path] of paths.entries()) {
       const from = dotOf(room, path);

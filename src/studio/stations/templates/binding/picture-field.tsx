@@ -2,13 +2,8 @@ import { useEffect, useState } from 'react';
 import { edits } from '../../../../core/project';
 import type { Binding } from '../../../../core/templates';
 import { Combobox, type ComboboxOption } from '../../../shared/controls/combobox';
-import {
-  type Icons,
-  iconDrawing,
-  iconsNamed,
-  loadIcons,
-  withIcons,
-} from '../../../shared/opening/icons';
+import { iconDrawing } from '../../../shared/opening/icon-drawing';
+import { type Icons, iconsNamed, loadIcons, withIcons } from '../../../shared/opening/icons';
 import { make } from '../../../shared/session/editing';
 import { useSession } from '../../../shared/session/session';
 import type { Selection } from '../selection';
