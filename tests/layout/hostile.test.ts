@@ -24,6 +24,7 @@ const hostile = [
   '#fff) url(https://evil.example/c)',
   '");background:url("https://evil.example/d',
   "');background:url('https://evil.example/e",
+  'a"), url("https://evil.example/i',
   '}</style><style>*{background:url(https://evil.example/f)}',
   'var(--row-face);content:url(https://evil.example/g)',
   '[words](javascript:hacked=1) [more](https://evil.example/h "onclick=hacked=1")',
