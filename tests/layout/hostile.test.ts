@@ -39,16 +39,15 @@ const hostile = [
 const drawing = `
 import '../../src/render/render.css';
 import { bindRow, createRow } from '../../src/render';
-globalThis.drawHostile = (cases) => {
-  const pictures = (name) => ({
-    address: 'http://layout.test/picture?' + name,
-    isSymbol: name.length % 2 === 0,
-  });
+globalThis.drawHostile = async (cases) => {
+  const room = document.createElement('main');
+  document.body.replaceChildren(room);
   const wrong = [];
-  for (const { plan, values, name } of cases) {
+  for (const { plan, values, name, isSymbol } of cases) {
+    const pictures = (name) => ({ address: 'http://layout.test/picture?' + name, isSymbol });
     const row = createRow({ ...plan, heightPx: 0 });
     bindRow(row, { kind: 'row', key: '', plan: 0, values }, pictures);
-    document.body.replaceChildren(row.element);
+    room.append(row.element);
     const own = [row.element, ...row.element.querySelectorAll('*')];
     const bad = own.flatMap((element) => [
       ...(/^(?:script|style|iframe|object|embed|link|svg|form|base|meta)$/i.test(element.localName)
@@ -64,22 +63,26 @@ globalThis.drawHostile = (cases) => {
       wrong.push([name, ...bad]);
     for (const each of own) each.click?.();
   }
+  // What styles name is fetched once they are drawn.
+  await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
   return { wrong, hacked: globalThis.hacked, polluted: Object.keys(Object.prototype) };
 };
 `;
 
 interface HostileCase {
   readonly name: string;
+  /** Whether pictures are drawn in the colour of words. */
+  readonly isSymbol: boolean;
   readonly plan: Omit<RowPlan, 'heightPx'>;
   readonly values: readonly EntryValue[];
 }
 
 declare global {
-  function drawHostile(cases: readonly HostileCase[]): {
+  function drawHostile(cases: readonly HostileCase[]): Promise<{
     readonly wrong: readonly (readonly string[])[];
     readonly hacked: unknown;
     readonly polluted: readonly string[];
-  };
+  }>;
 }
 
 const tokens = { styles: neutralStyles, colours: neutralColours, spacing: neutralSpacing };
@@ -101,11 +104,11 @@ function* casesOf(value: string): Generator<HostileCase> {
         const row = draftStack('row', 'across', [held as unknown as StandingPart]);
         const plan = rowPlanOf({ id: 't', name: 't', type: 'x', row }, tokens);
         const values = plan.slots.map((slot) => (slot.property === property ? value : 'words'));
-        yield {
-          name: `${kind.part}.${property} ${said === value ? 'constant' : 'by value'}`,
-          plan,
-          values,
-        };
+        for (const isSymbol of [true, false])
+          yield {
+            name: `${kind.part}.${property} ${said === value ? 'constant' : 'by value'}`,
+            ...{ plan, values, isSymbol },
+          };
       }
   }
 }
