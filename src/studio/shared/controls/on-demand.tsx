@@ -4,18 +4,24 @@ const pausesMs = [500, 2_000];
 
 /** Code that comes late, fetched again where that failed: the network may be away for a moment. */
 export async function fetched<T>(load: () => Promise<T>): Promise<T> {
-  for (const pauseMs of pausesMs) {
+  let again = load;
+  for (const pauseMs of [...pausesMs, undefined]) {
     try {
-      return await load();
-    } catch {
+      return await again();
+    } catch (error) {
+      if (pauseMs === undefined) break;
+      again = underAnotherAddress<T>(error) ?? again;
       await new Promise((resolve) => setTimeout(resolve, pauseMs));
     }
   }
-  try {
-    return await load();
-  } catch {
-    throw new Error('Its code could not be fetched. Is the server there?');
-  }
+  throw new Error('Its code could not be fetched. Is the server there?');
+}
+
+/** Browsers keep it for good that a module could not be fetched: what failed is asked for otherwise. */
+function underAnotherAddress<T>(error: unknown): (() => Promise<T>) | undefined {
+  const failed = error instanceof Error ? /https?:\S+\.js/.exec(error.message)?.[0] : undefined;
+  if (failed === undefined || new URL(failed).origin !== location.origin) return undefined;
+  return () => import(/* @vite-ignore */ `${failed}?again=${Date.now()}`);
 }
 
 /** How often what stands around was drawn anew after a failure. */
