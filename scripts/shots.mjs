@@ -34,7 +34,16 @@ const views = [
   { name: 'colours', path: '/p/thrumwick/templates?panel=colours', scheme: 'dark' },
   { name: 'choices', path: '/p/thrumwick/choices', scheme: 'light' },
   { name: 'list', path: '/p/thrumwick/list', scheme: 'light', press: 'grid' },
-  { name: 'beside', path: '/p/thrumwick/templates?part=name', scheme: 'light', press: 'Beside' },
+  {
+    name: 'beside',
+    path: '/p/thrumwick/templates?part=name&beside=narrow-phone&beside-list=shop-window',
+    scheme: 'light',
+  },
+  {
+    name: 'shared-part',
+    path: '/p/thrumwick/templates?template=skein-rich&part=price',
+    scheme: 'light',
+  },
   { name: 'hand-off', path: '/p/thrumwick/hand-off', scheme: 'light' },
 ];
 

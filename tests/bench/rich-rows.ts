@@ -37,7 +37,7 @@ const parts: readonly StandingPart[] = [
     colour,
     strike: by('stock == 0'),
   },
-  { part: 'badge', id: 'count', text: by('stock'), ...some, tint, colour: by('"paper"') },
+  { part: 'badge', id: 'count', text: by('stock'), ...some, tint, colour: by('"soft"') },
   {
     part: 'progress',
     id: 'share',

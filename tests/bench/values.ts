@@ -210,8 +210,8 @@ function perBinding(row: StackPart): () => number {
     ...{ fields, sources: new Map(), formats: [], locale: 'en', hasPicture: () => false },
     tokens: { styles: neutralStyles, colours: neutralColours, spacing: [] },
   });
-  if (compiled.findings.some(({ severity }) => severity === 'error'))
-    throw new Error(compiled.findings[0]?.message);
+  const wrong = compiled.findings.find(({ severity }) => severity === 'error');
+  if (wrong !== undefined) throw new Error(`${JSON.stringify(wrong.place)}: ${wrong.message}`);
   const bound = compiled.slots.filter(({ binding }) => isBound(binding)).length;
   const all = pass(items, (item) => compiled.values(item).length);
   return () => all() / bound;

@@ -6,6 +6,7 @@ import {
   constantsOf,
   type EntryValue,
   expandedRow,
+  isShownBy,
   kindOfPart,
   knownName,
   leaves,
@@ -78,10 +79,9 @@ function mayLeave(
 ): boolean {
   const part = partWithId(row, id);
   if (part === undefined) return false;
-  const { shows, box, mayLeave: may } = kindOfPart(part);
-  if (box === 'pill' && (property === 'icon' || property === 'text') && leaves(binding))
-    return true;
-  return property === shows && (leaves(binding) || may?.(constantsOf(part)) === true);
+  if (isShownBy(part, property) && leaves(binding)) return true;
+  const { shows, mayLeave: may } = kindOfPart(part);
+  return property === shows && may?.(constantsOf(part)) === true;
 }
 
 /** `direction`: of the stack that it stands in. */

@@ -59,6 +59,9 @@ export function textsOnGrounds({ row, slots }: Pick<RowPlan, 'row' | 'slots'>): 
           );
         else tell('tint', [own('colour'), own('tint')]);
         return;
+      case 'shared':
+        for (const child of part.children) visit(child, grounds);
+        return;
       case 'stack': {
         const within = grounds && [...grounds, own('background')];
         const isOver = ownValue(part.values, 'direction') === 'over';

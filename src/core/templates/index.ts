@@ -66,6 +66,7 @@ export { neutralStyles, styleNamed, type TextStyle } from './styles';
 export {
   childrenOf,
   constantsOf,
+  isShownBy,
   labelAround,
   mapBindings,
   mapParts,

@@ -157,6 +157,12 @@ function slotsOfPart(part: Part): readonly Slot[] {
   });
 }
 
+/** Whether it is what a part shows: without a value, that may leave. */
+export function isShownBy(part: Part, property: string): boolean {
+  const { shows, box } = kindOf(part);
+  return property === shows || (box === 'pill' && (property === 'icon' || property === 'text'));
+}
+
 /** The constants of a part, defaults where it says nothing or is fed by value. */
 export const constantsOf = (part: Part): Readonly<Record<string, Constant | undefined>> =>
   Object.fromEntries(

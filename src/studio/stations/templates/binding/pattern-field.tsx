@@ -3,7 +3,7 @@ import type { Binding } from '../../../../core/templates';
 import { makeExpression, plainText } from '../../../../core/values';
 import { make } from '../../../shared/session/editing';
 import { useSession } from '../../../shared/session/session';
-import type { Selection } from '../selection';
+import { fieldsSeen, type Selection } from '../selection';
 import { bindPath, type Place } from './binding-edits';
 
 type Bound = Exclude<Binding, string>;
@@ -21,7 +21,7 @@ interface PatternFieldProps {
 export function PatternField({ selection, place, binding }: PatternFieldProps) {
   const item = useSession((session) => session.atHand?.value);
   const words = binding.expr.trim().slice(1, -1);
-  const { evaluate, findings } = makeExpression(binding.expr, selection.type?.fields ?? [], 'text');
+  const { evaluate, findings } = makeExpression(binding.expr, fieldsSeen(selection, place), 'text');
   const name = item === undefined ? undefined : plainText(evaluate?.(item));
   const isThere = name !== undefined && picturesHave(selection.project.pictures)(name);
   return (

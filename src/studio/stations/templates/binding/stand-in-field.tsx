@@ -1,14 +1,14 @@
 import { useEffect, useMemo, useState } from 'react';
 import { count } from '../../../../core/base';
 import { environmentOf } from '../../../../core/project';
-import type { Bound } from '../../../../core/templates';
+import { type Bound, isShownBy } from '../../../../core/templates';
 import { makeExpression } from '../../../../core/values';
 import { MenuButton, Row } from '../../../shared/controls/controls';
 import { ExpressionEditor } from '../../../shared/expression/expression-editor';
 import { FindingLine } from '../../../shared/expression/finding-line';
 import { make } from '../../../shared/session/editing';
 import { surveysOf, useSession } from '../../../shared/session/session';
-import type { Selection } from '../selection';
+import { fieldsSeen, type Selection } from '../selection';
 import { type Place, standIn } from './binding-edits';
 
 interface StandInFieldProps {
@@ -23,6 +23,8 @@ const kinds = { words: 'words', value: 'another value', leaves: 'the part leaves
 export function StandInField({ selection, place, binding }: StandInFieldProps) {
   const { else: own } = binding;
   const kind = own === null ? 'leaves' : typeof own === 'object' ? 'value' : 'words';
+  // Without what it shows a part may leave, not without what it is read aloud as, or leads to.
+  const isOffered = kind === 'leaves' || isShownBy(selection.part, place.property);
   const choose = (next: keyof typeof kinds) => {
     if (next === kind) return;
     const instead = { words: undefined, value: { expr: '""' }, leaves: null }[next];
@@ -49,11 +51,13 @@ export function StandInField({ selection, place, binding }: StandInFieldProps) {
         <MenuButton
           label="What stands in"
           words={kinds[kind]}
-          entries={(['words', 'value', 'leaves'] as const).map((each) => ({
-            words: kinds[each],
-            isChosen: each === kind,
-            onChoose: () => choose(each),
-          }))}
+          entries={(['words', 'value', ...(isOffered ? ['leaves' as const] : [])] as const).map(
+            (each) => ({
+              words: kinds[each],
+              isChosen: each === kind,
+              onChoose: () => choose(each),
+            }),
+          )}
         />
       </span>
       <MissingCount {...{ selection, place, binding }} />
@@ -67,11 +71,11 @@ function StandInExpression({
   binding,
   expr,
 }: StandInFieldProps & { readonly expr: string }) {
-  const { project, type } = selection;
+  const { project } = selection;
   const [text, setText] = useState(expr);
   useEffect(() => setText(expr), [expr]);
   const item = useSession((session) => session.atHand?.value);
-  const fields = type?.fields ?? [];
+  const fields = fieldsSeen(selection, place);
   const environment = useMemo(() => environmentOf(project), [project]);
   const use = binding.format === undefined ? 'text' : 'any';
   const { findings } = makeExpression(text, fields, use, environment);
@@ -105,12 +109,12 @@ function MissingCount({ selection, place, binding }: StandInFieldProps) {
       .find((survey) => survey.template === place.template)
       ?.slots.find((each) => each.part === place.part && each.property === place.property),
   );
-  const { project, type } = selection;
+  const { project } = selection;
+  const fields = fieldsSeen(selection, place);
   const mayBeMissing = useMemo(() => {
     const environment = environmentOf(project);
-    return makeExpression(binding.expr, type?.fields ?? [], 'any', environment).checked
-      ?.mayBeMissing;
-  }, [project, type, binding.expr]);
+    return makeExpression(binding.expr, fields, 'any', environment).checked?.mayBeMissing;
+  }, [project, fields, binding.expr]);
   const missing = slot?.missingCount ?? 0;
   return (
     <p className={missing > 0 ? 'text-sm text-madder' : 'text-sm text-ash'}>

@@ -74,7 +74,7 @@ function InputLine({ part, input }: { readonly part: SharedPart; readonly input:
 
 function NewInput({ part }: { readonly part: SharedPart }) {
   const add = () => {
-    const taken = part.inputs.map(({ name }) => name);
+    const taken = part.inputs.map(({ name }) => name.replaceAll('_', '-'));
     make(edits.addInput(part.id, freeId('input', taken).replaceAll('-', '_'), 'text'));
   };
   return (
