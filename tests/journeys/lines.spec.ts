@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { addProperty, dropFile, expect, openDemo, saved, test } from './support';
 
@@ -201,4 +202,24 @@ test('a text that is too long shrinks until it fits, in the window and beside; h
   // No text is smaller any more, in rows that were used before, too.
   await tooLong.getByRole('button', { name: 'ellipsis' }).click();
   await expect.poll(sizes).toEqual(['15px']);
+});
+
+test('rows that hang on texts are as high as they are from the start, in both windows', async ({
+  page,
+}) => {
+  const demo = JSON.parse(readFileSync('public/demo/thrumwick.yarncard.json', 'utf8'));
+  const turned = { ...demo, name: 'Turned', lists: demo.lists.toReversed() };
+  await page.goto('/');
+  await dropFile(page, 'turned.yarncard.json', JSON.stringify(turned));
+  const long = page.locator('.yc-sizer > .yc-row:not(.yc-spare)', {
+    hasText: 'Drum carder, loan by the week',
+  });
+  await expect(long).toHaveCSS('height', '112px');
+  await openDemo(page, 'templates', 'beside=narrow-phone&beside-list=shop-window');
+  const beside = page.locator('section[aria-label="Rows beside"]');
+  await expect(
+    beside.locator('.yc-sizer > .yc-row:not(.yc-spare)', {
+      hasText: 'Drum carder, loan by the week',
+    }),
+  ).toHaveCSS('height', '112px');
 });

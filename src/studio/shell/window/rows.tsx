@@ -85,8 +85,11 @@ export function Rows({
   const askedFor = useRef(1);
   // biome-ignore lint/correctness/useExhaustiveDependencies: rows that hang on texts are asked for as wide as they are
   useEffect(() => {
-    if (hasOwnHeights || textSize !== askedFor.current) onResized();
+    const isAsked = hasOwnHeights || textSize !== askedFor.current;
     askedFor.current = textSize;
+    // Those around take up the list, and with it how wide it is, in effects that come after this one.
+    const asking = isAsked ? setTimeout(onResized) : undefined;
+    return () => clearTimeout(asking);
   }, [hasOwnHeights, textSize]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: other pictures and places want the same rows bound again

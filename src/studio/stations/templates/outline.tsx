@@ -89,8 +89,10 @@ function PartLine({ part, depth, chosen }: PartLineProps) {
         onClick={() => goWithin({ part: part.id }, 'replace')}
       >
         <Icon size={13} className="shrink-0 text-ash" aria-hidden="true" />
-        <span className="truncate">{part.id.slice(prefixOf(part.id).length)}</span>
-        <span className="shrink-0 text-sm font-normal text-ash">{about(part)}</span>
+        <span className="max-w-[65%] shrink-0 truncate">
+          {part.id.slice(prefixOf(part.id).length)}
+        </span>
+        <span className="truncate text-sm font-normal text-ash">{about(part)}</span>
       </button>
       {childrenOf(part).length > 0 && (
         <ul>
@@ -105,7 +107,7 @@ function PartLine({ part, depth, chosen }: PartLineProps) {
 
 function about(part: Part): string {
   if (part.part === 'run') return 'goes on';
-  if (part.part === 'shared') return `shared: ${part.of}`;
+  if (part.part === 'shared') return `of ${part.of}`;
   const { width, height, direction, gap } = constantsOf(part);
   if (direction !== undefined) return `${direction} · gap ${gap}`;
   return typeof height === 'object'
