@@ -118,7 +118,7 @@ export function Row({
   readonly children: ReactNode;
 }) {
   return (
-    <div className="grid break-inside-avoid grid-cols-[78px_1fr] items-start gap-1.5 py-0.5">
+    <div className="grid break-inside-avoid grid-cols-[64px_1fr] items-start gap-2 py-0.5">
       <span className="pt-0.5 text-ash">{words}</span>
       <div className="min-w-0">{children}</div>
     </div>

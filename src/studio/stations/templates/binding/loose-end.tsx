@@ -15,7 +15,7 @@ interface LooseEndProps {
   readonly binding: Binding | undefined;
 }
 
-/** The name of a property that may be bound, with its end: a value dropped there binds it. */
+/** The name of a property that may be bound, with its end in the margin: a value dropped there binds it. */
 export function LooseEnd({ selection, place, words, binding = '' }: LooseEndProps): ReactNode {
   const [isOver, setOver] = useState(false);
   const type = typeof binding === 'string' ? undefined : typeOf(selection, place, binding.expr);
@@ -23,7 +23,7 @@ export function LooseEnd({ selection, place, words, binding = '' }: LooseEndProp
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: the button “=” does the same by keyboard
     <span
-      className={`flex items-baseline gap-1 rounded-sm ${isOver ? 'bg-chosen' : ''}`}
+      className={`-ms-3 flex items-baseline gap-[3px] rounded-sm ${isOver ? 'bg-chosen' : ''}`}
       onDragOver={(event) => {
         if (!isPath(event)) return;
         event.preventDefault();

@@ -39,7 +39,7 @@ export function KeptPart({ project, part }: KeptPartProps) {
 function InputLine({ part, input }: { readonly part: SharedPart; readonly input: Field }) {
   const { name, required } = input;
   return (
-    <li className="flex flex-wrap items-center gap-x-2 py-0.5">
+    <li className="flex flex-wrap items-center gap-x-1.5 py-0.5">
       <Renamed
         label={`Name of the input ${name}`}
         words={name}
@@ -57,10 +57,11 @@ function InputLine({ part, input }: { readonly part: SharedPart; readonly input:
       <button
         type="button"
         aria-pressed={!required}
+        title="What uses it need not feed it, and may have no value for it"
         className="rounded-full border border-rule bg-paper px-2 text-sm whitespace-nowrap hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
         onClick={() => make(edits.changeInput(part.id, name, { required: !required }))}
       >
-        may be missing
+        optional
       </button>
       <Button
         label={`Remove the input ${name}`}
