@@ -48,6 +48,7 @@ export function rowMaker(seed: number): () => RowCase {
     ...(random() < 0.1 && { minWidth: whole(10, 80) }),
     ...(random() < 0.1 && { maxWidth: whole(40, 160) }),
     ...(random() < 0.08 && { minHeight: whole(10, 60) }),
+    ...(random() < 0.15 && { alignSelf: pick(['start', 'centre', 'end', 'stretch'] as const) }),
   });
   const width = () =>
     pick([

@@ -5,6 +5,7 @@
 export { naturalWidth } from './boxes/content-width';
 export {
   type Alignment,
+  alignmentOf,
   type BlockNode,
   type Box,
   borderUnitsAt,

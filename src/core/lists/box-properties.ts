@@ -27,6 +27,8 @@ export interface Scale {
 export type BoxSetter = (value: Value, scale: Scale) => void;
 type Setters<Node> = Readonly<Record<string, (node: Node, value: Value, scale: Scale) => void>>;
 
+const alignments: readonly [Alignment, ...Alignment[]] = ['start', 'centre', 'end', 'stretch'];
+
 const ofEveryNode: Setters<LayoutNode> = {
   width: (node, value, { units }) => {
     node.width = lengthOf(value, units);
@@ -35,6 +37,9 @@ const ofEveryNode: Setters<LayoutNode> = {
     // The height of a picture of some aspect follows from its width.
     if (node.kind === 'block' && node.aspect !== undefined) node.height = fit;
     else node.height = lengthOf(value, units);
+  },
+  alignSelf: (node, value) => {
+    node.alignSelf = alignments.find((each) => each === value);
   },
   minWidth: ({ limits }, value, { units }) => {
     limits.minWidth = numberOf(value, 0, units);
@@ -74,7 +79,7 @@ const ofStacks: Setters<StackNode> = {
     node.gap = numberOf(value, 0, units);
   },
   align: (node, value) => {
-    node.align = wordOf<Alignment>(value, ['start', 'centre', 'end', 'stretch']);
+    node.align = wordOf(value, alignments);
   },
   distribute: (node, value) => {
     node.distribute = wordOf<Distribution>(value, [

@@ -1,4 +1,5 @@
 import {
+  alignmentOf,
   isCut,
   type LayoutNode,
   type Length,
@@ -68,10 +69,12 @@ export function spaceOf(stack: StackNode, unitsAPx: number): Space {
   };
 }
 
-function widthOf(node: LayoutNode, { direction, align }: StackNode): PartSpace {
+function widthOf(node: LayoutNode, stack: StackNode): PartSpace {
+  const { direction } = stack;
   const { box, limits, width } = node;
   const wantsPx = width.kind === 'fixed' ? width.units : naturalWidth(node);
-  const isFull = direction !== 'across' && (width.kind === 'share' || align === 'stretch');
+  const isFull =
+    direction !== 'across' && (width.kind === 'share' || alignmentOf(node, stack) === 'stretch');
   const why = isFull && width.kind !== 'fixed' ? 'full' : reasonOf(width);
   return {
     ...ofText(node),

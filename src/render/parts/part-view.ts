@@ -1,3 +1,4 @@
+import { ownValue } from '../../core/base';
 import type { PartPlan } from '../../core/lists';
 import type { Constant, Size, Tokens } from '../../core/templates';
 
@@ -41,10 +42,43 @@ export function box(className: string, name: 'div' | 'span' = 'div'): HTMLElemen
 
 const px = (value: Drawn): string => (typeof value === 'number' ? `${value}px` : '');
 
+/** What says where a part stands across its stack. */
+interface Across {
+  isWide: boolean;
+  isHigh: boolean;
+  own: string;
+}
+
+const acrossBy = new WeakMap<Element, Across>();
+
+export const alignments: Readonly<Record<string, string>> = {
+  start: 'flex-start',
+  centre: 'center',
+  end: 'flex-end',
+  stretch: 'stretch',
+};
+
+/** A share of the room across a stack is all of it, whatever else is said. */
+function drawAcross(element: HTMLElement, direction: Direction, said: Partial<Across>): void {
+  const now = { isWide: false, isHigh: false, own: '', ...acrossBy.get(element), ...said };
+  acrossBy.set(element, now);
+  const { style } = element;
+  // A picture of some aspect is as high as its width says.
+  const isKept = now.own === 'stretch' && element.classList.contains('yc-aspect');
+  const own = isKept && direction !== 'down' ? 'flex-start' : now.own;
+  if (direction === 'down') style.alignSelf = now.isWide ? 'stretch' : own;
+  else style.alignSelf = now.isHigh ? 'stretch' : own;
+  if (direction === 'over') style.justifySelf = now.isWide ? 'stretch' : now.own;
+}
+
 /** Properties that every part has. */
 export const drawsOfEvery: PartView['draws'] = {
   opacity(element, value) {
     element.style.opacity = typeof value === 'number' && value < 1 ? String(value) : '';
+  },
+  alignSelf(element, value, { direction }) {
+    const own = (typeof value === 'string' && ownValue(alignments, value)) || '';
+    drawAcross(element, direction, { own });
   },
   leaves(element, value) {
     element.classList.toggle('yc-left', value === true);
@@ -116,8 +150,7 @@ export const drawWidth: Draw = (element, value, { direction }) => {
   style.setProperty('--yc-fit', direction !== 'across' && size === 'fit' ? '100%' : '');
   style.width = fixedPx(size);
   if (direction === 'across') style.flex = flexOf(size, share);
-  else if (direction === 'over') style.justifySelf = share === undefined ? '' : 'stretch';
-  else style.alignSelf = share === undefined ? '' : 'stretch';
+  else drawAcross(element, direction, { isWide: share !== undefined });
 };
 
 function flexOf(size: DrawnSize, share: number | undefined): string {
@@ -133,5 +166,5 @@ export const drawHeight: Draw = (element, value, { direction }) => {
   const share = shareOf(size);
   style.height = fixedPx(size);
   if (direction === 'down') style.flex = share === undefined ? '0 0 auto' : `${share} ${share} 0px`;
-  else style.alignSelf = share === undefined ? '' : 'stretch';
+  else drawAcross(element, direction, { isHigh: share !== undefined });
 };

@@ -2,6 +2,7 @@ import { ownValue } from '../../core/base';
 import { cssColour } from './colour';
 import { drawEnabled } from './enabled';
 import {
+  alignments,
   box,
   type Draw,
   drawHeight,
@@ -12,13 +13,6 @@ import {
   type PartView,
 } from './part-view';
 import { cssPicture } from './picture';
-
-const alignments: Readonly<Record<string, string>> = {
-  start: 'flex-start',
-  centre: 'center',
-  end: 'flex-end',
-  stretch: 'stretch',
-};
 
 const distributions: Readonly<Record<string, string>> = {
   start: 'flex-start',

@@ -1,6 +1,7 @@
 import { naturalWidth } from './content-width';
 import { divide } from './divide';
 import {
+  alignmentOf,
   clampedHeight,
   fillsHeight,
   type LayOutStack,
@@ -35,7 +36,8 @@ export const across: LayOutStack = (node, width, given, layOut) => {
     const isFull = fillsHeight(child, node);
     if (isFull) layOut(child, child.box.width, clampedHeight(child, innerHeight));
     child.box.x = x + distributed(spread, at);
-    child.box.y = padding.top + (isFull ? 0 : offset(node.align, innerHeight - child.box.height));
+    child.box.y =
+      padding.top + (isFull ? 0 : offset(alignmentOf(child, node), innerHeight - child.box.height));
     x += child.box.width + gap;
   }
 };

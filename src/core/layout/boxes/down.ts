@@ -1,6 +1,7 @@
 import { naturalWidth } from './content-width';
 import { divide } from './divide';
 import {
+  alignmentOf,
   clampedHeight,
   clampedWidth,
   type LayOut,
@@ -35,7 +36,7 @@ export const down: LayOutStack = (node, width, given, layOut) => {
 export function widthIn(child: LayoutNode, parent: StackNode, inner: number): number {
   const { width } = child;
   if (width.kind === 'fixed') return clampedWidth(child, width.units);
-  const isFull = width.kind === 'share' || parent.align === 'stretch';
+  const isFull = width.kind === 'share' || alignmentOf(child, parent) === 'stretch';
   return clampedWidth(child, isFull ? inner : Math.min(naturalWidth(child), inner));
 }
 
@@ -70,8 +71,9 @@ function place(node: StackNode, inner: number): void {
   for (let at = 0; at < children.length; at += 1) {
     const child = children[at];
     if (child === undefined) continue;
-    const isFull = child.width.kind === 'share' || node.align === 'stretch';
-    child.box.x = padding.start + (isFull ? 0 : offset(node.align, inner - child.box.width));
+    const align = alignmentOf(child, node);
+    const isFull = child.width.kind === 'share' || align === 'stretch';
+    child.box.x = padding.start + (isFull ? 0 : offset(align, inner - child.box.width));
     child.box.y = y + distributed(spread, at);
     y += child.box.height + gap;
   }

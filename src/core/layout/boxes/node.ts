@@ -40,6 +40,8 @@ interface Sized {
   height: Length;
   readonly limits: Limits;
   padding: Insets;
+  /** Where it stands across its stack; undefined: as that aligns all. */
+  alignSelf: Alignment | undefined;
   /** What solving finds. */
   readonly box: Box;
   /** How it takes part in dividing its stack's room. */
@@ -127,6 +129,7 @@ const sized = (part: string): Sized => ({
     maxHeight: Number.POSITIVE_INFINITY,
   },
   padding: noPadding,
+  alignSelf: undefined,
   box: { x: 0, y: 0, width: 0, height: 0 },
   claim: {
     ...{ grow: 0, shrink: 0, basis: 0, padding: 0, min: 0, max: 0 },
@@ -178,10 +181,14 @@ export const clampedWidth = (node: LayoutNode, width: number): number =>
 export const clampedHeight = (node: LayoutNode, height: number): number =>
   Math.max(clamp(height, node.limits.minHeight, node.limits.maxHeight), paddingDown(node));
 
+/** Where a part stands across its stack. */
+export const alignmentOf = ({ alignSelf }: LayoutNode, { align }: StackNode): Alignment =>
+  alignSelf ?? align;
+
 /** Whether a part is as high as its stack: it asks for it, or all are stretched; one of some aspect is not. */
-export const fillsHeight = (node: LayoutNode, { align }: StackNode): boolean =>
+export const fillsHeight = (node: LayoutNode, parent: StackNode): boolean =>
   node.height.kind === 'share' ||
-  (align === 'stretch' &&
+  (alignmentOf(node, parent) === 'stretch' &&
     node.height.kind === 'fit' &&
     !(node.kind === 'block' && node.aspect !== undefined));
 

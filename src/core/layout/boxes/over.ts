@@ -1,10 +1,17 @@
 import { widthIn } from './down';
-import { clampedHeight, fillsHeight, type LayOutStack, paddingAcross, paddingDown } from './node';
+import {
+  alignmentOf,
+  clampedHeight,
+  fillsHeight,
+  type LayOutStack,
+  paddingAcross,
+  paddingDown,
+} from './node';
 import { offset } from './place';
 
 /** Parts over each other: each has the whole stack, the highest one says the height. */
 export const over: LayOutStack = (node, width, given, layOut) => {
-  const { align, padding, children, box } = node;
+  const { padding, children, box } = node;
   const inner = Math.max(0, width - paddingAcross(node));
   let highest = 0;
   for (const child of children) {
@@ -14,10 +21,10 @@ export const over: LayOutStack = (node, width, given, layOut) => {
   box.width = width;
   box.height = given ?? clampedHeight(node, highest + paddingDown(node));
   const innerHeight = Math.max(0, box.height - paddingDown(node));
-  const isStretched = align === 'stretch';
   for (const child of children) {
     const isHigh = fillsHeight(child, node);
-    const isWide = child.width.kind === 'share' || isStretched;
+    const align = alignmentOf(child, node);
+    const isWide = child.width.kind === 'share' || align === 'stretch';
     if (isHigh) layOut(child, child.box.width, clampedHeight(child, innerHeight));
     child.box.x = padding.start + (isWide ? 0 : offset(align, inner - child.box.width));
     child.box.y = padding.top + (isHigh ? 0 : offset(align, innerHeight - child.box.height));

@@ -181,6 +181,22 @@ export const word = <const W extends string>(
   shape: oneOf(among),
 });
 
+/** One of these words where a part says one; `first`: what it begins with. */
+export const ownWord = <const W extends string>(
+  words: string,
+  among: readonly W[],
+  first: W,
+): Property<W, false, false> => ({
+  ...set,
+  kind: 'word',
+  words,
+  among,
+  isRare: true,
+  default: undefined,
+  first,
+  shape: oneOf(among),
+});
+
 /** A list of the item, by an expression alone. */
 export const list = (words: string): Property<string, true, false> => ({
   ...set,

@@ -1,6 +1,6 @@
 import type { Binding } from '../bound';
 import type { Property, Stored } from '../property';
-import { bindable, fraction, limit, optional, rare, text, trait } from './declare';
+import { bindable, fraction, limit, optional, ownWord, rare, text, trait } from './declare';
 import type { EntryValue } from './entry-value';
 import type { Padding, Size } from './size';
 
@@ -62,6 +62,7 @@ export const ofEveryPart = {
   maxWidth: limit('greatest width', 200),
   minHeight: limit('least height', 40),
   maxHeight: limit('greatest height', 200),
+  alignSelf: ownWord('aligned', ['start', 'centre', 'end', 'stretch'], 'centre'),
   opacity: rare(bindable(fraction('opacity', 1))),
   unseen: rare(bindable(trait('unseen'))),
   leaves: rare(bindable(trait('leaves'))),
