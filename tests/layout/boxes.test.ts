@@ -3,7 +3,7 @@ import { compareBoxes } from './boxes';
 
 /** `npm run layout` takes 10,000 rows with seeds that nobody has seen. */
 const count = Number(process.env['ROWS'] ?? 480) / 4;
-const first = process.env['ROWS'] === undefined ? 41 : Date.now() % 1_000_000;
+const first = process.env['ROWS'] === undefined ? 51 : Date.now() % 1_000_000;
 
 test.each([
   { ratio: 1, seed: first },

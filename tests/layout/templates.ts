@@ -115,6 +115,7 @@ export function rowMaker(seed: number): () => RowCase {
         id,
         value: pick([0.3, byValue]),
         max: pick([1, byValue]),
+        ...(random() < 0.4 && { missing: 'leaves' }),
         width: width(),
       },
       { part: 'progress', id, width: byValue, thickness: whole(1, 20), tint: byValue, ...limits() },
@@ -194,6 +195,7 @@ export function rowMaker(seed: number): () => RowCase {
 
   /** A value as templates give it to what is fed. */
   const value = ({ part, kind, property, leaves }: PlanSlot): EntryValue => {
+    if (kind === 'number' && leaves) return pick([0, 0.4, undefined, undefined]);
     if (kind === 'number' && property !== 'weight') return pick([0, 0.4, 3.5, -2, undefined]);
     if (property === 'weight') return pick([250, 400, 620, undefined]);
     if (kind === 'colour') return pick(['ink', '#a23', '#12345678', undefined]);

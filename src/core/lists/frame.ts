@@ -6,10 +6,9 @@ import {
   constantsOf,
   type EntryValue,
   expandedRow,
-  isShownBy,
   kindOfPart,
   knownName,
-  leaves,
+  mayLeave,
   namesOf,
   type Part,
   type PartKind,
@@ -64,24 +63,17 @@ export const rowPlanOf = ({ id, row }: Template, tokens: Tokens): Omit<RowPlan, 
   slots: shownSlots(row).map(({ drawnAt, declared, binding }) => ({
     ...drawnAt,
     kind: declared.kind,
-    leaves: mayLeave(expandedRow(row), drawnAt, binding),
+    leaves: leavesAt(expandedRow(row), drawnAt, binding),
   })),
 });
 
-/**
- * Whether a part takes no room without a value: of what it shows, not of what leads somewhere, is
- * only heard, or stands in.
- */
-function mayLeave(
+function leavesAt(
   row: Part,
   { part: id, property }: Pick<Slot, 'part' | 'property'>,
   binding: Slot['binding'],
-): boolean {
+) {
   const part = partWithId(row, id);
-  if (part === undefined) return false;
-  if (isShownBy(part, property) && leaves(binding)) return true;
-  const { shows, mayLeave: may } = kindOfPart(part);
-  return property === shows && may?.(constantsOf(part)) === true;
+  return part !== undefined && mayLeave(part, property, binding);
 }
 
 /** `direction`: of the stack that it stands in. */

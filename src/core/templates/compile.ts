@@ -13,6 +13,7 @@ import { kindOf } from './parts';
 import type { EntryValue } from './parts/entry-value';
 import {
   constantsOf,
+  mayLeave,
   partsOf,
   partWithId,
   propertyOf,
@@ -110,9 +111,14 @@ function boundSlots(template: Template, scope: BindingScope, seenIn: SeenIn): re
 
 /** What feeds a property, with what its kind of part makes of it. */
 function boundSlot(template: Template, slot: Slot, scope: BindingScope): Slot & BoundValue {
-  const bound = bindSlot(slot.binding, slot.declared, scope);
   const part = partWithId(template.row, slot.part);
   const kind = part && kindOf(part);
+  // What may leave without a value has no other in its place.
+  const declared =
+    part !== undefined && mayLeave(part, slot.property, slot.binding)
+      ? { ...slot.declared, default: undefined }
+      : slot.declared;
+  const bound = bindSlot(slot.binding, declared, scope);
   if (part === undefined || kind?.finished === undefined || slot.property !== kind.shows)
     return { ...slot, ...bound };
   const constants = constantsOf(part);

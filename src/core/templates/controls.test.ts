@@ -60,6 +60,17 @@ describe('a badge', () => {
   });
 });
 
+test('a bar without a value is empty, or leaves where it says so', () => {
+  const bar = kinds.progress.draft('p', count, 'beside');
+  const leaving = { ...bar, missing: 'leaves' as const };
+  expect([drawn(bar, {}), drawn(leaving, {}), drawn(leaving, { count: 0 })]).toEqual([
+    ...[[0], [undefined], [0]],
+  ]);
+  const leaves = (part: StandingPart) =>
+    rowPlanOf(templateOf(part), tokens).slots.map((slot) => slot.leaves);
+  expect([leaves(bar), leaves(leaving)]).toEqual([[false], [true]]);
+});
+
 test('controls show the values of an item, and nothing where there is none', () => {
   const both = (part: StandingPart, item: object) => [drawn(part, item)[0], drawn(part, {})[0]];
   expect(both(kinds.progress.draft('p', count, 'beside'), { count: 0.4 })).toEqual([0.4, 0]);

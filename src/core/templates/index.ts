@@ -70,6 +70,7 @@ export {
   labelAround,
   mapBindings,
   mapParts,
+  mayLeave,
   partsOf,
   partWithId,
   propertyOf,

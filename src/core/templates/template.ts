@@ -1,5 +1,5 @@
 import { ownValue } from '../base';
-import { type Bound, isBound } from './bound';
+import { type Bound, isBound, leaves } from './bound';
 import {
   type Declared,
   declaredInput,
@@ -161,6 +161,16 @@ function slotsOfPart(part: Part): readonly Slot[] {
 export function isShownBy(part: Part, property: string): boolean {
   const { shows, box } = kindOf(part);
   return property === shows || (box === 'pill' && (property === 'icon' || property === 'text'));
+}
+
+/**
+ * Whether a part takes no room without a value: of what it shows, not of what leads somewhere, is
+ * only heard, or stands in.
+ */
+export function mayLeave(part: Part, property: string, binding: Slot['binding']): boolean {
+  if (isShownBy(part, property) && leaves(binding)) return true;
+  const { shows, mayLeave: may } = kindOf(part);
+  return property === shows && may?.(constantsOf(part)) === true;
 }
 
 /** The constants of a part, defaults where it says nothing or is fed by value. */

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { count, type Finding, type Place } from '../../../core/base';
 import { type Project, shownTemplate } from '../../../core/project';
-import { draftStack, leaves, slotsOf } from '../../../core/templates';
+import { draftStack, mayLeave, partWithId, slotsOf } from '../../../core/templates';
 import type { SlotSurvey, TemplateSurvey } from '../../../engine';
 import { handItem } from './at-hand';
 import { goWithin } from './route';
@@ -54,7 +54,10 @@ function isAnswered(
   const slot = slotsOf(own?.row ?? noRow).find(
     (each) => each.part === part && each.property === property,
   );
-  return slot !== undefined && leaves(slot.binding);
+  const answering = own && partWithId(own.row, part);
+  return (
+    slot !== undefined && answering !== undefined && mayLeave(answering, property, slot.binding)
+  );
 }
 
 const noRow = draftStack('row', 'across', []);

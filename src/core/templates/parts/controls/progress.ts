@@ -1,5 +1,5 @@
 import { isBound } from '../../bound';
-import { amount, bindable, colour, px, size } from '../declare';
+import { amount, beginning, bindable, colour, px, rare, size, word } from '../declare';
 import { type DraftedKind, ofEveryPart, type PartOf } from '../kind';
 
 const properties = {
@@ -9,6 +9,7 @@ const properties = {
   thickness: px('thickness', 6, 40),
   tint: bindable(colour('tint', 'woad', 'woad')),
   track: colour('track', 'soft', 'soft'),
+  missing: rare(beginning(word('if missing', ['empty', 'leaves']), 'leaves')),
   ...ofEveryPart,
 };
 
@@ -23,5 +24,6 @@ export const progress: DraftedKind<'progress', typeof properties> = {
   isNamedBy: ['name'],
   properties,
   sized: ({ thickness = 6 }) => ({ height: { fixed: thickness } }),
+  mayLeave: ({ missing }) => missing === 'leaves',
   draft: (id, value) => ({ part: 'progress', id, ...(isBound(value) && { value }) }),
 };
