@@ -12,7 +12,6 @@ export {
   type Bound,
   expressionsOf,
   isBound,
-  leaves,
   mapExpressions,
   type StandIn,
 } from './bound';
