@@ -3,7 +3,17 @@ import { describe, expect, test } from 'vitest';
 import { edited } from '../../../../tests/support/edited';
 import { atOnce } from '../../base';
 import { type Item, infer } from '../../items';
-import { draftLabel, draftStack, kinds, partsOf, type StackPart } from '../../templates';
+import type { LayoutNode } from '../../layout';
+import { RowBoxes, rowPlanOf } from '../../lists';
+import {
+  draftLabel,
+  draftStack,
+  kinds,
+  partsOf,
+  replacePart,
+  type StackPart,
+  withProperty,
+} from '../../templates';
 import { fieldNamed } from '../../values';
 import { type Edit, edits, freePartId } from '../edits';
 import { makeProject } from '../make';
@@ -73,6 +83,33 @@ function drawn(of: Project) {
   });
 }
 
+/** Where every part stands, in a width; each letter is 8 px wide. */
+function boxes(of: Project, widthPx: number) {
+  const template = withId(of.templates, 'plain');
+  if (template === undefined) return [];
+  const compiled = compileFor(of, template);
+  return goods.map((item) => {
+    const solved = new RowBoxes(rowPlanOf(compiled.template, compiled.tokens), {
+      ...{ ratio: 1, textSize: 1 },
+    });
+    solved.fill(compiled.values(item));
+    solved.measure((runs) => {
+      const units = runs.reduce((sum, { words }) => sum + words.length, 0) * 8 * 64;
+      const lineCount = (width: number) => Math.ceil(units / Math.max(64, width));
+      return { isEmpty: units === 0, width: units, lineCount };
+    });
+    solved.solve(widthPx);
+    return [solved.heightPx, ...[...standing(solved.row)].sort()];
+  });
+}
+
+/** The boxes of what shows something: those of stacks around it may be more. */
+function* standing(node: LayoutNode, x = 0, y = 0): Generator<string> {
+  const [left, top] = [x + node.box.x, y + node.box.y];
+  if (node.kind === 'stack') for (const child of node.children) yield* standing(child, left, top);
+  else yield [node.kind, left, top, node.box.width, node.box.height].join(' ');
+}
+
 const whyNot = (of: Project, edit: Edit): string => {
   const after = edit.apply(of);
   return after.ok ? '' : after.error;
@@ -94,6 +131,39 @@ describe('a part is kept once', () => {
           if (after.ok) now = after.value;
         }
         expect(drawn(now)).toEqual(before);
+      }),
+    );
+  });
+
+  test('whatever the part says of its size and place, each box stays where it was', () => {
+    const sizes = [undefined, { share: 1 }, { fixed: 90 }, { expr: 'price * 6' }];
+    const aligned = [undefined, 'start', 'centre', 'end', 'stretch'] as const;
+    const limits = fc.record(
+      { minWidth: fc.constant(70), maxWidth: fc.constant(80), minHeight: fc.constant(50) },
+      { requiredKeys: [] },
+    );
+    const said = fc.record({
+      width: fc.constantFrom(...sizes),
+      height: fc.constantFrom(undefined, { fixed: 44 }, { share: 1 }),
+      alignSelf: fc.constantFrom(...aligned),
+      limits,
+    });
+    const part = fc.constantFrom('name', 'prices', 'price', 'was', 'tags', 'tag', 'open');
+    fc.assert(
+      fc.property(part, said, fc.constantFrom(200, 360), (id, { limits: own, ...more }, width) => {
+        const set = [...Object.entries(more), ...Object.entries(own)].filter(
+          ([, value]) => value !== undefined,
+        );
+        const before = {
+          ...project,
+          templates: project.templates.map((each) => ({
+            ...each,
+            row: replacePart(each.row, id, (old) =>
+              set.reduce((made, [property, value]) => withProperty(made, property, value), old),
+            ),
+          })),
+        };
+        expect(boxes(edited(before, share(id, 'kept')), width)).toEqual(boxes(before, width));
       }),
     );
   });

@@ -1,10 +1,13 @@
 import { failed, ok } from '../../../base';
 import {
+  type Constant,
+  constantsOf,
   draftStack,
   elementPaths,
   fieldsAt,
   inputProperty,
   isName,
+  kindOfPart,
   mapBindings,
   mapExpressions,
   mapParts,
@@ -45,8 +48,9 @@ export function share(place: PartPlace, { id, name }: Pick<SharedPart, 'id' | 'n
         if (part === row.id) return undefined;
         return replacePart(row, part, (old) => {
           if (old.part === 'run') return old;
-          const inputs = fieldsRead(old, fields, project).map(inputOf);
-          kept = { id, name, inputs, row: rowOf(old) };
+          const row = rowOf(old);
+          const inputs = fieldsRead(row, fields, project).map(inputOf);
+          kept = { id, name, inputs, row };
           return standingUse(old, id, inputs);
         });
       }).apply(project);
@@ -64,24 +68,42 @@ function inputOf(field: Field): Field {
   return { type: field.type, name, required };
 }
 
-const rowOf = (part: StandingPart): StackPart => {
-  const { leaves: _, ...own } = part;
-  return own.part === 'stack' ? own : draftStack('row', 'across', [own], 'fit');
-};
+/** What a part says of its place: that is said where it is used, and what is kept fills it. */
+const ofSize = [
+  ...(['width', 'height', 'minWidth', 'maxWidth', 'minHeight', 'maxHeight'] as const),
+];
+const ofStanding = ['alignSelf', 'leaves'] as const;
+const ofPlace = [...ofSize, ...ofStanding];
 
-/** The use has the width of what stood there, and leaves as that did. */
-function standingUse(part: StandingPart, of: string, inputs: readonly Field[]): SharedUse {
-  const width = part.part === 'image' ? 'fit' : propertyOf(part, 'width');
-  const { leaves } = part;
-  return {
-    ...{ part: 'shared', id: part.id, of },
-    ...(isShare(width) && { width }),
-    ...(leaves !== undefined && { leaves }),
-    ...(inputs.length > 0 && { inputs: fedByName(inputs) }),
-  };
+/** The part as a row of its own; what is of one size by itself, as pictures and controls are, stays so. */
+function rowOf(part: StandingPart): StackPart {
+  const gone = part.part === 'stack' || part.part === 'label' ? ofPlace : ofStanding;
+  const own = gone.reduce<StandingPart>(
+    (made, property) => withProperty(made, property, undefined),
+    part,
+  );
+  if (own.part === 'stack') return own;
+  return { ...draftStack('row', 'over', [own], 'fit'), gap: 0, align: 'stretch' };
 }
 
-const isShare = (width: ReturnType<typeof propertyOf>): width is Size =>
+function standingUse(part: StandingPart, of: string, inputs: readonly Field[]): SharedUse {
+  const constants = constantsOf(part);
+  const { width } = constants;
+  // A control of a size of its own gives way to nothing.
+  const own = kindOfPart(part).sized?.(constants, 'across')?.width;
+  const bare: SharedUse = {
+    ...{ part: 'shared', id: part.id, of },
+    ...(isShare(width) && { width }),
+    ...(typeof own === 'object' && 'fixed' in own && { minWidth: own.fixed }),
+    ...(inputs.length > 0 && { inputs: fedByName(inputs) }),
+  };
+  return ofPlace.reduce((made, property) => {
+    const said = propertyOf(part, property);
+    return said === undefined ? made : withProperty(made, property, said);
+  }, bare);
+}
+
+const isShare = (width: Constant | undefined): width is Size =>
   typeof width === 'object' && 'share' in width;
 
 const fedByName = (inputs: readonly Field[]) =>
