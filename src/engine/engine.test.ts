@@ -69,7 +69,11 @@ describe('a list of real items', () => {
   test('a grid has as many lines as it needs, each as high as its highest cell', () => {
     const project = edited(
       projectOf(shop),
-      edits.insert('tool-plain', 'title', 'below', draftLabel('m', { expr: 'material' }, 'small')),
+      edits.insert(
+        'tool-plain',
+        { beside: 'title', side: 'below' },
+        draftLabel('m', { expr: 'material' }, 'small'),
+      ),
       edits.arrangeAs('stock', { kind: 'grid', columns: 3, gap: 8, edge: 12 }),
     );
     const view = engineWith(project, shop).update(project, everything);
@@ -91,7 +95,10 @@ describe('a list of real items', () => {
     expect(words.sequence).toEqual({ ...first.sequence, lines: undefined, heights: undefined });
 
     const second = draftLabel('m', { expr: 'id' }, 'small');
-    const higher = edited(project, edits.insert('skein-plain', 'title', 'below', second));
+    const higher = edited(
+      project,
+      edits.insert('skein-plain', { beside: 'title', side: 'below' }, second),
+    );
     const grown = engine.update(higher, known).sequence;
     expect([grown.id, grown.lines]).toEqual([first.sequence.id, undefined]);
     expect(grown.heights).not.toEqual(first.sequence.heights);
@@ -139,14 +146,12 @@ describe('a list of real items', () => {
       edits.addPictures([mill]),
       edits.insert(
         'skein-plain',
-        'title',
-        'before',
+        { beside: 'title', side: 'before' },
         draftImage('picture', { expr: '`${name}.png`' }),
       ),
       edits.insert(
         'tool-plain',
-        'title',
-        'before',
+        { beside: 'title', side: 'before' },
         draftImage('picture', 'https://example.org/a.png'),
       ),
     );
@@ -242,11 +247,19 @@ function someEdit(project: Project, pick: number, kind: number): Edit | undefine
         { expr: `\`a \${${expr}} b\`` },
       );
     case 2:
-      return edits.insert(template.id, part, 'below', draftLabel(`l-${pick}`, { expr }, 'small'));
+      return edits.insert(
+        template.id,
+        { beside: part, side: 'below' },
+        draftLabel(`l-${pick}`, { expr }, 'small'),
+      );
     case 3:
-      return edits.insert(template.id, part, 'before', draftImage(`i-${pick}`, { expr }));
+      return edits.insert(
+        template.id,
+        { beside: part, side: 'before' },
+        draftImage(`i-${pick}`, { expr }),
+      );
     case 4:
-      return edits.remove(template.id, part);
+      return edits.remove({ template: template.id, parts: [part] });
     case 5:
       return edits.choose(list.id, template.type, pick % 2 === 0 ? null : template.id);
     case 6:

@@ -15,11 +15,15 @@ const template = 'stock-plain';
 function openShared() {
   const shop = openShop(goods);
   const price = { ...draftLabel('price', { expr: 'price' }, 'value'), colour: { expr: '"ink"' } };
-  shop.make(edits.insert(template, 'title', 'after', price));
+  shop.make(edits.insert(template, { beside: 'title', side: 'after' }, price));
   shop.make(edits.share({ template, part: 'price' }, { id: 'tag', name: 'tag' }));
   const inputs = { price: { expr: 'price * 2' } };
   shop.make(
-    edits.insert(template, 'price', 'after', { part: 'shared', id: 'twice', of: 'tag', inputs }),
+    edits.insert(
+      template,
+      { beside: 'price', side: 'after' },
+      { part: 'shared', id: 'twice', of: 'tag', inputs },
+    ),
   );
   return shop;
 }
@@ -85,7 +89,7 @@ describe('a shared part in the rows of a list', () => {
         { expr: name },
         'body',
       );
-      shop.make(edits.insert(template, 'price/price', 'below', label));
+      shop.make(edits.insert(template, { beside: 'price/price', side: 'below' }, label));
     }
     expect(values(shop)[0]?.filter((each) => each === 'Lace')).toHaveLength(7);
     expect(Object.keys(Object.prototype)).toEqual([]);

@@ -30,6 +30,9 @@ export {
 } from './make';
 export { migrated } from './migrations';
 export { type NamedUse, usesOfName } from './named-uses';
+export { copied, pieceText } from './pieces/copy';
+export { arriving, readPiece } from './pieces/paste';
+export type { Piece } from './pieces/piece';
 export { brokenReferences, compileFor, environmentOf, type FindItem, scopeFor } from './problems';
 export {
   coloursOf,

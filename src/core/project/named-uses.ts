@@ -49,6 +49,22 @@ export function usesOfName(project: Project, kind: NamedKind, name: string): rea
   );
 }
 
+/** The names of a kind, among these, that parts of a row name. */
+export function namesIn(
+  project: Project,
+  written: WrittenRow,
+  kind: NamedKind,
+  names: readonly string[],
+): readonly string[] {
+  const said = [...partsOf(written.row)].flatMap((part) =>
+    propertiesNaming(part, kind).map((property) => ({
+      value: saidOrDefault(part, property),
+      world: worldAt(project, written, part.id, property),
+    })),
+  );
+  return names.filter((name) => said.some(({ value, world }) => isNamed(value, name, world)));
+}
+
 function isNamed(said: ReturnType<typeof propertyOf>, name: string, world: World): boolean {
   if (!isBound(said)) return said === name;
   let isFound = false;

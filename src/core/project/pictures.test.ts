@@ -32,7 +32,11 @@ describe('pictures of a project', () => {
     const project = edited(
       openShop().project(),
       edits.addPictures([mill, { ...mill, name: 'works' }]),
-      edits.insert('stock-plain', 'title', 'before', draftImage('picture', 'mill')),
+      edits.insert(
+        'stock-plain',
+        { beside: 'title', side: 'before' },
+        draftImage('picture', 'mill'),
+      ),
       edits.renamePicture('mill', 'old mill'),
     );
     expect(shown(project)[0]).toEqual(['old mill', 'a-mill']);

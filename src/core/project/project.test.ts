@@ -214,12 +214,16 @@ describe('edits', () => {
     edits.choose('stock', undefined, null),
     edits.arrangeAs('stock', { kind: 'grid', columns: 3, gap: 8, edge: 12 }),
     edits.bind(place, { expr: 'grams', else: 'light' }),
-    edits.insert('skein-plain', 'title', 'below', draftLabel('second', { expr: 'kind' }, 'small')),
-    edits.insert('skein-plain', 'title', 'before', draftImage('picture', 'x')),
+    edits.insert(
+      'skein-plain',
+      { beside: 'title', side: 'below' },
+      draftLabel('second', { expr: 'kind' }, 'small'),
+    ),
+    edits.insert('skein-plain', { beside: 'title', side: 'before' }, draftImage('picture', 'x')),
     edits.set({ ...place, property: 'style' }, 'body'),
     edits.set({ ...place, property: 'style' }, undefined),
     edits.bind({ ...place, property: 'opacity' }, { expr: 'grams / 100' }),
-    edits.remove('skein-plain', 'second'),
+    edits.remove({ template: 'skein-plain', parts: ['second'] }),
   ];
 
   test('undo takes back exactly what was done, redo does it again', () => {
@@ -266,7 +270,7 @@ describe('edits', () => {
   test.each<[string, Edit]>([
     ['a part that is not there', edits.bind({ ...place, part: 'gone' }, 'x')],
     ['a property that it has not', edits.bind({ ...place, property: 'picture' }, 'x')],
-    ['the row itself', edits.remove('skein-plain', 'row')],
+    ['the row itself', edits.remove({ template: 'skein-plain', parts: ['row'] })],
     ['no name', edits.rename('  ')],
     ['a list that is not there', edits.choose('gone', 'tool', null)],
     ['a template that is there', edits.addTemplate(draftTemplate(skein, [], []))],

@@ -69,7 +69,11 @@ function words(project: Project, items: readonly Item[]) {
 /** The project with labels that read each field of each type, in every way that there is. */
 function withManyUses(project: Project): Project {
   const insert = (template: string, expr: string, at: number): Edit =>
-    edits.insert(template, 'row', 'below', draftLabel(`l${at}`, { expr }, 'body'));
+    edits.insert(
+      template,
+      { beside: 'row', side: 'below' },
+      draftLabel(`l${at}`, { expr }, 'body'),
+    );
   return project.templates.reduce((before, template) => {
     const type = withId(before.types, template.type);
     const paths = (type?.fields ?? []).flatMap((field) => [

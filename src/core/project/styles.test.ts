@@ -21,8 +21,8 @@ function shop(): Project {
   return edited(
     openShop().project(),
     edits.addStyle({ name: 'low', size: 13, lineHeight: 18, weight: 700, colour: 'ink' }),
-    edits.insert('stock-plain', 'title', 'after', fixed),
-    edits.insert('stock-plain', 'title', 'after', followed),
+    edits.insert('stock-plain', { beside: 'title', side: 'after' }, fixed),
+    edits.insert('stock-plain', { beside: 'title', side: 'after' }, followed),
   );
 }
 
@@ -189,12 +189,20 @@ describe('what a kind of part names though nobody said it', () => {
   const place = { template: 'stock-plain', part: 'mark' };
   const badged = edited(
     shop(),
-    edits.insert('stock-plain', 'title', 'after', {
-      ...{ part: 'badge', id: 'mark', text: { expr: 'name' } },
-    }),
-    edits.insert('stock-plain', 'title', 'after', {
-      ...{ part: 'label', id: 'plain', text: { expr: 'name' } },
-    }),
+    edits.insert(
+      'stock-plain',
+      { beside: 'title', side: 'after' },
+      {
+        ...{ part: 'badge', id: 'mark', text: { expr: 'name' } },
+      },
+    ),
+    edits.insert(
+      'stock-plain',
+      { beside: 'title', side: 'after' },
+      {
+        ...{ part: 'label', id: 'plain', text: { expr: 'name' } },
+      },
+    ),
   );
   const saidBy = ({ templates }: Project, part: string, property: string) => {
     const own = templates[0] && partWithId(templates[0].row, part);

@@ -4,7 +4,7 @@ import { type Field, pathsRead, renameStep } from '../values';
 import { compileTemplate } from './compile';
 import { elementPaths } from './expanded/seen';
 import { draftStack, kinds, type StackPart, type StandingPart } from './parts';
-import { removePart } from './rewrite';
+import { removePart } from './rewriting/remove';
 import { neutralStyles } from './styles';
 import { neutralColours } from './tokens';
 

@@ -27,6 +27,7 @@ export {
   writtenAt,
 } from './expanded/open';
 export { elementPaths, fieldsAt } from './expanded/seen';
+export { followsWhatIsShown, nameAfter } from './names';
 export {
   allKinds,
   declaredInput,
@@ -59,8 +60,19 @@ export {
 } from './parts';
 export type { EntryValue } from './parts/entry-value';
 export { type Constant, isContent, type Property } from './property';
-export { addRun, insertPart, partIds, removePart, replacePart, type Side } from './rewrite';
-export { colourShape, rowShape, spacingShape, templateShape, textStyleShape } from './shape';
+export { addRun, insertPart, type Landing, type Side } from './rewriting/insert';
+export { moveParts, outermost, stepFrom } from './rewriting/move';
+export { removePart } from './rewriting/remove';
+export { replacePart } from './rewriting/replace';
+export { unwrapPart, withFreeIds, wrapParts } from './rewriting/wrap';
+export {
+  colourShape,
+  partsShape,
+  rowShape,
+  spacingShape,
+  templateShape,
+  textStyleShape,
+} from './shape';
 export { neutralStyles, styleNamed, type TextStyle } from './styles';
 export {
   childrenOf,
@@ -70,11 +82,13 @@ export {
   mapBindings,
   mapParts,
   mayLeave,
+  partIds,
   partsOf,
   partWithId,
   propertyOf,
   type Slot,
   slotsOf,
+  stackAround,
   type Template,
   withProperty,
 } from './template';

@@ -15,6 +15,7 @@ import { boundShape } from './bound';
 import {
   allKinds,
   kinds,
+  type Part,
   type PartKind,
   type RunPart,
   type StackPart,
@@ -72,6 +73,12 @@ export const rowShape: Shape<StackPart> = named(
   'row',
   () => byMember<StackPart>('part', casesOf([kinds.stack], 'row')),
   1,
+);
+
+/** Parts by themselves, as they are copied. */
+export const partsShape: Shape<readonly Part[]> = list(
+  named('any part', () => byMember<Part>('part', casesOf(allKinds())), 1),
+  { min: 1, max: 200 },
 );
 
 export const textStyleShape: Shape<TextStyle> = record<TextStyle>({

@@ -37,6 +37,9 @@ export function childrenOf(part: Part): readonly Part[] {
   return part.part === 'label' ? (part.runs ?? []) : [];
 }
 
+/** Ids of a part and of all in it. */
+export const partIds = (part: Part): string[] => [...partsOf(part)].map(({ id }) => id);
+
 export function partWithId(row: Part, id: string): Part | undefined {
   for (const part of partsOf(row)) if (part.id === id) return part;
   return undefined;

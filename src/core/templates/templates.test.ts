@@ -2,8 +2,18 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { draftRow, likelyPart } from './draft';
 import { draftLabel, kinds, meterRegion, type Part, type StackPart } from './parts';
-import { addRun, insertPart, partIds, removePart, replacePart, type Side } from './rewrite';
-import { mapBindings, partsOf, partWithId, slotsOf, stackAround, withProperty } from './template';
+import { addRun, insertPart, type Side } from './rewriting/insert';
+import { removePart } from './rewriting/remove';
+import { replacePart } from './rewriting/replace';
+import {
+  mapBindings,
+  partIds,
+  partsOf,
+  partWithId,
+  slotsOf,
+  stackAround,
+  withProperty,
+} from './template';
 
 const label = (id: string) => draftLabel(id, { expr: id }, 'body');
 const outline = (part: Part): string =>
@@ -18,31 +28,60 @@ describe('putting a part beside another', () => {
     ['after', 'across(title new)'],
     ['before', 'across(new title)'],
   ])('%s', (side, expected) => {
-    expect(outline(insertPart(row, 'title', side, { part: label('new'), stackId: 'words' }))).toBe(
-      expected,
-    );
+    expect(
+      outline(insertPart(row, { beside: 'title', side }, { part: label('new'), stackId: 'words' })),
+    ).toBe(expected);
   });
 
   test('the two take over the width of the one', () => {
-    const words = insertPart(row, 'title', 'below', { part: label('new'), stackId: 'words' })
-      .children[0];
+    const words = insertPart(
+      row,
+      { beside: 'title', side: 'below' },
+      { part: label('new'), stackId: 'words' },
+    ).children[0];
     expect(words).toMatchObject({ part: 'stack', width: { share: 1 } });
   });
 
   test('a third goes into the stack that is there', () => {
-    const two = insertPart(row, 'title', 'below', { part: label('second'), stackId: 'words' });
+    const two = insertPart(
+      row,
+      { beside: 'title', side: 'below' },
+      { part: label('second'), stackId: 'words' },
+    );
     expect(
-      outline(insertPart(two, 'second', 'below', { part: label('third'), stackId: 'more' })),
+      outline(
+        insertPart(
+          two,
+          { beside: 'second', side: 'below' },
+          { part: label('third'), stackId: 'more' },
+        ),
+      ),
     ).toBe('across(down(title second third))');
   });
 
   test('beside a whole row that runs across: at its end', () => {
-    const two = insertPart(row, 'title', 'below', { part: label('second'), stackId: 'words' });
+    const two = insertPart(
+      row,
+      { beside: 'title', side: 'below' },
+      { part: label('second'), stackId: 'words' },
+    );
     expect(
-      outline(insertPart(two, 'row', 'after', { part: label('value'), stackId: 'more' })),
+      outline(
+        insertPart(
+          two,
+          { beside: 'row', side: 'after' },
+          { part: label('value'), stackId: 'more' },
+        ),
+      ),
     ).toBe('across(down(title second) value)');
     expect(
-      outline(insertPart(two, 'row', 'below', { part: label('value'), stackId: 'more' })),
+      outline(
+        insertPart(
+          two,
+          { beside: 'row', side: 'below' },
+          { part: label('value'), stackId: 'more' },
+        ),
+      ),
     ).toBe('down(across(down(title second)) value)');
   });
 });
@@ -68,7 +107,11 @@ describe('any inserting and removing', () => {
             const kept = id === 'row' ? before : before.filter((leaf) => !inside.includes(leaf));
             expect(leaves(row)).toEqual(kept);
           } else {
-            row = insertPart(row, id, side, { part: label(`new-${n}`), stackId: `stack-${n}` });
+            row = insertPart(
+              row,
+              { beside: id, side },
+              { part: label(`new-${n}`), stackId: `stack-${n}` },
+            );
             expect(new Set(leaves(row))).toEqual(new Set([...before, `new-${n}`]));
           }
           expect(new Set(partIds(row)).size).toBe(partIds(row).length);
@@ -86,10 +129,14 @@ describe('any inserting and removing', () => {
 });
 
 test('removing the last but one part of a stack leaves the last in its place', () => {
-  const two = insertPart(draftRow('name'), 'title', 'below', {
-    part: label('second'),
-    stackId: 'words',
-  });
+  const two = insertPart(
+    draftRow('name'),
+    { beside: 'title', side: 'below' },
+    {
+      part: label('second'),
+      stackId: 'words',
+    },
+  );
   const one = removePart(two, 'second');
   expect(outline(one)).toBe('across(title)');
   expect(stackAround(one, 'title')?.id).toBe('row');
@@ -129,7 +176,11 @@ describe('the runs of a label', () => {
   });
 
   test('a part that is put beside one stands beside its label', () => {
-    const beside = insertPart(row, 'was', 'after', { part: label('new'), stackId: 's' });
+    const beside = insertPart(
+      row,
+      { beside: 'was', side: 'after' },
+      { part: label('new'), stackId: 's' },
+    );
     expect(outline(beside)).toBe('across(title new)');
     expect(texts(beside)).toEqual(['title', 'was', 'now', 'new']);
   });

@@ -1,4 +1,6 @@
 /** Every change that a person can make to a project: one function an edit, grouped by what it changes. */
+
+import { paste } from '../pieces/paste';
 import { checkTextSizes, checkWidths } from './checked-at';
 import { addColour, changeColour, removeColour, renameColour } from './colours';
 import {
@@ -38,6 +40,7 @@ import {
   takeSet,
   takeTokens,
 } from './styles';
+import { duplicate, move, remove, renamePart, unwrap, wrap } from './templates/parts';
 import {
   addInput,
   changeInput,
@@ -47,15 +50,7 @@ import {
   renameShared,
   share,
 } from './templates/shared';
-import {
-  addRunTo,
-  addTemplate,
-  bind,
-  freePartId,
-  insert,
-  remove,
-  set,
-} from './templates/templates';
+import { addRunTo, addTemplate, bind, freePartId, insert, set } from './templates/templates';
 import {
   addComputed,
   addField,
@@ -127,6 +122,12 @@ export const edits = {
   changeColour,
   renameColour,
   removeColour,
+  move,
+  wrap,
+  unwrap,
+  duplicate,
+  paste,
+  renamePart,
   remove,
   set,
   share,

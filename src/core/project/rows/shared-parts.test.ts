@@ -183,9 +183,13 @@ describe('a part is kept once', () => {
 
   test('a change of it reaches all uses', () => {
     const once = edited(project, share('price', 'tagged'));
-    const again = edits.insert('plain', 'name', 'after', {
-      ...{ part: 'shared', id: 'second', of: 'tagged', inputs: { price: { expr: 'was ?? 1' } } },
-    });
+    const again = edits.insert(
+      'plain',
+      { beside: 'name', side: 'after' },
+      {
+        ...{ part: 'shared', id: 'second', of: 'tagged', inputs: { price: { expr: 'was ?? 1' } } },
+      },
+    );
     const both = edited(once, again);
     const place = { template: 'plain', part: 'second/price', property: 'text' };
     const changed = edited(both, edits.bind(place, { expr: '`costs ${price}`' }));
@@ -201,9 +205,14 @@ describe('a part is kept once', () => {
     expect(freePartId(template, 'prices/price', 'price')).toBe('price-2');
     expect(freePartId(template, 'prices/price', 'name')).toBe('name');
     const label = draftLabel('name', 'each', 'body');
-    const put = edited(once, edits.insert('plain', 'prices/price', 'below', label));
+    const put = edited(
+      once,
+      edits.insert('plain', { beside: 'prices/price', side: 'below' }, label),
+    );
     expect(partIds(put)).toContain('prices/name');
-    expect(partIds(edited(put, edits.remove('plain', 'prices/name')))).toEqual(partIds(once));
+    expect(
+      partIds(edited(put, edits.remove({ template: 'plain', parts: ['prices/name'] }))),
+    ).toEqual(partIds(once));
   });
 });
 
@@ -248,9 +257,13 @@ describe('shared parts hold shared parts', () => {
     const inner = edited(project, share('price', 'inner'));
     const outer = edited(inner, share('prices', 'outer'));
     const place = { template: 'plain', part: 'prices/price/price' };
-    const put = edits.insert('plain', place.part, 'after', {
-      ...{ part: 'shared', id: 'again', of: 'outer', inputs: { price: { expr: 'price' } } },
-    });
+    const put = edits.insert(
+      'plain',
+      { beside: place.part, side: 'after' },
+      {
+        ...{ part: 'shared', id: 'again', of: 'outer', inputs: { price: { expr: 'price' } } },
+      },
+    );
     expect(whyNot(outer, put)).toBe('Shared parts would hold each other: inner in outer in inner.');
   });
 

@@ -60,7 +60,8 @@ export function fieldsRead(
   );
 }
 
-const formatsIn = (binding: Binding): readonly string[] => [
+/** The formats that a binding writes with. */
+export const formatsIn = (binding: Binding): readonly string[] => [
   ...(typeof binding !== 'string' && binding.format !== undefined ? [binding.format] : []),
   ...expressionsOf(binding).flatMap(formatsUsed),
 ];

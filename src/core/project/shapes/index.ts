@@ -20,6 +20,7 @@ import {
 } from '../../shape';
 import {
   colourShape,
+  partsShape,
   rowShape,
   type SharedPart,
   spacingShape,
@@ -27,6 +28,7 @@ import {
   textStyleShape,
 } from '../../templates';
 import { checkedTextSizes, checkedWidths, maxChecked } from '../checked-at';
+import type { Piece } from '../pieces/piece';
 import {
   formatVersion,
   type ItemSet,
@@ -132,6 +134,17 @@ const sharedPart: Shape<SharedPart> = record<SharedPart>({
   name: text(),
   inputs: fieldsShape,
   row: rowShape,
+});
+
+/** Parts as text, with what they name. */
+export const pieceShape: Shape<Piece> = record<Piece>({
+  yarncard: oneOf([formatVersion]),
+  parts: partsShape,
+  textStyles: optional(list(textStyleShape, { tellsApart: 'name', max: 100 })),
+  colours: optional(list(colourShape, { tellsApart: 'name', max: 200 })),
+  spacing: optional(list(spacingShape, { tellsApart: 'name', max: 50 })),
+  formats: optional(list(formatShape, { max: 500 })),
+  sharedParts: optional(list(sharedPart, { tellsApart: 'id', max: 500 })),
 });
 
 const locale = () =>

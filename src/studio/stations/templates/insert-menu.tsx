@@ -78,7 +78,7 @@ export function InsertMenu({ selection }: { readonly selection: Selection }) {
 
 export function RemoveButton({ selection }: { readonly selection: Selection }) {
   const { part, template } = selection;
-  const edit: Edit = edits.remove(template.id, part.id);
+  const edit: Edit = edits.remove({ template: template.id, parts: [part.id] });
   const why = whyNot(edit);
   return (
     <Button
@@ -137,7 +137,7 @@ function insertNew(selection: Selection, anchor: string, side: Side, kind: strin
 }
 
 function insert({ template }: Selection, anchor: string, side: Side, part: StandingPart): void {
-  if (make(edits.insert(template.id, anchor, side, part)) === undefined)
+  if (make(edits.insert(template.id, { beside: anchor, side }, part)) === undefined)
     goWithin({ part: prefixOf(anchor) + part.id }, 'replace');
 }
 

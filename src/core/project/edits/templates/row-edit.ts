@@ -1,4 +1,4 @@
-import { failed, ok } from '../../../base';
+import { failed, ok, type Result } from '../../../base';
 import { type StackPart, writtenAt } from '../../../templates';
 import { editById, type Project } from '../../project';
 import { shownTemplate } from '../../rows/rows';
@@ -13,12 +13,12 @@ export interface PartPlace {
 
 /**
  * Changes the row in which a part is written, by its id there: the template's own, or that of the
- * shared part in which it is shown. Undefined: it has no such part or property.
+ * shared part in which it is shown. Undefined: it has no such part or property; a text: why not.
  */
 export function editRow(
   name: string,
   { template: id, part }: PartPlace,
-  change: (row: StackPart, part: string) => StackPart | undefined,
+  change: (row: StackPart, part: string) => StackPart | string | undefined,
 ): Edit {
   return {
     name,
@@ -29,17 +29,19 @@ export function editRow(
       const changed = <T extends { readonly id: string; readonly row: StackPart }>(
         all: readonly T[],
         own: string,
-      ): readonly T[] | undefined => {
+      ): Result<readonly T[], string> => {
         const row = all.find((each) => each.id === own)?.row;
-        const next = row && change(row, at.part);
-        return next && editById(all, own, (each) => ({ ...each, row: next }));
+        const next = (row && change(row, at.part)) ?? noSuchPart;
+        if (typeof next === 'string') return failed(next);
+        return ok(next === row ? all : editById(all, own, (each) => ({ ...each, row: next })));
       };
       if (at.shared === undefined) {
         const templates = changed(project.templates, id);
-        return templates === undefined ? failed(noSuchPart) : ok({ ...project, templates });
+        return templates.ok ? ok({ ...project, templates: templates.value }) : templates;
       }
-      const sharedParts = changed(project.sharedParts ?? [], at.shared);
-      if (sharedParts === undefined) return failed(noSuchPart);
+      const made = changed(project.sharedParts ?? [], at.shared);
+      if (!made.ok) return made;
+      const sharedParts = made.value;
       const circle = circleIn(sharedParts, at.shared);
       if (circle !== undefined)
         return failed(`Shared parts would hold each other: ${circle.join(' in ')}.`);

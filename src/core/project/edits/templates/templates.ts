@@ -5,19 +5,22 @@ import {
   type Bound,
   type Constant,
   declaredInput,
+  followsWhatIsShown,
   inputNamed,
   insertPart,
   isBound,
   kindOfPart,
+  type Landing,
+  nameAfter,
   type Part,
   type Property,
   partIds,
   partWithId,
   prefixOf,
+  propertyOf,
   type RunPart,
-  removePart,
   replacePart,
-  type Side,
+  type StackPart,
   type StandingPart,
   type Template,
   withProperty,
@@ -59,10 +62,25 @@ function setting(
     const declared = target && declaredIn(target, property);
     if (declared === undefined || !canBe(declared, value)) return undefined;
     if (declared.isOfRow && part !== row.id) return undefined;
-    return replacePart(row, part, (old) => withProperty(old, property, value));
+    return replacePart(row, part, (old) => {
+      const made = withProperty(old, property, value);
+      return joins === undefined ? namedAnew(row, old, made) : made;
+    });
   });
   return joins === undefined ? edit : { ...edit, joins };
 }
+
+/** A part whose name says what it showed is called after what it shows now. */
+function namedAnew(row: StackPart, before: Part, after: Part): Part {
+  const { shows } = kindOfPart(before);
+  const [old, now] = [before, after].map((part) => shows && propertyOf(part, shows));
+  if (!isBinding(old) || !isBinding(now) || old === now) return after;
+  if (!followsWhatIsShown(before.id, old) || followsWhatIsShown(before.id, now)) return after;
+  const others = partIds(row).filter((id) => id !== before.id);
+  return { ...after, id: freeId(nameAfter(now, before.part), others) };
+}
+
+const isBinding = (value: unknown): value is Binding => typeof value === 'string' || isBound(value);
 
 /** What a part declares, inputs that nothing feeds yet too. */
 function declaredIn(part: Part, property: string): Property | undefined {
@@ -75,15 +93,20 @@ function declaredIn(part: Part, property: string): Property | undefined {
 const canBe = (declared: Property, value: Constant | Bound | undefined): boolean =>
   isBound(value) ? declared.isBindable : value !== undefined || !declared.isRequired;
 
-/** Puts a new part beside, above or below another. The part's id is made free first: see `freePartId`. */
-export function insert(template: string, anchor: string, side: Side, part: StandingPart): Edit {
+/** Puts a new part where it lands. The part's id is made free first: see `freePartId`. */
+export function insert(template: string, landing: Landing, part: StandingPart): Edit {
   return editRow(
     part.part === part.id ? `Insert ${part.id}` : `Insert ${part.part} ${part.id}`,
-    { template, part: anchor },
-    (row, beside) => {
-      if (partWithId(row, beside) === undefined) return undefined;
-      const stackId = freeId('stack', [...partIds(row), part.id]);
-      return insertPart(row, beside, side, { part, stackId });
+    { template, part: 'within' in landing ? landing.within : landing.beside },
+    (row, target) => {
+      const own = partWithId(row, target);
+      if (own === undefined || ('within' in landing && own.part !== 'stack')) return undefined;
+      const stackId = freeId('stack', [...partIds(row), ...partIds(part)]);
+      const place =
+        'within' in landing
+          ? { within: target, at: landing.at }
+          : { beside: target, side: landing.side };
+      return insertPart(row, place, { part, stackId });
     },
   );
 }
@@ -93,12 +116,6 @@ export const addRunTo = (template: string, label: string, run: RunPart): Edit =>
   editRow(`Add run ${run.id}`, { template, part: label }, (row, own) =>
     partWithId(row, own)?.part === 'label' ? addRun(row, own, run) : undefined,
   );
-
-export function remove(template: string, part: string): Edit {
-  return editRow(`Remove ${part}`, { template, part }, (row, own) =>
-    own === row.id ? undefined : removePart(row, own),
-  );
-}
 
 /** An id for a new part that no part has in the row in which `beside` is written. */
 export function freePartId(template: Template, beside: string, wish: string): string {
