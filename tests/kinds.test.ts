@@ -45,7 +45,9 @@ function stamped(more: Record<string, unknown> = {}) {
   const part = { ...kinds.label.draft('mark', { expr: 'name' }, 'beside') };
   const { text: _, style: __, ...bare } = part;
   const made = { ...bare, ...stamp.draft('mark', { expr: 'name' }), ...more };
-  shop.make(edits.insert('stock-plain', { beside: 'title', side: 'after' }, Object.assign(part, made)));
+  shop.make(
+    edits.insert('stock-plain', { beside: 'title', side: 'after' }, Object.assign(part, made)),
+  );
   return shop;
 }
 

@@ -74,7 +74,11 @@ const edit: fc.Arbitrary<Edit> = fc.oneof(
   fc
     .tuple(words, numbers)
     .map(([id, fixed]) =>
-      edits.insert(template.id, { beside: 'row', side: 'below' }, { ...draftImage(id, 'x'), width: { fixed } }),
+      edits.insert(
+        template.id,
+        { beside: 'row', side: 'below' },
+        { ...draftImage(id, 'x'), width: { fixed } },
+      ),
     ),
   numbers.map((gap) => edits.set({ template: template.id, part: 'row', property: 'gap' }, gap)),
   words.map((style) => edits.set({ ...title, property: 'style' }, style)),

@@ -4,7 +4,7 @@ import type { Entry, Space } from '../core/lists';
 import { type FindItem, itemsIdOf, ownSet, type Project, withId } from '../core/project';
 import type { CompiledTemplate } from '../core/templates';
 import { plainText, type RowContext } from '../core/values';
-import { holdsWords, type ItemStore, SourceStore } from './items';
+import { holdsWords, type ItemStore, SourceStore, Titles } from './items';
 import { CompiledTemplates } from './project';
 import type { ItemAtHand, PartTask, Scene } from './scene';
 import {
@@ -42,6 +42,7 @@ export class Engine implements Scene, World {
   edition = 0;
   private ofEdition = '';
   private readonly sources = new Map<string, SourceStore>();
+  private readonly titles = new Titles();
   private readonly templates = new Map<string, CompiledTemplates>();
   private readonly main = new View(this);
   private readonly beside = new Map<string, View>();
@@ -176,12 +177,10 @@ export class Engine implements Scene, World {
     const source = this.main.source()?.id;
     if (value === undefined || source === undefined) return undefined;
     const key = this.main.keys().at(item);
-    const type = this.typesShown()(item);
-    const titled = this.main.templates.find(({ template }) => template.type === type);
-    const words = titled?.slots
-      .find(({ declared }) => declared.kind === 'text')
-      ?.value(value, this.contextOf(item));
-    const title = words === undefined ? key : String(words);
+    const typeOf = this.typesShown();
+    const type = typeOf(item);
+    const own = withId(this.project?.types ?? [], type ?? '');
+    const title = (own && this.titles.of(value, own, { items, typeOf })) ?? key;
     return { item, key, source, entry: this.main.entryOf(item), value, type, title };
   }
 

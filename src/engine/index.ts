@@ -8,6 +8,7 @@ export {
   EngineData,
   type ExampleAnswer,
   type ExampleTask,
+  type ExtremeItem,
   type FieldTask,
   type FormatTrial,
   type FormattedValue,

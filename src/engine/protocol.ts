@@ -17,6 +17,7 @@ import type {
   DecodingTrial,
   ExampleAnswer,
   ExampleTask,
+  ExtremeItem,
   FieldTask,
   FormatTrial,
   FormattedValue,
@@ -106,6 +107,8 @@ export interface EngineProtocol {
   spread(asked: SpreadTask): Promise<Spread | undefined>;
   /** How a part fares in all rows; undefined: something newer was asked, or faces are on their way. */
   partFacts(asked: PartTask): Promise<PartFacts | undefined>;
+  /** The items that test most what a part shows; undefined: something newer was asked meanwhile. */
+  extremes(asked: Omit<PartTask, 'box'>): Promise<readonly ExtremeItem[] | undefined>;
   /** Who takes the room of a stack in an item's row; undefined: nothing can be said of it yet. */
   spaceIn(item: number, asked: PartTask): Promise<Space | undefined>;
   /** Shows all rows in a locale; undefined: they are. */

@@ -8,7 +8,14 @@ import {
   readProject,
   writeProject,
 } from '../core/project';
-import { type AllItems, type ByExample, trace, tryFormats } from './answers';
+import {
+  type AllItems,
+  type ByExample,
+  type ExtremeItem,
+  extremesOf,
+  trace,
+  tryFormats,
+} from './answers';
 import { crossing, entryCrossing, withAnswersCut } from './cut';
 import { dataLater } from './data-later';
 import { Engine } from './engine';
@@ -54,6 +61,7 @@ const allItems = (): Promise<AllItems> => {
 
 const counting = newest<readonly number[]>();
 const spreading = newest<Spread | undefined>();
+const testing = newest<readonly ExtremeItem[]>();
 const askingFacts = newest<PartFacts | undefined>();
 /** The same question about other items or another project is another one. */
 const asOfNow = (question: object): string => JSON.stringify([engine.version, question]);
@@ -246,6 +254,8 @@ const protocol: EngineProtocol &
 
   partFacts: (asked) =>
     askingFacts(asOfNow([asked, measures.edition]), async () => engine.partFacts(asked)),
+
+  extremes: (asked) => testing(asOfNow(asked), async () => extremesOf(engine, asked)),
 
   spaceIn: async (item, asked) => engine.spaceIn(item, asked),
 

@@ -5,10 +5,16 @@ import { draftLabel } from '../../src/core/templates';
 export function benchProject(drafted: Project): Project {
   const words = { expr: '`${maker.name} · ${grams} g`' };
   const all: readonly Edit[] = [
-    edits.insert('skein-plain', { beside: 'title', side: 'below' },
+    edits.insert(
+      'skein-plain',
+      { beside: 'title', side: 'below' },
       draftLabel('maker', words, 'small', { share: 1 }),
     ),
-    edits.insert('skein-plain', { beside: 'row', side: 'after' }, draftLabel('price', { expr: 'price' }, 'value')),
+    edits.insert(
+      'skein-plain',
+      { beside: 'row', side: 'after' },
+      draftLabel('price', { expr: 'price' }, 'value'),
+    ),
   ];
   return all.reduce(edited, drafted);
 }

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { become, dropFile, expect, openDemo, rowsOf, saved, test } from './support';
+import { become, dropFile, expect, insertPart, openDemo, rowsOf, saved, test } from './support';
 
 const parcels = [
   { id: 'p-1', to: 'Ousby', sent: '24.03.2026', weight: 1.5, lines: [{ skein: 'sk-1', of: 2 }] },
@@ -310,8 +310,7 @@ test('pictures: kept once, named by a pattern, the missing ones found', async ({
   await expect(panel.locator('img[src^="data:"]')).toHaveCount(5);
 
   await page.getByRole('link', { name: 'Templates' }).click();
-  await page.getByRole('button', { name: 'Insert', exact: true }).click();
-  await page.getByRole('menuitem', { name: 'Image at the start of the row' }).click();
+  await insertPart(page, 'image', 'at the start of the row');
   await page.getByRole('button', { name: 'pattern', exact: true }).click();
   await page.getByLabel('Pattern of the picture’s name').fill('skein-${fibre}.svg');
   const images = page.locator('.yc-sizer > .yc-row img');

@@ -1,4 +1,4 @@
-import { dropFile, expect, rowsOf, test } from './support';
+import { dropFile, expect, insertPart, rowsOf, test } from './support';
 
 const count = 100_000;
 
@@ -23,8 +23,7 @@ test('100,000 items: all in the window, few rows in the page, every row right', 
   });
   await page.getByRole('link', { name: 'Templates' }).click();
   await page.getByRole('button', { name: 'skein plain' }).click();
-  await page.getByRole('button', { name: 'Insert' }).click();
-  await page.getByRole('menuitem', { name: 'Label under title' }).click();
+  await insertPart(page, 'label', 'under title');
 
   const list = page.getByRole('region', { name: 'Rows' });
   const max = await list.evaluate(async (host) => {

@@ -1,6 +1,15 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { addProperty, dropFile, expect, openDemo, rowsOf, saved, test } from './support';
+import {
+  addProperty,
+  dropFile,
+  expect,
+  insertPart,
+  openDemo,
+  rowsOf,
+  saved,
+  test,
+} from './support';
 
 const jobs = Array.from({ length: 60 }, (_, at) => ({
   id: `job-${at}`,
@@ -11,11 +20,6 @@ const jobs = Array.from({ length: 60 }, (_, at) => ({
   isUrgent: at % 3 === 0,
   colour: ['#a23a2c', '#2b5c86', 'weld', 'nothing of the kind'][at % 4],
 }));
-
-async function insert(page: Page, name: string | RegExp): Promise<void> {
-  await page.getByRole('button', { name: 'Insert', exact: true }).click();
-  await page.getByRole('menuitem', { name }).click();
-}
 
 const inRow = (page: Page, words: string, selector: string) =>
   page
@@ -32,20 +36,20 @@ test('a row grows by parts that show a share, stars, a count, a yes, a colour', 
     .locator('section[aria-label="Parts"]')
     .getByRole('button', { name: /^title/ })
     .click();
-  await insert(page, 'Progress under title');
+  await insertPart(page, 'progress', 'under title');
   await expect(page.getByRole('textbox', { name: 'Value of value' })).toHaveText('share');
-  await insert(page, 'Rating under share');
+  await insertPart(page, 'rating', 'under share');
   await expect(page.getByRole('textbox', { name: 'Value of value' })).toHaveText('stars');
   await page.getByRole('group', { name: 'Steps' }).getByRole('button', { name: 'half' }).click();
   await page
     .locator('section[aria-label="Parts"]')
     .getByRole('button', { name: /^stack/ })
     .click();
-  await insert(page, /^Swatch beside|^Swatch after/);
+  await insertPart(page, 'swatch', 'after stack');
   await expect(page.getByRole('textbox', { name: 'Value of colour' })).toHaveText('colour');
-  await insert(page, 'Switch after colour');
+  await insertPart(page, 'switch', 'after colour');
   await expect(page.getByRole('textbox', { name: 'Value of on' })).toHaveText('isUrgent');
-  await insert(page, /^Badge after/);
+  await insertPart(page, 'badge', 'after');
   await expect(page.getByRole('textbox', { name: 'Value of text' })).toBeVisible();
   await page.getByRole('textbox', { name: 'Value of text' }).fill('waiting');
   await page
@@ -88,7 +92,7 @@ test('a row leads on, has a button with an icon in it, and what is hard to hit o
   await parts.getByRole('button', { name: /^row/ }).click();
   await addProperty(page, 'leads on');
   await expect(page.locator('section[aria-label="Rows"] .yc-leads-on').first()).toBeVisible();
-  await insert(page, /^Button after/);
+  await insertPart(page, 'button', 'after');
   await page.getByRole('button', { name: 'fixed words' }).first().click();
   await page.getByRole('textbox', { name: 'Fixed text' }).fill('Reserve');
   await addProperty(page, 'icon');
@@ -171,7 +175,7 @@ test('a stack stands for each element of a list, with words for those that are t
     .locator('section[aria-label="Parts"]')
     .getByRole('button', { name: /^title/ })
     .click();
-  await insert(page, /^Dyes, each under/);
+  await insertPart(page, 'each of dyes', 'under');
   const shown = (title: string) =>
     inRow(page, title, '.yc-badge, [data-part$="more"]').filter({ visible: true });
   await expect(shown('Kettle 2')).toHaveText(['dye 0', 'dye 1']);
@@ -193,7 +197,7 @@ test('a part is kept once: used for items of another type, changed in one place 
   await expect(page.getByRole('region', { name: 'Shared part figures' })).toContainText('1 use');
   await page.getByRole('button', { name: 'class brief' }).click();
   await page.locator('section[aria-label="Parts"]').getByRole('button', { name: /^free/ }).click();
-  await insert(page, 'Shared part figures after free');
+  await insertPart(page, 'figures', 'after free');
   const outline = page.locator('section[aria-label="Parts"]');
   await expect(page.getByRole('region', { name: 'Shared part figures' })).toContainText('2 uses');
 

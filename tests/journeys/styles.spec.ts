@@ -1,14 +1,22 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { ownFontFile } from '../support/own-font';
-import { addProperty, dropFile, expect, openDemo, rowsOf, saved, test } from './support';
+import {
+  addProperty,
+  dropFile,
+  expect,
+  insertPart,
+  openDemo,
+  rowsOf,
+  saved,
+  test,
+} from './support';
 
 const font = readFileSync(ownFontFile);
 
 test('a label goes on in runs: a price and, struck through, what it was', async ({ page }) => {
   await openDemo(page, 'templates', 'part=price');
-  await page.getByRole('button', { name: 'Insert' }).click();
-  await page.getByRole('menuitem', { name: 'Run at the end of price' }).click();
+  await insertPart(page, 'run');
   const parts = page.getByRole('region', { name: 'Parts' });
   await expect(parts.locator('[aria-current=true]')).toContainText('goes on');
   const expression = page.getByRole('textbox', { name: 'Value of text' });

@@ -77,3 +77,11 @@ export async function addProperty(page: Page, words: string): Promise<void> {
   await add.fill(words);
   await add.press('Enter');
 }
+
+/** Puts a part of a kind in: `where` as the page says it, if it asks. */
+export async function insertPart(page: Page, kind: string, where?: string): Promise<void> {
+  await page.getByRole('button', { name: 'Insert', exact: true }).click();
+  await page.getByRole('combobox', { name: 'What comes in' }).fill(kind);
+  await page.getByRole('option', { name: kind, exact: true }).click();
+  if (where !== undefined) await page.getByRole('button', { name: where }).click();
+}

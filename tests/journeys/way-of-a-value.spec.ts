@@ -43,7 +43,11 @@ test('from a document to a row on the screen', async ({ page }) => {
     makeProject('skeins.json', read, inference),
     edits.addFormat({ id: 'euros', name: 'euros', as: 'money', currency: 'EUR' }),
     edits.insert('skein-plain', { beside: 'title', side: 'after' }, price),
-    edits.insert('skein-plain', { beside: 'title', side: 'before' }, draftImage('picture', { expr: 'maker.town' })),
+    edits.insert(
+      'skein-plain',
+      { beside: 'title', side: 'before' },
+      draftImage('picture', { expr: 'maker.town' }),
+    ),
   );
   const [template] = project.templates;
   if (template === undefined) throw new Error('a template was drafted');

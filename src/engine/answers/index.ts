@@ -11,5 +11,6 @@ export {
   type Misfit,
   type TableRows,
 } from './data';
+export { type ExtremeItem, type ExtremeKind, extremesOf } from './extremes';
 export { type Only, plainLook, type TableLook } from './table';
 export { type FormatTrial, type FormattedValue, type Trace, trace, tryFormats } from './tracing';

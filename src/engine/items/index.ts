@@ -7,3 +7,4 @@ export { holdsWords } from './holds-words';
 export { ItemStore } from './item-store';
 export { rawKey, rawName, rawPathOf } from './raw-names';
 export { SourceStore } from './source-store';
+export { Titles } from './titles';

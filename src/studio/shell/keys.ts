@@ -1,19 +1,8 @@
 import { useEffect } from 'react';
+import { keyOf } from '../shared/controls/key-of';
 import { writesText } from '../shared/controls/writes-text';
 import { useSession } from '../shared/session/session';
 import { commands } from './palette/commands';
-
-/** `Ctrl Shift Z`, `Alt ArrowDown`, `?`: the key pressed as commands write it. */
-function keyOf(event: KeyboardEvent): string {
-  const key = event.key.length === 1 ? event.key.toUpperCase() : event.key;
-  const parts = [
-    event.ctrlKey || event.metaKey ? 'Ctrl' : '',
-    event.altKey ? 'Alt' : '',
-    event.shiftKey && key.toLowerCase() !== key.toUpperCase() ? 'Shift' : '',
-    key,
-  ];
-  return parts.filter((part) => part !== '').join(' ');
-}
 
 /** Keys of all commands, wherever the caret is; in a field, plain keys and undo stay the field's own. */
 export function useKeys(): void {

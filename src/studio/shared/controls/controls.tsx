@@ -5,13 +5,19 @@ import type { MenuEntry } from './popup';
 
 const buttonLook =
   'inline-flex h-7 items-center gap-1.5 rounded-md border border-rule bg-paper px-2.5 text-sm text-ink ' +
-  'whitespace-nowrap hover:border-ash disabled:opacity-55 disabled:hover:border-rule';
+  'whitespace-nowrap hover:border-ash disabled:opacity-55 disabled:hover:border-rule ' +
+  'aria-disabled:opacity-55 aria-disabled:hover:border-rule aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper';
 
 interface ButtonProps {
   readonly children: ReactNode;
   readonly onPress: () => void;
   readonly isMain?: boolean;
   readonly isDisabled?: boolean;
+  /** Why it can't be pressed now: it is grey, says so, and keeps the focus. */
+  readonly whyNot?: string | undefined;
+  readonly isPressed?: boolean;
+  /** It shows a picture alone. */
+  readonly isIcon?: boolean;
   readonly label?: string;
   readonly title?: string;
 }
@@ -21,18 +27,28 @@ export function Button({
   onPress,
   isMain = false,
   isDisabled = false,
+  whyNot,
+  isPressed,
+  isIcon = false,
   label,
   title,
 }: ButtonProps) {
-  const look = isMain ? 'border-ink! bg-ink! text-paper!' : '';
+  const look = isMain
+    ? 'border-ink! bg-ink! text-paper!'
+    : isIcon
+      ? 'w-7 shrink-0 justify-center px-0!'
+      : '';
+  const told = title ?? label;
   return (
     <button
       type="button"
       className={`${buttonLook} ${look}`}
-      onClick={onPress}
+      onClick={() => whyNot === undefined && onPress()}
       disabled={isDisabled}
+      aria-disabled={whyNot !== undefined}
+      aria-pressed={isPressed}
       aria-label={label}
-      title={title ?? label}
+      title={whyNot === undefined ? told : `${told ?? ''}: ${whyNot}`.replace(/^: /, '')}
     >
       {children}
     </button>

@@ -1,3 +1,4 @@
+import { useEffect } from 'react';
 import { create } from 'zustand';
 
 /** Something that the place where the reader is can do with what was written in *find or do*. */
@@ -7,7 +8,18 @@ export interface Offer {
   run(): void;
 }
 
-/** What the station that is open offers; undefined: nothing. */
-export const useOffers = create<{
-  readonly offersFor: ((words: string) => readonly Offer[]) | undefined;
-}>()(() => ({ offersFor: undefined }));
+type OffersFor = (words: string) => readonly Offer[];
+
+/** What the station that is open offers, by who offers it. */
+export const useOffers = create<{ readonly by: ReadonlyMap<string, OffersFor> }>()(() => ({
+  by: new Map(),
+}));
+
+/** Offers something as long as it is shown. */
+export function useOffering(who: string, offersFor: OffersFor): void {
+  useEffect(() => {
+    useOffers.setState(({ by }) => ({ by: new Map(by).set(who, offersFor) }));
+    return () =>
+      useOffers.setState(({ by }) => ({ by: new Map([...by].filter(([name]) => name !== who)) }));
+  });
+}

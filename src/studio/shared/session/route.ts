@@ -25,6 +25,8 @@ export type Route =
       readonly station: StationName;
       readonly template?: string | undefined;
       readonly part?: string | undefined;
+      /** Parts that are selected with it. */
+      readonly also?: readonly string[] | undefined;
       readonly source?: string | undefined;
       readonly field?: string | undefined;
       /** What a station shows in the place of what it mostly does. */
@@ -47,6 +49,7 @@ function routeOf(address: URL): Route {
     station: isStation(station) ? station : 'templates',
     template: address.searchParams.get('template') ?? undefined,
     part: address.searchParams.get('part') ?? undefined,
+    also: address.searchParams.getAll('also'),
     source: address.searchParams.get('source') ?? undefined,
     field: address.searchParams.get('field') ?? undefined,
     panel: panels.find((panel) => panel === address.searchParams.get('panel')),
@@ -60,6 +63,7 @@ function addressOf(route: Route): string {
   const query = new URLSearchParams();
   if (route.template !== undefined) query.set('template', route.template);
   if (route.part !== undefined) query.set('part', route.part);
+  for (const part of route.also ?? []) query.append('also', part);
   if (route.source !== undefined) query.set('source', route.source);
   if (route.field !== undefined) query.set('field', route.field);
   if (route.panel !== undefined) query.set('panel', route.panel);

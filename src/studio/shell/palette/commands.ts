@@ -82,14 +82,14 @@ export const commands: readonly Command[] = [
   })),
   {
     name: 'Next item',
-    key: 'Alt ArrowDown',
+    key: 'Alt PageDown',
     needsProject: true,
     fits: ['data', 'templates'],
     run: () => void handItem(item() + 1),
   },
   {
     name: 'Item before',
-    key: 'Alt ArrowUp',
+    key: 'Alt PageUp',
     needsProject: true,
     fits: ['data', 'templates'],
     run: () => void handItem(item() - 1),

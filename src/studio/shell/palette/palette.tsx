@@ -13,7 +13,7 @@ export default function Palette() {
   const { isOpen, showsKeys } = usePalette();
   const hasProject = useSession((session) => session.history !== undefined);
   const isStart = useRoute().route.page === 'start';
-  const { offersFor } = useOffers();
+  const { by } = useOffers();
   const [words, setWords] = useState('');
   const close = () => usePalette.setState({ isOpen: false, showsKeys: false });
   useEffect(() => {
@@ -51,20 +51,21 @@ export default function Palette() {
                   }}
                 />
               ))}
-              {offersFor !== undefined &&
-                words.trim().length > 1 &&
-                offersFor(words).map((offer) => (
-                  <Entry
-                    key={offer.name}
-                    name={offer.name}
-                    value={`${words} ${offer.name}`}
-                    hint={offer.hint}
-                    onChoose={() => {
-                      close();
-                      offer.run();
-                    }}
-                  />
-                ))}
+              {words.trim().length > 1 &&
+                [...by.values()]
+                  .flatMap((offersFor) => offersFor(words))
+                  .map((offer) => (
+                    <Entry
+                      key={offer.name}
+                      name={offer.name}
+                      value={`${words} ${offer.name}`}
+                      hint={offer.hint}
+                      onChoose={() => {
+                        close();
+                        offer.run();
+                      }}
+                    />
+                  ))}
               {hasProject && !isStart && words.trim() !== '' && (
                 <Entry
                   name={`Find the item with “${words}”`}

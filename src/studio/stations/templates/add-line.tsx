@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { edits, tokensOf } from '../../../core/project';
 import {
   type Bound,
@@ -12,7 +12,7 @@ import {
 import { pathText } from '../../../core/values';
 import { Combobox } from '../../shared/controls/combobox';
 import { make } from '../../shared/session/editing';
-import { useOffers } from '../../shared/session/offers';
+import { useOffering } from '../../shared/session/offers';
 import { useLikelyAddress } from './binding/link-field';
 import type { Selection } from './selection';
 
@@ -56,20 +56,16 @@ export default function AddLine({ selection, unset, others }: AddLineProps) {
       setTyped('');
   };
   // The same words set it in *find or do*.
-  useEffect(() => {
-    useOffers.setState({
-      offersFor: (words) =>
-        settingsFor(words)
-          .filter(({ isUnread }) => !isUnread)
-          .slice(0, maxOffers)
-          .map((setting) => ({
-            name: `${setting.declared.words} ${inWords(setting.value)}`,
-            hint: `of ${part.id}`,
-            run: () => take(setting),
-          })),
-    });
-    return () => useOffers.setState({ offersFor: undefined });
-  });
+  useOffering('properties', (words) =>
+    settingsFor(words)
+      .filter(({ isUnread }) => !isUnread)
+      .slice(0, maxOffers)
+      .map((setting) => ({
+        name: `${setting.declared.words} ${inWords(setting.value)}`,
+        hint: `of ${part.id}`,
+        run: () => take(setting),
+      })),
+  );
   return (
     <div className="py-1">
       <Combobox

@@ -9,7 +9,6 @@ import { ConstantField } from './binding/constant-field';
 import { LinkField } from './binding/link-field';
 import { TypedField } from './binding/typed-field';
 import { StackHeights } from './room/stack-heights';
-import { StackSpace } from './room/stack-space';
 import type { Selection } from './selection';
 import { WithinShared } from './shared/within-shared';
 
@@ -57,7 +56,6 @@ export function Properties({ selection }: { readonly selection: Selection }) {
                 them, or drop a value between them.
               </p>
               <StackHeights selection={selection} />
-              <StackSpace selection={selection} />
             </>
           )}
         </section>

@@ -1,16 +1,17 @@
 import { useRef } from 'react';
 import { withId } from '../../../core/project';
+import { Split } from '../../shared/controls/split';
 import { goWithin, useRoute } from '../../shared/session/route';
 import { useProject } from '../../shared/session/session';
-import { Bench } from './bench';
-import { Extremes } from './extremes';
-import { InsertMenu, RemoveButton } from './insert-menu';
+import { Bench } from './bench/bench';
+import { Extremes } from './bench/extremes';
+import { PartLine } from './bench/part-line';
+import { Threads } from './bench/threads';
 import { Outline } from './outline';
 import { Properties } from './properties';
+import { SpaceBar } from './room/space-bar';
 import { type Selection, useSelection } from './selection';
-import { ShareButton } from './shared/share-button';
 import { Styles } from './styles/styles';
-import { Threads } from './threads';
 import { TraceLine } from './trace-line';
 import { ValuesList } from './values-list';
 
@@ -31,7 +32,7 @@ export default function Templates() {
 function TemplateScreen({ selection }: { readonly selection: Selection }) {
   const room = useRef<HTMLDivElement>(null);
   return (
-    <div className="grid h-full grid-cols-[228px_minmax(0,1fr)] in-data-[windows=two]:grid-cols-[44px_minmax(0,1fr)] grid-rows-[40px_fit-content(44%)_minmax(0,1fr)_32px] max-[1000px]:grid-cols-[minmax(0,1fr)]">
+    <div className="grid h-full grid-cols-[228px_minmax(0,1fr)] in-data-[windows=two]:grid-cols-[44px_minmax(0,1fr)] grid-rows-[40px_auto_minmax(0,1fr)_32px] max-[1000px]:grid-cols-[minmax(0,1fr)]">
       <Toolbar selection={selection} />
       <div
         ref={room}
@@ -44,12 +45,15 @@ function TemplateScreen({ selection }: { readonly selection: Selection }) {
           <ValuesList selection={selection} />
           <Outline selection={selection} />
         </div>
-        <div
-          data-pane="bench"
-          className="min-h-0 min-w-0 overflow-y-auto border-b border-rule max-[1000px]:overflow-visible"
-        >
-          <Bench selection={selection} />
-          <Extremes selection={selection} />
+        <div data-pane="bench" className="min-h-0 min-w-0">
+          <PartLine selection={selection} />
+          <Split name="bench" words="Height of the bench" max={0.4}>
+            <Bench selection={selection} />
+          </Split>
+          <SpaceBar selection={selection} />
+          <Split name="extremes" words="Height of the extremes" max={0.6} first={150}>
+            <Extremes selection={selection} />
+          </Split>
         </div>
         <div data-pane="properties" className="contents max-[1000px]:block">
           <Properties selection={selection} key={`${selection.template.id}/${selection.part.id}`} />
@@ -105,13 +109,6 @@ function Toolbar({ selection, isOfStyles = false }: ToolbarProps) {
         >
           Styles
         </button>
-        {!isOfStyles && (
-          <>
-            <InsertMenu selection={selection} />
-            <ShareButton selection={selection} />
-            <RemoveButton selection={selection} />
-          </>
-        )}
       </span>
     </div>
   );

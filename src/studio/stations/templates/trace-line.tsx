@@ -6,7 +6,7 @@ import { make } from '../../shared/session/editing';
 import { goWithin } from '../../shared/session/route';
 import { engine, surveysOf, useSession } from '../../shared/session/session';
 import { useAnswer } from '../../shared/session/use-answer';
-import { useBenchItem } from './bench-item';
+import { useBenchItem } from './bench/bench-item';
 import { bindPath } from './binding/binding-edits';
 import type { Selection } from './selection';
 import { showSpan } from './span-shown';

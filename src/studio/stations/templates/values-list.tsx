@@ -3,17 +3,15 @@ import ChevronRight from 'lucide-react/icons/chevron-right';
 import { useState } from 'react';
 import { count, isRecord, ownValue } from '../../../core/base';
 import type { Item } from '../../../core/items';
-import { isBound, kindOfPart, propertyOf } from '../../../core/templates';
 import { type Field, pathText, shown } from '../../../core/values';
 import { Heading } from '../../shared/controls/controls';
 import { markOf, TypeMark } from '../../shared/controls/typed';
-import { make } from '../../shared/session/editing';
+import { refused } from '../../shared/session/editing';
 import { useSession } from '../../shared/session/session';
-import { bindPath } from './binding/binding-edits';
+import { dragValue } from './bench/carrying';
+import { shownInstead } from './commands/binding';
+import { makeAndSelect } from './commands/does';
 import { pathsShown, type Selection } from './selection';
-
-/** Marks a value that is being dragged onto the bench. */
-export const pathType = 'application/x-yarn-card-path';
 
 /** The values of the item at hand, by name; each can be dragged onto a part, or pressed for the selected one. */
 export function ValuesList({ selection }: { readonly selection: Selection }) {
@@ -106,12 +104,10 @@ function ValueLine({ field, path, item, used, selection }: ValueLineProps) {
         )}
         <button
           type="button"
-          draggable
-          title={`${field.type}. Press to bind the selected part, or drag onto a part.`}
-          className="flex min-w-0 flex-1 items-center gap-2 rounded-sm text-start hover:bg-chosen"
-          onDragStart={(event) => {
-            event.dataTransfer.setData(pathType, JSON.stringify(path));
-            event.dataTransfer.effectAllowed = 'link';
+          title={`${field.type}. Press to bind the selected part, or drag onto a part or into a gap.`}
+          className="flex min-w-0 flex-1 touch-pan-y items-center gap-2 rounded-sm text-start hover:bg-chosen"
+          onPointerDown={(event) => {
+            if (event.button === 0) dragValue(event, selection, path, pathText(path));
           }}
           onClick={() => (inside.length > 0 ? setOpen(!isOpen) : bindSelected(selection, path))}
         >
@@ -160,17 +156,8 @@ function ValueLine({ field, path, item, used, selection }: ValueLineProps) {
   );
 }
 
-/** The path of a value that is dropped. */
-export function readPath(text: string): readonly string[] | undefined {
-  if (text === '') return undefined;
-  const path: unknown = JSON.parse(text);
-  return Array.isArray(path) && path.every((step) => typeof step === 'string') ? path : undefined;
-}
-
 function bindSelected(selection: Selection, path: readonly string[]): void {
-  const { template, part } = selection;
-  const property = kindOfPart(part).shows;
-  const before = property === undefined ? undefined : propertyOf(part, property);
-  if (property !== undefined && (isBound(before) || typeof before === 'string'))
-    make(bindPath({ template: template.id, part: part.id, property }, pathText(path), before));
+  const edit = shownInstead(selection, selection.part, { expr: pathText(path) });
+  if (typeof edit === 'string') refused(`Bind to ${pathText(path)}`, edit);
+  else makeAndSelect(selection, edit);
 }

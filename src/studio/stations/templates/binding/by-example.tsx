@@ -2,7 +2,7 @@ import { edits, inOneStep } from '../../../../core/project';
 import ExamplePanel from '../../../shared/by-example/example-panel';
 import type { Taken } from '../../../shared/by-example/proposal-line';
 import { make } from '../../../shared/session/editing';
-import { useBenchItem, useTried } from '../bench-item';
+import { useBenchItem, useTried } from '../bench/bench-item';
 import type { Selection } from '../selection';
 import type { Place } from './binding-edits';
 

@@ -1,10 +1,10 @@
-import { type DragEvent, type ReactNode, useState } from 'react';
+import type { ReactNode } from 'react';
 import type { Binding } from '../../../../core/templates';
 import { makeExpression, pathText, type ValueType } from '../../../../core/values';
 import { markOf } from '../../../shared/controls/typed';
 import { make } from '../../../shared/session/editing';
+import { takeValues } from '../bench/takers';
 import { fieldsSeen, type Selection } from '../selection';
-import { pathType, readPath } from '../values-list';
 import { bindPath, type Place } from './binding-edits';
 
 interface LooseEndProps {
@@ -17,27 +17,16 @@ interface LooseEndProps {
 
 /** The name of a property that may be bound, with its end in the margin: a value dropped there binds it. */
 export function LooseEnd({ selection, place, words, binding = '' }: LooseEndProps): ReactNode {
-  const [isOver, setOver] = useState(false);
   const type = typeof binding === 'string' ? undefined : typeOf(selection, place, binding.expr);
-  const isPath = (event: DragEvent) => event.dataTransfer.types.includes(pathType);
   return (
-    // biome-ignore lint/a11y/noStaticElementInteractions: the button “=” does the same by keyboard
     <span
-      className={`-ms-3 flex items-baseline gap-[3px] rounded-sm ${isOver ? 'bg-chosen' : ''}`}
-      onDragOver={(event) => {
-        if (!isPath(event)) return;
-        event.preventDefault();
-        event.dataTransfer.dropEffect = 'link';
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={(event) => {
-        setOver(false);
-        const path = readPath(event.dataTransfer.getData(pathType));
-        if (path === undefined) return;
-        event.preventDefault();
-        make(bindPath(place, pathText(path), binding));
-      }}
+      className="-ms-3 flex items-baseline gap-[3px] rounded-sm"
+      ref={(element) =>
+        takeValues(element, {
+          words: `→ ${words} of ${place.part}`,
+          take: (path) => void make(bindPath(place, pathText(path), binding)),
+        })
+      }
     >
       <End type={type} />
       {words}

@@ -1,6 +1,6 @@
 import type { Spread } from '../../../../core/items';
 import { useSpread } from '../../../shared/expression/use-spread';
-import { useBenchItem } from '../bench-item';
+import { useBenchItem } from '../bench/bench-item';
 import type { Selection } from '../selection';
 
 /** The item on the bench, then those at the ends of an expression's values over all items. */

@@ -12,7 +12,7 @@ import { MenuButton, Row } from '../../../shared/controls/controls';
 import { make } from '../../../shared/session/editing';
 import { useLocale } from '../../../shared/session/locale';
 import { usedIds } from '../../../shared/session/session';
-import { useBenchItem } from '../bench-item';
+import { useBenchItem } from '../bench/bench-item';
 import { type Place, writeAs } from '../binding/binding-edits';
 import { useEnds } from '../binding/use-ends';
 import { useWritten, writtenText } from '../binding/use-written';

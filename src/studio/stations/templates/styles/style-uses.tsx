@@ -7,7 +7,7 @@ import { Heading } from '../../../shared/controls/controls';
 import { goWithin } from '../../../shared/session/route';
 import { RowPicture } from '../../../shared/window/row-picture';
 import { useWindow } from '../../../shared/window/window-settings';
-import { useBenchItem, useTried } from '../bench-item';
+import { useBenchItem, useTried } from '../bench/bench-item';
 
 interface StyleUsesProps {
   readonly project: Project;

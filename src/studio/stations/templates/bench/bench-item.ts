@@ -1,7 +1,7 @@
-import type { Template } from '../../../core/templates';
-import type { Tried } from '../../../engine';
-import { engine, useSession } from '../../shared/session/session';
-import { useAnswer } from '../../shared/session/use-answer';
+import type { Template } from '../../../../core/templates';
+import type { Tried } from '../../../../engine';
+import { engine, useSession } from '../../../shared/session/session';
+import { useAnswer } from '../../../shared/session/use-answer';
 
 /** The item at hand if the template is for its type, else the first item of the type; -1: none. */
 export function useBenchItem(template: Template): number {

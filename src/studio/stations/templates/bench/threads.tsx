@@ -1,8 +1,8 @@
 import { type RefObject, useEffect, useState } from 'react';
-import { slotsOf, usesAround } from '../../../core/templates';
-import { fieldAtPath, makeExpression, type ValueType } from '../../../core/values';
-import { markOf } from '../../shared/controls/typed';
-import type { Selection } from './selection';
+import { slotsOf, usesAround } from '../../../../core/templates';
+import { fieldAtPath, makeExpression, type ValueType } from '../../../../core/values';
+import { markOf } from '../../../shared/controls/typed';
+import type { Selection } from '../selection';
 
 interface Thread {
   readonly id: string;

@@ -1,0 +1,59 @@
+import { useEffect, useState } from 'react';
+import { type Edit, type History, makeEdit } from '../../../core/project';
+import { showHistory, whyNotNow } from './editing';
+import { whyPastLimits } from './limits';
+import { useSession } from './session';
+
+/**
+ * An edit that is being tried, by a drag say: it is shown everywhere as it would be, is one step to
+ * undo once it is taken, and nothing ever happened if it is left.
+ */
+export interface Trial {
+  /** Shows what this edit would make in the place of the last one; undefined: nothing. Why it can't be, if it can't. */
+  show(edit: Edit | undefined): string | undefined;
+  /** Keeps what is shown. */
+  take(): void;
+  /** Puts back what was there before, unless it was taken or something else happened meanwhile. */
+  leave(): void;
+}
+
+export function startTrial(): Trial {
+  const { history: before } = useSession.getState();
+  let shown: History | undefined = before;
+  let isOver = false;
+  // Undo, another tab, other items: whoever came between has the last word.
+  const put = (next: History | undefined) => {
+    if (next === undefined || next === shown || useSession.getState().history !== shown) return;
+    shown = next;
+    showHistory(next);
+  };
+  return {
+    show(edit) {
+      const why = whyNotNow();
+      if (why !== undefined || before === undefined || isOver) return why;
+      if (edit === undefined) {
+        put(before);
+        return undefined;
+      }
+      const made = makeEdit(before, edit);
+      if (!made.ok) return made.error;
+      const past = whyPastLimits(before.project, made.value.project);
+      if (past === undefined) put(made.value);
+      return past;
+    },
+    take() {
+      isOver = true;
+    },
+    leave() {
+      if (!isOver) put(before);
+      isOver = true;
+    },
+  };
+}
+
+/** A trial as long as something is on screen. */
+export function useTrial(): Trial {
+  const [trial] = useState(startTrial);
+  useEffect(() => () => trial.leave(), [trial]);
+  return trial;
+}

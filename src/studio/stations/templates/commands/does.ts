@@ -1,0 +1,27 @@
+import { type Edit, shownTemplate } from '../../../../core/project';
+import { outermost, partIds, partWithId } from '../../../../core/templates';
+import { make } from '../../../shared/session/editing';
+import { useSession } from '../../../shared/session/session';
+import { type Selection, select } from '../selection';
+
+/** Makes an edit of a template and selects what is new in it. Why it can't be made, if it can't. */
+export function makeAndSelect(
+  { template }: Pick<Selection, 'template'>,
+  edit: Edit,
+): string | undefined {
+  const why = make(edit);
+  if (why !== undefined) return why;
+  selectNew(template);
+  return undefined;
+}
+
+/** Selects the parts that a template has now and did not have. */
+export function selectNew(before: Selection['template']): void {
+  const { history } = useSession.getState();
+  const after = history && shownTemplate(history.project, before.id);
+  if (after === undefined) return;
+  const known = new Set(partIds(before.row));
+  const fresh = partIds(after.row).filter((id) => !known.has(id));
+  const parts = outermost(after.row, fresh).filter(({ id }) => partWithId(after.row, id));
+  if (parts.length > 0) select(parts.map(({ id }) => id));
+}
