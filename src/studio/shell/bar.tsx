@@ -35,7 +35,7 @@ export function Bar() {
       <Kept />
       <Button
         onPress={stepBack}
-        isDisabled={back === undefined}
+        whyNot={back === undefined ? 'this is where it began' : undefined}
         label={back ? `Undo: ${back.name}` : 'Nothing to undo'}
       >
         <Undo2 size={14} aria-hidden="true" />
@@ -45,7 +45,7 @@ export function Bar() {
       </Button>
       <Button
         onPress={stepForward}
-        isDisabled={forward === undefined}
+        whyNot={forward === undefined ? 'nothing was undone' : undefined}
         label={forward ? `Redo: ${forward.name}` : 'Nothing to redo'}
       >
         <Redo2 size={14} aria-hidden="true" />

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { edits, tokensOf } from '../../../core/project';
+import { tokensOf } from '../../../core/project';
 import {
   type Bound,
   type Constant,
@@ -13,6 +13,7 @@ import { pathText } from '../../../core/values';
 import { Combobox } from '../../shared/controls/combobox';
 import { make } from '../../shared/session/editing';
 import { useOffering } from '../../shared/session/offers';
+import { setAll } from './binding/binding-edits';
 import { useLikelyAddress } from './binding/link-field';
 import type { Selection } from './selection';
 
@@ -28,7 +29,7 @@ interface AddLineProps {
  * same line: “padding 12”, “lines all”, “colour when stock < 5 madder”.
  */
 export default function AddLine({ selection, unset, others }: AddLineProps) {
-  const { project, template, part } = selection;
+  const { project, part } = selection;
   const likelyAddress = useLikelyAddress(selection);
   const firstList = pathText([
     selection.type?.fields.find(({ type }) => type === 'list')?.name ?? 'item',
@@ -51,9 +52,7 @@ export default function AddLine({ selection, unset, others }: AddLineProps) {
     const { property, declared } = setting;
     const value = setting.value ?? firstOf(declared);
     if (value === undefined) return;
-    const place = { template: template.id, part: part.id, property };
-    if (make(isBound(value) ? edits.bind(place, value) : edits.set(place, value)) === undefined)
-      setTyped('');
+    if (make(setAll(selection, property, value)) === undefined) setTyped('');
   };
   // The same words set it in *find or do*.
   useOffering('properties', (words) =>

@@ -1,4 +1,5 @@
 import { Suspense } from 'react';
+import { ownValue } from '../../../core/base';
 import { edits } from '../../../core/project';
 import { isBound, isContent, kindOfPart, type Property, propertyOf } from '../../../core/templates';
 import { Button, Heading, Row } from '../../shared/controls/controls';
@@ -17,15 +18,18 @@ const AddLine = onDemand(() => import('./add-line'));
 
 /** What the selected part shows, and what it looks like: a field for each property of its kind. */
 export function Properties({ selection }: { readonly selection: Selection }) {
-  const { part } = selection;
+  const { part, parts } = selection;
   const isRow = part.id === selection.template.row.id;
   const declared = Object.entries(kindOfPart(part).properties).filter(
-    ([, { isOfRow }]) => isRow || !isOfRow,
+    ([name, { isOfRow, kind }]) =>
+      (isRow || !isOfRow) &&
+      parts.every((each) => ownValue(kindOfPart(each).properties, name)?.kind === kind),
   );
   const { shows } = kindOfPart(part);
   const isShow = ([name, property]: (typeof declared)[number]) =>
     isContent(property) || name === shows;
-  const content = declared.filter(isShow);
+  // What several show is each one's own.
+  const content = parts.length > 1 ? [] : declared.filter(isShow);
   const looks = declared.filter((each) => !isShow(each) && each[1].kind !== 'shared');
   const isShown = ([name, property]: (typeof looks)[number]) =>
     !property.isRare || propertyOf(part, name) !== undefined;
@@ -37,6 +41,11 @@ export function Properties({ selection }: { readonly selection: Selection }) {
       <div className="columns-2 gap-x-6 [column-rule:1px_solid_var(--rule)] has-data-wide:columns-1 max-[1100px]:columns-1 in-data-[windows=two]:columns-1">
         <section aria-label="Shows">
           <Heading>Shows</Heading>
+          {parts.length > 1 && (
+            <p className="text-ash">
+              {parts.length} parts are selected: what one sets is set in all of them, in one step.
+            </p>
+          )}
           {content.map(([name, property]) =>
             isContent(property) ? (
               <ContentField key={name} {...{ selection, name, property }} />

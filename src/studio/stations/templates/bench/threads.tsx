@@ -1,15 +1,25 @@
 import { type RefObject, useEffect, useState } from 'react';
-import { slotsOf, usesAround } from '../../../../core/templates';
-import { fieldAtPath, makeExpression, type ValueType } from '../../../../core/values';
+import {
+  isBound,
+  kindOfPart,
+  type Part,
+  partsOf,
+  propertyOf,
+  slotsOf,
+  usesAround,
+} from '../../../../core/templates';
+import { fieldAtPath, makeExpression, pathRead, type ValueType } from '../../../../core/values';
 import { markOf } from '../../../shared/controls/typed';
 import type { Selection } from '../selection';
+import { drawnBox, drawnRow } from './drawn';
+import type { Box, Point } from './landing';
+import { type LaidThread, ThreadEnds } from './thread-ends';
+import { threadEnd, threadPath } from './thread-paths';
 
-interface Thread {
-  readonly id: string;
+interface Thread extends LaidThread {
   readonly path: string;
   readonly type: ValueType;
   readonly isStrong: boolean;
-  readonly end: { readonly x: number; readonly y: number };
 }
 
 interface ThreadsProps {
@@ -19,18 +29,21 @@ interface ThreadsProps {
 
 const opening = ['pointerover', 'pointerout', 'focusin', 'focusout'] as const;
 
+/** More than these are told apart by nobody: those of other parts become one bundle. */
+const maxApart = 12;
+
 /** Lines from each value to the parts that it feeds, in the colour and pattern of its type. */
 export function Threads({ room, selection }: ThreadsProps) {
-  const [threads, setThreads] = useState<readonly Thread[]>([]);
+  const [drawn, setDrawn] = useState<Drawn>({ threads: [], loose: [] });
   // Not a layout effect: the room around is attached after those of its children ran.
   useEffect(() => {
     const element = room.current;
     if (element === null) return;
-    const measure = () => setThreads(measureThreads(element, selection));
+    const measure = () => setDrawn(measureThreads(element, selection));
     const soon = () => requestAnimationFrame(measure);
     // Rows come from the worker, lists are scrolled and opened: whatever moves an end is followed.
     const watched = new MutationObserver((changes) => {
-      if (changes.some((change) => !(change.target instanceof SVGElement))) soon();
+      if (changes.some(({ target }) => !isOwn(target))) soon();
     });
     watched.observe(element, { childList: true, subtree: true, attributeFilter: ['style'] });
     const resized = new ResizeObserver(soon);
@@ -46,84 +59,134 @@ export function Threads({ room, selection }: ThreadsProps) {
       for (const kind of opening) element.removeEventListener(kind, soon);
     };
   }, [room, selection]);
-
+  const { threads, loose } = drawn;
+  const isBundled = threads.filter(({ isStrong }) => !isStrong).length > maxApart;
   return (
-    <svg
-      className="pointer-events-none absolute inset-0 size-full overflow-hidden max-[1000px]:hidden"
-      aria-hidden="true"
-      data-testid="threads"
-    >
-      {threads.map(({ id, path, type, isStrong, end }) => {
-        const { colour, dash, isDouble } = markOf(type);
-        return (
-          <g key={id} opacity={isStrong ? 1 : 0.45} data-thread={id}>
-            <path
-              d={path}
-              fill="none"
-              stroke={colour}
-              strokeWidth={isDouble ? 4 : 2}
-              strokeDasharray={dash}
-            />
-            {isDouble && <path d={path} fill="none" stroke="var(--wool)" strokeWidth={1.6} />}
-            <circle
-              cx={end.x}
-              cy={end.y}
-              r="4"
-              fill="var(--paper)"
-              stroke={colour}
-              strokeWidth="1.6"
-            />
-          </g>
-        );
-      })}
-    </svg>
+    <div data-threads className="contents">
+      <svg
+        className="pointer-events-none absolute inset-0 size-full overflow-hidden max-[1000px]:hidden"
+        aria-hidden="true"
+        data-testid="threads"
+        data-bundled={isBundled}
+      >
+        {threads.map((thread) => (
+          <ThreadLine key={thread.id} thread={thread} isInBundle={isBundled && !thread.isStrong} />
+        ))}
+        {loose.map(({ x, y }) => (
+          <path
+            key={`${x} ${y}`}
+            d={`M${x} ${y}q4 -5 0 -8t2 -6`}
+            fill="none"
+            stroke="var(--ash)"
+            strokeWidth="1.4"
+            strokeDasharray="2 2"
+          />
+        ))}
+      </svg>
+      <ThreadEnds threads={threads.filter(({ isStrong }) => isStrong)} selection={selection} />
+    </div>
   );
 }
 
-function measureThreads(room: HTMLElement, { template, type, part }: Selection): Thread[] {
+const isOwn = (target: Node): boolean =>
+  target instanceof SVGElement ||
+  (target instanceof Element && target.closest('[data-threads]') !== null);
+
+function ThreadLine({
+  thread,
+  isInBundle,
+}: {
+  readonly thread: Thread;
+  readonly isInBundle: boolean;
+}) {
+  const { id, path, type, isStrong, end } = thread;
+  const { colour, dash, isDouble } = markOf(type);
+  const stroke = isInBundle ? 'var(--ash)' : colour;
+  return (
+    <g opacity={isStrong ? 1 : isInBundle ? 0.3 : 0.45} data-thread={id}>
+      <path
+        d={path}
+        fill="none"
+        stroke={stroke}
+        strokeWidth={isInBundle ? 1.2 : isDouble ? 4 : 2}
+        strokeDasharray={isInBundle ? undefined : dash}
+      />
+      {isDouble && !isInBundle && (
+        <path d={path} fill="none" stroke="var(--wool)" strokeWidth={1.6} />
+      )}
+      <circle cx={end.x} cy={end.y} r="4" fill="var(--paper)" stroke={stroke} strokeWidth="1.6" />
+    </g>
+  );
+}
+
+interface Drawn {
+  readonly threads: readonly Thread[];
+  /** Where parts that no value feeds have their loose ends. */
+  readonly loose: readonly Point[];
+}
+
+function measureThreads(room: HTMLElement, selection: Selection): Drawn {
+  const { template, type, part } = selection;
+  const shown = drawnRow();
+  if (shown === undefined) return { threads: [], loose: [] };
   const origin = room.getBoundingClientRect();
   const fields = type?.fields ?? [];
-  const row = room.querySelector('.yc-bench .yc-row')?.getBoundingClientRect();
-  if (row === undefined) return [];
+  const inRoom = ({ left, top, width, height }: Box): Box => ({
+    ...{ left: left - origin.left, top: top - origin.top, width, height },
+  });
+  const row = inRoom(shown.row.getBoundingClientRect());
+  const boxes = boxesWithWords(template.row, inRoom);
   const threads: Thread[] = [];
   for (const slot of slotsOf(template.row)) {
     // What is in a shared part reads its inputs, not the item.
     if (typeof slot.binding === 'string' || usesAround(slot.part).length > 0) continue;
-    const drawn = room.querySelector(`.yc-bench [data-part="${slot.part}"]`);
+    const drawn = drawnBox(slot.part);
     // What has left is nowhere.
-    if (drawn === null || drawn.getClientRects().length === 0) continue;
-    const target = drawn.getBoundingClientRect();
+    if (drawn === undefined) continue;
     const { paths } = makeExpression(slot.binding.expr, fields);
     for (const [index, path] of paths.entries()) {
       const from = dotOf(room, path);
       const valueType = fieldAtPath(fields, path);
       if (from === undefined || valueType === undefined) continue;
       const start = { x: from.x - origin.x, y: from.y - origin.y };
-      const fromBelow = target.top + target.bottom > row.top + row.bottom + 2;
-      const end = {
-        x: target.left - origin.x + Math.min(target.width - 6, 22 + index * 18),
-        y: (fromBelow ? target.bottom : target.top) - origin.y,
-      };
+      const words = boxes.flatMap(({ id, box }) => (id === slot.part ? [] : [box]));
+      const end = threadEnd(inRoom(drawn), { row, words, index, isFromRight: shown.isFromRight });
+      const gateY = end.from === 'below' ? row.top + row.height + 12 : row.top - 12;
       threads.push({
-        id: `${slot.part}/${path.join('.')}`,
-        path: curve(start, end, {
-          x: row.left - origin.x + 4,
-          y: fromBelow ? row.bottom - origin.y + 12 : row.top - origin.y - 12,
-        }),
+        id: `${slot.part}/${slot.property}/${path.join('.')}`,
+        path: threadPath(start, end, { x: row.left + 4, y: gateY }),
         type: valueType,
         isStrong: slot.part === part.id,
         end,
+        value: path,
+        place: { template: template.id, part: slot.part, property: slot.property },
+        isAlone: pathRead(slot.binding.expr) !== undefined,
       });
     }
   }
-  return threads.sort((a, b) => Number(a.isStrong) - Number(b.isStrong));
+  const sorted = threads.sort((a, b) => Number(a.isStrong) - Number(b.isStrong));
+  return { threads: sorted, loose: looseEnds(template.row, inRoom) };
 }
 
+/** Words that no thread goes over. */
+const boxesWithWords = (row: Part, inRoom: (box: Box) => Box) =>
+  [...partsOf(row)].flatMap((part) => {
+    const box = part.part === 'stack' || part.part === 'run' ? undefined : drawnBox(part.id);
+    return box === undefined ? [] : [{ id: part.id, box: inRoom(box) }];
+  });
+
+const looseEnds = (row: Part, inRoom: (box: Box) => Box): readonly Point[] =>
+  [...partsOf(row)].flatMap((part) => {
+    const { shows } = kindOfPart(part);
+    const isFed = shows === undefined || isBound(propertyOf(part, shows));
+    const box = isFed || usesAround(part.id).length > 0 ? undefined : drawnBox(part.id);
+    if (box === undefined) return [];
+    const { left, top, width } = inRoom(box);
+    return [{ x: left + Math.min(10, width / 2), y: top }];
+  });
+
 /** The dot of a value, or of the record around it where that is closed; undefined: scrolled away. */
-function dotOf(
-  room: HTMLElement,
-  path: readonly string[],
-): { readonly x: number; readonly y: number } | undefined {
+function dotOf(room: HTMLElement, path: readonly string[]): Point | undefined {
   for (let length = path.length; length > 0; length -= 1) {
     const dot = room.querySelector(
       `[data-thread-from="${CSS.escape(path.slice(0, length).join('.'))}"]`,
@@ -136,17 +199,4 @@ function dotOf(
     return { x: box.left + box.width / 2, y };
   }
   return undefined;
-}
-
-interface Point {
-  readonly x: number;
-  readonly y: number;
-}
-
-/** A curve past the row's corner (the gate), along its edge, and onto the part, so that it crosses few words. */
-function curve(start: Point, end: Point, gate: Point): string {
-  const half = (gate.x - start.x) / 2;
-  const toGate = `C${start.x + half} ${start.y} ${gate.x - half} ${gate.y} ${gate.x} ${gate.y}`;
-  const run = (end.x - gate.x) * 0.6;
-  return `M${start.x} ${start.y}${toGate}C${gate.x + run} ${gate.y} ${end.x} ${gate.y} ${end.x} ${end.y}`;
 }

@@ -1,10 +1,34 @@
-import { type Edit, edits } from '../../../../core/project';
-import type { Binding, Bound, StandIn } from '../../../../core/templates';
+import { type Edit, edits, inOneStep } from '../../../../core/project';
+import {
+  type Binding,
+  type Bound,
+  type Constant,
+  isBound,
+  type StandIn,
+} from '../../../../core/templates';
+import type { Selection } from '../selection';
 
 export interface Place {
   readonly template: string;
   readonly part: string;
   readonly property: string;
+}
+
+/** Sets a property of all selected parts, in one step; undefined: back to what their kinds say. */
+export function setAll(
+  { template, parts }: Pick<Selection, 'template' | 'parts'>,
+  property: string,
+  value: Constant | Bound | undefined,
+  joins?: string,
+): Edit {
+  const all = parts.map(({ id }) => {
+    const place = { template: template.id, part: id, property };
+    return isBound(value) ? edits.bind(place, value, joins) : edits.set(place, value, joins);
+  });
+  const [first] = all;
+  if (first === undefined || all.length === 1) return first ?? inOneStep(`Set ${property}`, []);
+  const edit = inOneStep(`${first.name} and ${all.length - 1} more`, all);
+  return joins === undefined ? edit : { ...edit, joins };
 }
 
 /** Another expression in a binding; its format and its stand-in stay. */

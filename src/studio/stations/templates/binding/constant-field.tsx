@@ -1,7 +1,7 @@
 import X from 'lucide-react/icons/x';
 import { useState } from 'react';
 import { isLocale } from '../../../../core/formats';
-import { coloursOf, edits, spacingOf, stylesOf } from '../../../../core/project';
+import { coloursOf, spacingOf, stylesOf } from '../../../../core/project';
 import {
   type Constant,
   colourOf,
@@ -18,6 +18,7 @@ import { NumberField } from '../../../shared/controls/number-field';
 import { make } from '../../../shared/session/editing';
 import { goWithin } from '../../../shared/session/route';
 import type { Selection } from '../selection';
+import { setAll } from './binding-edits';
 import { picturesOf, WordPicture } from './word-pictures';
 
 interface ConstantFieldProps {
@@ -29,7 +30,14 @@ interface ConstantFieldProps {
 /** What a person sets of a property that no value feeds, by what the property takes. */
 export function ConstantField({ selection, name, property }: ConstantFieldProps) {
   return (
-    <Row words={property.words}>
+    <Row
+      words={
+        <>
+          {property.words}
+          <Differs {...{ selection, name }} />
+        </>
+      }
+    >
       <span className="flex items-start gap-1.5">
         <span className="min-w-0 flex-1">
           <ConstantInput {...{ selection, name, property }} />
@@ -40,17 +48,27 @@ export function ConstantField({ selection, name, property }: ConstantFieldProps)
   );
 }
 
+/** Where several parts are selected that do not say the same. */
+export function Differs({ selection: { parts }, name }: Omit<ConstantFieldProps, 'property'>) {
+  const [first, ...others] = parts.map((part) => JSON.stringify(propertyOf(part, name)));
+  if (others.every((other) => other === first)) return null;
+  return (
+    <span className="block text-sm text-weld" title="Setting it sets all of them">
+      differs
+    </span>
+  );
+}
+
 /** Puts a property that takes room only while it is set back to what its kind says. */
-export function NoProperty({ selection: { template, part }, name, property }: ConstantFieldProps) {
-  if (!property.isRare || propertyOf(part, name) === undefined) return null;
-  const place = { template: template.id, part: part.id, property: name };
+export function NoProperty({ selection, name, property }: ConstantFieldProps) {
+  if (!property.isRare || propertyOf(selection.part, name) === undefined) return null;
   return (
     <button
       type="button"
       aria-label={`No ${property.words}`}
       title={`No ${property.words}`}
       className="grid size-6 shrink-0 place-items-center rounded-full text-ash hover:bg-paper hover:text-ink"
-      onClick={() => make(edits.set(place, undefined))}
+      onClick={() => make(setAll(selection, name, undefined))}
     >
       <X size={13} aria-hidden="true" />
     </button>
@@ -58,14 +76,15 @@ export function NoProperty({ selection: { template, part }, name, property }: Co
 }
 
 export function ConstantInput({ selection, name, property }: ConstantFieldProps) {
-  const { template, part } = selection;
+  const { part } = selection;
   const said = propertyOf(part, name);
   const value = said === undefined || isBound(said) ? property.default : said;
   const label = property.words.slice(0, 1).toUpperCase() + property.words.slice(1);
   const set = (next: Constant) =>
     make(
-      edits.set(
-        { template: template.id, part: part.id, property: name },
+      setAll(
+        selection,
+        name,
         next,
         typeof next === 'object' || typeof next === 'number' ? `${part.id} ${name}` : undefined,
       ),

@@ -1,10 +1,10 @@
-import { edits } from '../../../../core/project';
 import { type Constant, isBound, type Property, propertyOf } from '../../../../core/templates';
 import { Row } from '../../../shared/controls/controls';
 import { make } from '../../../shared/session/editing';
 import { LabelLine } from '../room/label-line';
 import type { Selection } from '../selection';
-import { ConstantInput, NoProperty } from './constant-field';
+import { setAll } from './binding-edits';
+import { ConstantInput, Differs, NoProperty } from './constant-field';
 import { ExpressionInput } from './expression-input';
 import { LooseEnd } from './loose-end';
 
@@ -21,18 +21,21 @@ export function TypedField({ selection, name, property }: TypedFieldProps) {
   const value = propertyOf(part, name);
   const isByValue = isBound(value);
   const turn = () => {
-    if (isByValue) make(edits.set(place, property.default));
-    else make(edits.bind(place, { expr: exprOf(value, property.default) }));
+    if (isByValue) make(setAll(selection, name, property.default));
+    else make(setAll(selection, name, { expr: exprOf(value, property.default) }));
   };
   return (
     <>
       <Row
         words={
-          <LooseEnd
-            {...{ selection, place }}
-            words={property.words}
-            binding={isByValue ? value : undefined}
-          />
+          <>
+            <LooseEnd
+              {...{ selection, place }}
+              words={property.words}
+              binding={isByValue ? value : undefined}
+            />
+            <Differs {...{ selection, name }} />
+          </>
         }
       >
         <span className="flex items-start gap-1.5">

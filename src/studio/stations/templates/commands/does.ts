@@ -1,5 +1,5 @@
 import { type Edit, shownTemplate } from '../../../../core/project';
-import { outermost, partIds, partWithId } from '../../../../core/templates';
+import { outermost, type Part, partIds, partsOf } from '../../../../core/templates';
 import { make } from '../../../shared/session/editing';
 import { useSession } from '../../../shared/session/session';
 import { type Selection, select } from '../selection';
@@ -21,7 +21,13 @@ export function selectNew(before: Selection['template']): void {
   const after = history && shownTemplate(history.project, before.id);
   if (after === undefined) return;
   const known = new Set(partIds(before.row));
-  const fresh = partIds(after.row).filter((id) => !known.has(id));
-  const parts = outermost(after.row, fresh).filter(({ id }) => partWithId(after.row, id));
+  const fresh = [...partsOf(after.row)].filter(({ id }) => !known.has(id));
+  // A stack that came round something old and something new is not what was put in.
+  const isAround = (part: Part) => {
+    const inside = partIds(part).filter((id) => id !== part.id);
+    return inside.some((id) => known.has(id)) && inside.some((id) => !known.has(id));
+  };
+  const ids = fresh.filter((part) => !isAround(part)).map(({ id }) => id);
+  const parts = outermost(after.row, ids);
   if (parts.length > 0) select(parts.map(({ id }) => id));
 }

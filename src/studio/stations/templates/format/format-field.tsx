@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import {
   type Format,
   type FormatProposal,
@@ -8,7 +9,7 @@ import {
 import { edits, environmentOf, freeFormatId, inOneStep } from '../../../../core/project';
 import type { Binding } from '../../../../core/templates';
 import { makeExpression, type ResultType, typeOfResult } from '../../../../core/values';
-import { MenuButton, Row } from '../../../shared/controls/controls';
+import { Button, MenuButton, Row } from '../../../shared/controls/controls';
 import { make } from '../../../shared/session/editing';
 import { useLocale } from '../../../shared/session/locale';
 import { usedIds } from '../../../shared/session/session';
@@ -28,6 +29,8 @@ interface FormatFieldProps {
 /** How a value is written: a format of the project, or a new one, each shown on the item at hand. */
 export default function FormatField({ selection, place, binding }: FormatFieldProps) {
   const { project } = selection;
+  // What is there already takes no room until somebody wants to change it.
+  const [isOpen, setOpen] = useState(binding.format === undefined);
   const fields = fieldsSeen(selection, place);
   const { checked, paths } = makeExpression(binding.expr, fields, 'any', environmentOf(project));
   const formats = project.formats ?? [];
@@ -51,7 +54,12 @@ export default function FormatField({ selection, place, binding }: FormatFieldPr
           {current.name} cannot write {typeOfResult(checked.type)}: choose another format.
         </p>
       )}
-      {current !== undefined && (
+      {current !== undefined && !isOpen && (
+        <span className="ms-1.5 inline-block align-top">
+          <Button onPress={() => setOpen(true)}>Change {current.name}</Button>
+        </span>
+      )}
+      {current !== undefined && isOpen && (
         <>
           <FormatEditor format={current} fields={fields} />
           <Samples {...{ selection, place, binding }} format={current} />
