@@ -2,14 +2,19 @@
  * The project: its shape, its file read and written, the edits that change it and the history
  * that undoes them. The items are not in it; whoever holds both passes both.
  */
+
+export { type Draft, draftsFor } from './drafting/drafts';
 export {
   type Edit,
   edits,
   type FieldPlace,
   freeFormatId,
   freePartId,
+  freeTemplateId,
   inOneStep,
+  matchFields,
   type PropertyPlace,
+  usesOfTemplate,
 } from './edits';
 export { projectFileSchema } from './file/file-schema';
 export { loadLimits, type WhyPastLimits } from './file/limits';

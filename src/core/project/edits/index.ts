@@ -50,7 +50,17 @@ import {
   renameShared,
   share,
 } from './templates/shared';
-import { addRunTo, addTemplate, bind, freePartId, insert, set } from './templates/templates';
+import { addRunTo, bind, freePartId, insert, set } from './templates/templates';
+import {
+  addDraft,
+  addTemplate,
+  duplicateTemplate,
+  giveTemplate,
+  listOfItsOwn,
+  removeTemplate,
+  renameTemplate,
+  takeDraft,
+} from './templates/whole';
 import {
   addComputed,
   addField,
@@ -65,6 +75,7 @@ import {
 
 export { type Edit, inOneStep } from './edit';
 export type { PropertyPlace } from './templates/templates';
+export { freeTemplateId, matchFields, usesOfTemplate } from './templates/whole';
 export type { FieldPlace } from './types';
 export { freeFormatId, freePartId };
 
@@ -108,6 +119,13 @@ export const edits = {
   choose,
   arrangeAs,
   addTemplate,
+  renameTemplate,
+  duplicateTemplate,
+  removeTemplate,
+  giveTemplate,
+  listOfItsOwn,
+  takeDraft,
+  addDraft,
   bind,
   insert,
   addRunTo,

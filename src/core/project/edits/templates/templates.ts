@@ -1,4 +1,4 @@
-import { failed, freeId, ok, ownValue } from '../../../base';
+import { freeId, ownValue } from '../../../base';
 import {
   addRun,
   type Binding,
@@ -25,7 +25,6 @@ import {
   type Template,
   withProperty,
 } from '../../../templates';
-import { withId } from '../../project';
 import type { Edit } from '../edit';
 import { editRow } from './row-edit';
 
@@ -124,15 +123,4 @@ export function freePartId(template: Template, beside: string, wish: string): st
     prefixOf(id) === prefix ? [id.slice(prefix.length)] : [],
   );
   return freeId(wish, ids);
-}
-
-export function addTemplate(template: Template): Edit {
-  return {
-    name: `Add template ${template.name}`,
-    apply(project) {
-      if (withId(project.templates, template.id))
-        return failed(`There is a template "${template.id}" already.`);
-      return ok({ ...project, templates: [...project.templates, template] });
-    },
-  };
 }
