@@ -169,6 +169,10 @@ export class Engine implements Scene, World {
     return this.main.tryTemplate(template, items);
   }
 
+  tryCompiled(template: CompiledTemplate, items: readonly number[]): Tried {
+    return this.main.tryCompiled(template, items);
+  }
+
   /** The item at a position, or at the end that it is past; undefined where there are none. */
   itemAtHand(position: number): ItemAtHand | undefined {
     const items = this.shownItems();
@@ -194,8 +198,8 @@ export class Engine implements Scene, World {
     return -1;
   }
 
-  firstOfType(type: string): number {
-    return this.main.firstOfType(type);
+  itemsOfType(type: string, max: number): readonly number[] {
+    return this.main.itemsOfType(type, max);
   }
 
   /** Takes the time anew; false: no row follows it. */

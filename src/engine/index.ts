@@ -44,7 +44,7 @@ export type {
   SourceRead,
 } from './protocol';
 export { type SourceDocument, sqliteFrom, strictDecoder } from './reading';
-export type { ItemAtHand, PartTask } from './scene';
+export type { ItemAtHand, PartTask, TriedDraft } from './scene';
 export type {
   EntryRange,
   Frame,

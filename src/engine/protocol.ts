@@ -32,7 +32,7 @@ import type { FollowNews, ImportSummary } from './imports';
 import type { ItemChange } from './items';
 import type { FontContents } from './measuring';
 import type { SourceDocument } from './reading';
-import type { ItemAtHand, PartTask } from './scene';
+import type { ItemAtHand, PartTask, TriedDraft } from './scene';
 import type { EntryRange, Frame, PartFacts, Survey, Tried, ViewSettings } from './views';
 
 /** What was read from a document: a new project, or one that was kept in a file. */
@@ -89,12 +89,14 @@ export interface EngineProtocol {
   entryOfKey(key: string, view?: string): Promise<number>;
   /** Entries of items with a template of one's choice, whatever the list would choose. */
   tryTemplate(template: string, items: readonly number[]): Promise<Tried | undefined>;
+  tryDrafts(type: string): Promise<readonly TriedDraft[]>;
   /** Where the item with a key stands in the source of the first view; -1: nowhere in the set that is shown. */
   itemOfKey(key: string): Promise<number>;
   itemAtHand(item: number): Promise<ItemAtHand | undefined>;
   /** The next item from `after` on, in turn, that holds the words anywhere; -1: none. */
   find(words: string, after: number): Promise<number>;
-  firstOfType(type: string): Promise<number>;
+  /** Where the first items of a type stand. */
+  itemsOfType(type: string, max: number): Promise<readonly number[]>;
   trace(place: PropertyPlace, item: number): Promise<Trace | undefined>;
   /** The texts of each format in each locale for each item. */
   tryFormats(trial: FormatTrial): Promise<readonly (readonly (readonly FormattedValue[])[])[]>;

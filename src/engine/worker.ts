@@ -14,6 +14,7 @@ import {
   type ExtremeItem,
   extremesOf,
   trace,
+  tryDrafts,
   tryFormats,
 } from './answers';
 import { crossing, entryCrossing, withAnswersCut } from './cut';
@@ -211,6 +212,8 @@ const protocol: EngineProtocol &
     engine.closeBeside(id);
   },
 
+  tryDrafts: async (type) => tryDrafts(engine, type),
+
   async tryTemplate(template, items) {
     return engine.tryTemplate(template, items);
   },
@@ -227,9 +230,7 @@ const protocol: EngineProtocol &
     return engine.find(words, after);
   },
 
-  async firstOfType(type) {
-    return engine.firstOfType(type);
-  },
+  itemsOfType: async (type, max) => engine.itemsOfType(type, max),
 
   async trace(place, item) {
     return trace(engine, place, item);
@@ -355,6 +356,8 @@ async function bringProject(blob: Blob, name: string, wanted: EntryRange): Promi
 expose(
   withAnswersCut(protocol, [
     'tryTemplate',
+    'tryDrafts',
+    'extremes',
     'itemAtHand',
     'trace',
     'tryFormats',

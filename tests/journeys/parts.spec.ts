@@ -92,7 +92,7 @@ test('a row leads on, has a button with an icon in it, and what is hard to hit o
   await parts.getByRole('button', { name: /^row/ }).click();
   await addProperty(page, 'leads on');
   await expect(page.locator('section[aria-label="Rows"] .yc-leads-on').first()).toBeVisible();
-  await insertPart(page, 'button', 'after');
+  await insertPart(page, 'button', 'at the end of it');
   await page.getByRole('button', { name: 'fixed words' }).first().click();
   await page.getByRole('textbox', { name: 'Fixed text' }).fill('Reserve');
   await addProperty(page, 'icon');

@@ -5,7 +5,11 @@ import { type Binding, isBound } from './bound';
 /** What a part is called that shows this, until a person names it: `price`, `maker-and-weight`. */
 export function nameAfter(binding: Binding, otherwise: string): string {
   const paths = isBound(binding) ? pathsRead(binding.expr) : [];
-  const steps = [...new Set(paths.map((path) => slug(path.at(-1) ?? '')))].filter(isTelling);
+  const steps = [
+    ...new Set(
+      paths.map((path) => slug((path.at(-1) ?? '').replace(/([a-z0-9])([A-Z])/g, '$1-$2'))),
+    ),
+  ].filter(isTelling);
   return steps.length === 0 ? otherwise : steps.slice(0, 2).join('-and-').slice(0, maxChars);
 }
 

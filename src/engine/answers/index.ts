@@ -11,6 +11,7 @@ export {
   type Misfit,
   type TableRows,
 } from './data';
+export { tryDrafts } from './drafting';
 export { type ExtremeItem, type ExtremeKind, extremesOf } from './extremes';
 export { type Only, plainLook, type TableLook } from './table';
 export { type FormatTrial, type FormattedValue, type Trace, trace, tryFormats } from './tracing';

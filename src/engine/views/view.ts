@@ -174,10 +174,11 @@ export class View {
 
   /** Who takes the room of a stack in an item's row; undefined: it has no such row, or not yet. */
   spaceIn(item: number, { template, part }: PartPlace, list: ListBox): Space | undefined {
-    const { arranged } = this.sequence;
-    const entry = this.sequence.entryOf(item);
-    if (this.plans[arranged.plans[entry] ?? -1]?.template !== template) return undefined;
-    return this.measured.spaceIn(this.rowValues(arranged), entry, part, this.rowBox(list));
+    const compiled = this.compiled(template);
+    const own = this.items()[item];
+    if (compiled === undefined || own === undefined) return undefined;
+    const values = compiled.values(own, this.contextOf(item));
+    return this.measured.spaceIn(planOf(compiled), values, part, this.rowBox(list));
   }
 
   /** Whether rows are left whose height is rough, though it could be known. */
@@ -188,7 +189,11 @@ export class View {
   /** Items drawn with one template, whatever the list chooses for them. */
   tryTemplate(id: string, items: readonly number[]): Tried | undefined {
     const compiled = this.compiled(id);
-    if (compiled === undefined) return undefined;
+    return compiled && this.tryCompiled(compiled, items);
+  }
+
+  /** The same with a template that the project does not have. */
+  tryCompiled(compiled: CompiledTemplate, items: readonly number[]): Tried {
     const shown = this.items();
     const keys = this.keys();
     const plan = planOf(compiled);
@@ -289,9 +294,18 @@ export class View {
     return (item) => known?.types[known.indexes[item] ?? known.types.length];
   }
 
-  firstOfType(type: string): number {
+  itemsOfType(type: string, max: number): readonly number[] {
     const known = this.knownTypes();
-    return known === undefined ? -1 : known.indexes.indexOf(known.types.indexOf(type));
+    if (known === undefined) return [];
+    const own = known.types.indexOf(type);
+    const found: number[] = [];
+    for (
+      let at = known.indexes.indexOf(own);
+      at >= 0 && found.length < max;
+      at = known.indexes.indexOf(own, at + 1)
+    )
+      found.push(at);
+    return found;
   }
 
   /** Where the item with a key stands among all; -1: nowhere. */

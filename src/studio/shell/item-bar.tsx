@@ -51,7 +51,7 @@ export function ItemBar() {
 }
 
 async function handFirstOf(type: string): Promise<void> {
-  const item = await engine().firstOfType(type);
+  const [item = -1] = await engine().itemsOfType(type, 1);
   if (item >= 0) await handItem(item);
 }
 

@@ -55,7 +55,11 @@ export function rolesOf(
     free(isOneOfFew);
   const isWords = (each: Candidate) => isText(each) && !isOneOfFew(each) && !isDate(each);
   const second =
-    free((each) => isWords(each) && isName(each)) ?? free(isWords) ?? free(isDate) ?? free(isText);
+    free((each) => isWords(each) && isName(each)) ??
+    free(isWords) ??
+    free((each) => isText(each) && isName(each)) ??
+    free(isDate) ??
+    free(isText);
   const third = free(isDate) ?? free(isText);
   return { title, picture, second, third, value, badge };
 }

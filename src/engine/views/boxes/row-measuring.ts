@@ -103,27 +103,30 @@ export class RowMeasuring {
 
   /** The same of a row that stands in no list. */
   shrunkOf(plan: RowPlan, values: readonly EntryValue[], box: RowBox | undefined) {
+    return mayShrink(plan.row) ? this.alone(plan, values, box)?.shrunk : undefined;
+  }
+
+  /** Who takes the room of a stack in a row, whether a list shows it or not; undefined: there is none, or not yet. */
+  spaceIn(
+    plan: RowPlan,
+    values: readonly EntryValue[],
+    part: string,
+    box: RowBox | undefined,
+  ): Space | undefined {
+    const node = this.alone(plan, values, box)?.node(part);
+    return node?.kind === 'stack' && box !== undefined ? spaceOf(node, 64 * box.ratio) : undefined;
+  }
+
+  /** The boxes of a row by itself. */
+  private alone(plan: RowPlan, values: readonly EntryValue[], box: RowBox | undefined) {
     const { measures } = this.world;
-    if (measures === undefined || box === undefined || !mayShrink(plan.row)) return undefined;
+    if (measures === undefined || box === undefined) return undefined;
     const one = {
       arranged: { items: Int32Array.of(0), plans: Uint16Array.of(0), kinds: new Uint8Array(1) },
       plans: [plan],
       valuesAt: () => values,
     };
-    return new MeasuredRows(one, measures, box).solve(0, box.widthPx)?.shrunk;
-  }
-
-  /** Who takes the room of a stack in an entry's row; undefined: there is none, or not yet. */
-  spaceIn(
-    values: RowValues,
-    entry: number,
-    part: string,
-    box: RowBox | undefined,
-  ): Space | undefined {
-    const { measures } = this.world;
-    if (measures === undefined || box === undefined) return undefined;
-    const node = this.rowsOf(values, measures, box).solve(entry, box.widthPx)?.node(part);
-    return node?.kind === 'stack' ? spaceOf(node, 64 * box.ratio) : undefined;
+    return new MeasuredRows(one, measures, box).solve(0, box.widthPx);
   }
 
   /** What is wrong with boxes at all that is asked for. */

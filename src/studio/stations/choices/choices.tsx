@@ -160,8 +160,8 @@ function Example({
 }) {
   const project = useProject();
   const tried = useAnswer({ template, type: type?.id }, async (asked) => {
-    const item = asked.type === undefined ? 0 : await engine().firstOfType(asked.type);
-    return item < 0 ? undefined : engine().tryTemplate(asked.template, [item]);
+    const [item] = asked.type === undefined ? [0] : await engine().itemsOfType(asked.type, 1);
+    return item === undefined ? undefined : engine().tryTemplate(asked.template, [item]);
   });
   const [entry] = tried?.entries ?? [];
   if (tried === undefined || entry === undefined) return null;

@@ -1,5 +1,7 @@
-import { useRef } from 'react';
+import { type ReactNode, Suspense, useRef } from 'react';
 import { withId } from '../../../core/project';
+import { Button } from '../../shared/controls/controls';
+import { onDemand } from '../../shared/controls/on-demand';
 import { Split } from '../../shared/controls/split';
 import { goWithin, useRoute } from '../../shared/session/route';
 import { useProject } from '../../shared/session/session';
@@ -11,22 +13,48 @@ import { Outline } from './outline';
 import { Properties } from './properties';
 import { SpaceBar } from './room/space-bar';
 import { type Selection, useSelection } from './selection';
+import { TemplateMenu } from './several/template-menu';
 import { Styles } from './styles/styles';
 import { TraceLine } from './trace-line';
 import { ValuesList } from './values-list';
+
+const DraftsScreen = onDemand(() => import('./several/drafts-screen'));
+const CompareScreen = onDemand(() => import('./several/compare-screen'));
+
+const screens = [
+  ['drafts', 'Draft'],
+  ['compare', 'Compare'],
+] as const;
 
 /** The heart: values on one side, the row on the bench, threads between them. */
 export default function Templates() {
   const selection = useSelection();
   const { route } = useRoute();
   const panel = route.page === 'project' ? route.panel : undefined;
-  const isOfStyles = panel === 'styles' || panel === 'colours';
   if (selection === undefined) return null;
-  return isOfStyles ? (
-    <StylesScreen selection={selection} />
-  ) : (
-    <TemplateScreen selection={selection} />
-  );
+  switch (panel) {
+    case 'styles':
+    case 'colours':
+      return (
+        <Screen selection={selection}>
+          <Styles project={selection.project} />
+        </Screen>
+      );
+    case 'drafts':
+      return (
+        <Screen selection={selection}>
+          <DraftsScreen selection={selection} key={selection.template.id} />
+        </Screen>
+      );
+    case 'compare':
+      return (
+        <Screen selection={selection}>
+          <CompareScreen selection={selection} key={selection.template.id} />
+        </Screen>
+      );
+    default:
+      return <TemplateScreen selection={selection} />;
+  }
 }
 
 function TemplateScreen({ selection }: { readonly selection: Selection }) {
@@ -65,22 +93,26 @@ function TemplateScreen({ selection }: { readonly selection: Selection }) {
   );
 }
 
-function StylesScreen({ selection }: { readonly selection: Selection }) {
+interface ScreenProps {
+  readonly selection: Selection;
+  readonly children: ReactNode;
+}
+
+/** Something that takes the place of bench and properties. */
+function Screen({ selection, children }: ScreenProps) {
   return (
     <div className="grid h-full grid-cols-[228px_minmax(0,1fr)] grid-rows-[40px_minmax(0,1fr)] max-[1000px]:grid-cols-[minmax(0,1fr)]">
-      <Toolbar selection={selection} isOfStyles />
-      <Styles project={selection.project} />
+      <Toolbar selection={selection} />
+      <Suspense fallback={null}>{children}</Suspense>
     </div>
   );
 }
 
-interface ToolbarProps {
-  readonly selection: Selection;
-  readonly isOfStyles?: boolean;
-}
-
-function Toolbar({ selection, isOfStyles = false }: ToolbarProps) {
+function Toolbar({ selection }: { readonly selection: Selection }) {
   const project = useProject();
+  const { route } = useRoute();
+  const panel = route.page === 'project' ? route.panel : undefined;
+  const isOfStyles = panel === 'styles' || panel === 'colours';
   const { template, type } = selection;
   return (
     <div className="col-span-2 flex items-center gap-2 overflow-x-auto overflow-y-hidden border-b border-rule px-3 max-[1000px]:col-span-1">
@@ -91,7 +123,12 @@ function Toolbar({ selection, isOfStyles = false }: ToolbarProps) {
           type="button"
           aria-pressed={!isOfStyles && each.id === template.id}
           className="flex h-6 items-center gap-1.5 rounded-full border border-rule bg-paper px-2.5 text-sm whitespace-nowrap hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
-          onClick={() => goWithin({ template: each.id, part: undefined, panel: undefined })}
+          onClick={() =>
+            goWithin({
+              ...{ template: each.id, part: undefined, also: [] },
+              panel: isOfStyles ? undefined : panel,
+            })
+          }
         >
           <b className="font-semibold">{withId(project.types, each.type)?.name ?? each.type}</b>{' '}
           {each.name}
@@ -101,14 +138,22 @@ function Toolbar({ selection, isOfStyles = false }: ToolbarProps) {
         <span className="text-sm text-madder">its item type is not there</span>
       )}
       <span className="ms-auto flex gap-2">
-        <button
-          type="button"
-          aria-pressed={isOfStyles}
-          className="inline-flex h-7 items-center gap-1.5 rounded-md border border-rule bg-paper px-2.5 text-sm hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
-          onClick={() => goWithin({ panel: isOfStyles ? undefined : 'styles' })}
+        <TemplateMenu selection={selection} />
+        {screens.map(([name, words]) => (
+          <Button
+            key={name}
+            isPressed={panel === name}
+            onPress={() => goWithin({ panel: panel === name ? undefined : name })}
+          >
+            {words}
+          </Button>
+        ))}
+        <Button
+          isPressed={isOfStyles}
+          onPress={() => goWithin({ panel: isOfStyles ? undefined : 'styles' })}
         >
           Styles
-        </button>
+        </Button>
       </span>
     </div>
   );

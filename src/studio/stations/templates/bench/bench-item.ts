@@ -7,8 +7,10 @@ import { useAnswer } from '../../../shared/session/use-answer';
 export function useBenchItem(template: Template): number {
   const atHand = useSession((session) => session.atHand);
   const fits = atHand !== undefined && atHand.type === template.type;
-  const first = useAnswer(fits ? undefined : template.type, (type) => engine().firstOfType(type));
-  return fits ? atHand.item : (first ?? -1);
+  const first = useAnswer(fits ? undefined : template.type, (type) =>
+    engine().itemsOfType(type, 1),
+  );
+  return fits ? atHand.item : (first?.[0] ?? -1);
 }
 
 /** Items drawn with a template, whatever the list chooses for them; anew with every edit. */

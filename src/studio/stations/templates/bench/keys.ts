@@ -20,7 +20,8 @@ export function onPartKey(event: KeyboardEvent, selection: Selection): void {
   const command = partCommands.find((each) => each.key === key);
   if (command !== undefined) {
     event.preventDefault();
-    refused(command.name, doCommand(command, selection) ?? '');
+    const why = doCommand(command, selection);
+    if (why !== undefined) refused(command.name, why);
     return;
   }
   const done = otherKey(key, event, selection);

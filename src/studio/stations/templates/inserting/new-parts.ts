@@ -138,11 +138,7 @@ function newRepeated(selection: Selection, { name, of }: ListField): StandingPar
   const { part, template } = selection;
   const inner = of.type === 'record' ? of.fields.find(isShowable) : undefined;
   const expr = inner === undefined ? 'each' : `each${inPath(inner.name)}`;
-  const own = freePartId(
-    template,
-    part.id,
-    `${nameAfter({ expr: pathText([name]) }, 'list')}-each`,
-  );
+  const own = freePartId(template, part.id, nameAfter({ expr }, 'each'));
   const badge = { ...kinds.badge.draft(own, { expr }, 'beside'), tint: 'soft', colour: 'ink' };
   const stack = draftStack(named(selection, part.id, 'stack', [name]).id, 'across', [badge], 'fit');
   return {
