@@ -7,13 +7,13 @@ test('the threads: one for each value that a part reads, strong for the selected
   const threads = page.getByTestId('threads').locator('g');
   await expect(threads).toHaveCount(6);
   await page.getByRole('button', { name: 'maker-and-weight share' }).click();
-  await expect(page.locator('[data-thread="maker-and-weight/maker.name"]')).toHaveAttribute(
+  await expect(page.locator('[data-thread="maker-and-weight/text/maker.name"]')).toHaveAttribute(
     'opacity',
     '1',
   );
-  await expect(page.locator('[data-thread="price/price"]')).toHaveAttribute('opacity', '0.45');
+  await expect(page.locator('[data-thread="price/text/price"]')).toHaveAttribute('opacity', '0.45');
   // Each ends on its part.
-  const end = await page.locator('[data-thread="price/price"] circle').boundingBox();
+  const end = await page.locator('[data-thread="price/text/price"] circle').boundingBox();
   const part = await page.locator('.yc-bench [data-part=price]').boundingBox();
   expect(Math.abs((end?.y ?? 0) + 4 - (part?.y ?? 0))).toBeLessThan(6);
   // A value that nothing reads is visibly unused.
@@ -104,7 +104,7 @@ test('a part is removed, and its stack gives way', async ({ page }) => {
     '€14.50',
   ]);
   await page.getByRole('button', { name: 'row across' }).click();
-  await expect(page.getByRole('button', { name: 'The row itself stays' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Remove row' })).toBeDisabled();
 });
 
 test('items that are left out are said where rows would be', async ({ page }) => {

@@ -165,8 +165,9 @@ test('a value dragged onto a part feeds it; dragged into the row it becomes a pa
   const bench = page.getByTestId('bench');
   const values = page.getByRole('region', { name: 'Values' });
   await values.getByRole('button', { name: /^stock/ }).dragTo(bench.locator('[data-part=name]'));
-  await expect(bench.locator('[data-part=name]')).toHaveText('12');
-  await expect(page.locator('[data-thread="name/stock"]')).toBeAttached();
+  // It is called after what it shows now.
+  await expect(bench.locator('[data-part=stock]')).toHaveText('12');
+  await expect(page.locator('[data-thread="stock/text/stock"]')).toBeAttached();
   await values
     .getByRole('button', { name: /^currency/ })
     .dragTo(bench.locator('.yc-row'), { targetPosition: { x: 6, y: 6 } });

@@ -12,6 +12,7 @@ export { placeInWords } from './finding';
 export { freeId, slug } from './id';
 export type { Json, JsonRecord } from './json';
 export { isDeeperThan, isRecord, ownReader, ownValue } from './json';
+export { type JsonFault, type PlacedJson, placesInJson, type TextSpan } from './json-places';
 export { type Bit, bitsOf } from './markup';
 export { type Random, seededRandom } from './random';
 export type { Result } from './result';

@@ -38,6 +38,13 @@ export { type NamedUse, usesOfName } from './named-uses';
 export { copied, pieceText } from './pieces/copy';
 export { arriving, readPiece } from './pieces/paste';
 export type { Piece } from './pieces/piece';
+export {
+  partAtPlace,
+  partSpan,
+  readTemplateText,
+  type TemplateRead,
+  templateText,
+} from './pieces/template-text';
 export { brokenReferences, compileFor, environmentOf, type FindItem, scopeFor } from './problems';
 export {
   coloursOf,

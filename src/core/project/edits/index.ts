@@ -1,6 +1,7 @@
 /** Every change that a person can make to a project: one function an edit, grouped by what it changes. */
 
 import { paste } from '../pieces/paste';
+import { writeTemplate } from '../pieces/template-text';
 import { checkTextSizes, checkWidths } from './checked-at';
 import { addColour, changeColour, removeColour, renameColour } from './colours';
 import {
@@ -145,6 +146,7 @@ export const edits = {
   unwrap,
   duplicate,
   paste,
+  writeTemplate,
   renamePart,
   remove,
   set,

@@ -9,11 +9,12 @@ import {
   completionStatus,
 } from '@codemirror/autocomplete';
 import { defaultKeymap, history, historyKeymap } from '@codemirror/commands';
-import { EditorState, StateEffect, StateField } from '@codemirror/state';
-import { Decoration, type DecorationSet, EditorView, keymap } from '@codemirror/view';
+import { EditorState } from '@codemirror/state';
+import { EditorView, keymap } from '@codemirror/view';
 import type { Item } from '../../../core/items';
 import type { Span } from '../../../core/values';
 import { type Completion, completionsAt, type Environment, type Field } from '../../../core/values';
+import { setWrong, wrongMarks } from './wrong-marks';
 
 /** What the editor needs to know, as of its latest render. */
 export interface EditorWorld {
@@ -37,27 +38,6 @@ export interface ExpressionEditor {
   /** Selects a stretch and puts the caret there. */
   select(span: Span): void;
 }
-
-const mark = Decoration.mark({ class: 'cm-wrong' });
-const setWrong = StateEffect.define<readonly Span[]>();
-
-const wrong = StateField.define<DecorationSet>({
-  create: () => Decoration.none,
-  update(before, transaction) {
-    let marks = before.map(transaction.changes);
-    for (const effect of transaction.effects) {
-      if (!effect.is(setWrong)) continue;
-      const { length } = transaction.newDoc;
-      const ranges = effect.value
-        .map(({ from, to }) => ({ from: Math.min(from, length), to: Math.min(to, length) }))
-        .filter(({ from, to }) => from < to)
-        .map(({ from, to }) => mark.range(from, to));
-      marks = Decoration.set(ranges, true);
-    }
-    return marks;
-  },
-  provide: (field) => EditorView.decorations.from(field),
-});
 
 const looks = EditorView.theme({
   '&': { font: '13px/20px var(--font-mono)', color: 'var(--ink)' },
@@ -103,7 +83,7 @@ export function expressionEditor(
       extensions: [
         history(),
         closeBrackets(),
-        wrong,
+        wrongMarks,
         looks,
         EditorView.lineWrapping,
         EditorView.contentAttributes.of({

@@ -9,6 +9,7 @@ import { Bench } from './bench/bench';
 import { Extremes } from './bench/extremes';
 import { PartLine } from './bench/part-line';
 import { Threads } from './bench/threads';
+import { Heard } from './heard/heard';
 import { Outline } from './outline';
 import { Properties } from './properties';
 import { SpaceBar } from './room/space-bar';
@@ -19,11 +20,13 @@ import { TraceLine } from './trace-line';
 import { ValuesList } from './values-list';
 
 const DraftsScreen = onDemand(() => import('./several/drafts-screen'));
+const TextPanel = onDemand(() => import('./text/text-panel'));
 const CompareScreen = onDemand(() => import('./several/compare-screen'));
 
 const screens = [
   ['drafts', 'Draft'],
   ['compare', 'Compare'],
+  ['text', 'As text'],
 ] as const;
 
 /** The heart: values on one side, the row on the bench, threads between them. */
@@ -53,11 +56,17 @@ export default function Templates() {
         </Screen>
       );
     default:
-      return <TemplateScreen selection={selection} />;
+      return <TemplateScreen selection={selection} isText={panel === 'text'} />;
   }
 }
 
-function TemplateScreen({ selection }: { readonly selection: Selection }) {
+interface TemplateScreenProps {
+  readonly selection: Selection;
+  /** The template's text stands in the place of properties. */
+  readonly isText: boolean;
+}
+
+function TemplateScreen({ selection, isText }: TemplateScreenProps) {
   const room = useRef<HTMLDivElement>(null);
   return (
     <div className="grid h-full grid-cols-[228px_minmax(0,1fr)] in-data-[windows=two]:grid-cols-[44px_minmax(0,1fr)] grid-rows-[40px_auto_minmax(0,1fr)_32px] max-[1000px]:grid-cols-[minmax(0,1fr)]">
@@ -72,6 +81,7 @@ function TemplateScreen({ selection }: { readonly selection: Selection }) {
         >
           <ValuesList selection={selection} />
           <Outline selection={selection} />
+          <Heard selection={selection} />
         </div>
         <div data-pane="bench" className="min-h-0 min-w-0">
           <PartLine selection={selection} />
@@ -84,7 +94,16 @@ function TemplateScreen({ selection }: { readonly selection: Selection }) {
           </Split>
         </div>
         <div data-pane="properties" className="contents max-[1000px]:block">
-          <Properties selection={selection} key={`${selection.template.id}/${selection.part.id}`} />
+          {isText ? (
+            <Suspense fallback={null}>
+              <TextPanel selection={selection} key={selection.template.id} />
+            </Suspense>
+          ) : (
+            <Properties
+              selection={selection}
+              key={`${selection.template.id}/${selection.part.id}`}
+            />
+          )}
         </div>
         <Threads room={room} selection={selection} />
       </div>

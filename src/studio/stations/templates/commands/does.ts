@@ -1,5 +1,12 @@
 import { type Edit, shownTemplate } from '../../../../core/project';
-import { outermost, type Part, partIds, partsOf } from '../../../../core/templates';
+import {
+  outermost,
+  type Part,
+  partIds,
+  partsOf,
+  partWithId,
+  usesAround,
+} from '../../../../core/templates';
 import { make } from '../../../shared/session/editing';
 import { useSession } from '../../../shared/session/session';
 import { type Selection, select } from '../selection';
@@ -27,7 +34,10 @@ export function selectNew(before: Selection['template']): void {
     const inside = partIds(part).filter((id) => id !== part.id);
     return inside.some((id) => known.has(id)) && inside.some((id) => !known.has(id));
   };
-  const ids = fresh.filter((part) => !isAround(part)).map(({ id }) => id);
+  // What was there as it is and is shared now stays one part.
+  const isOfShared = ({ id }: Part) =>
+    usesAround(id).some((use) => known.has(use) && partWithId(before.row, use)?.part !== 'shared');
+  const ids = fresh.flatMap((part) => (isAround(part) || isOfShared(part) ? [] : [part.id]));
   const parts = outermost(after.row, ids);
   if (parts.length > 0) select(parts.map(({ id }) => id));
 }
