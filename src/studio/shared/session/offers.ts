@@ -8,6 +8,11 @@ export interface Offer {
   run(): void;
 }
 
+/** Keys of the station that is open, for the map of the keys. */
+export const useStationKeys = create<{
+  readonly keys: readonly { readonly name: string; readonly key: string }[];
+}>()(() => ({ keys: [] }));
+
 type OffersFor = (words: string) => readonly Offer[];
 
 /** What the station that is open offers, by who offers it. */

@@ -31,6 +31,13 @@ export function stationNow(): StationName | undefined {
 
 const item = () => useSession.getState().atHand?.item ?? 0;
 
+/** A station's code may still be on its way. */
+function focusWhenThere(selector: string, tries = 60): void {
+  const element = document.querySelector<HTMLElement>(selector);
+  if (element !== null) element.focus();
+  else if (tries > 0) requestAnimationFrame(() => focusWhenThere(selector, tries - 1));
+}
+
 const arrange = (kind: 'list' | 'grid') => {
   const list = currentNow()?.list;
   if (list === undefined) return;
@@ -93,6 +100,16 @@ export const commands: readonly Command[] = [
     needsProject: true,
     fits: ['data', 'templates'],
     run: () => void handItem(item() - 1),
+  },
+  {
+    name: 'Go to the bench',
+    key: 'Alt B',
+    needsProject: true,
+    fits: ['templates'],
+    run: () => {
+      goWithin({ station: 'templates', panel: undefined });
+      focusWhenThere('[data-keys="bench"]');
+    },
   },
   { name: 'Arrange as a list', needsProject: true, fits: ['list'], run: () => arrange('list') },
   { name: 'Arrange as a grid', needsProject: true, fits: ['list'], run: () => arrange('grid') },

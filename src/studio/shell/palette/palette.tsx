@@ -2,7 +2,7 @@ import { Dialog } from '@base-ui/react/dialog';
 import { Command as Menu } from 'cmdk';
 import { useEffect, useState } from 'react';
 import { handItem } from '../../shared/session/at-hand';
-import { useOffers } from '../../shared/session/offers';
+import { useOffers, useStationKeys } from '../../shared/session/offers';
 import { useRoute } from '../../shared/session/route';
 import { engine, useSession } from '../../shared/session/session';
 import { type Command, commands, stationNow } from './commands';
@@ -14,6 +14,7 @@ export default function Palette() {
   const hasProject = useSession((session) => session.history !== undefined);
   const isStart = useRoute().route.page === 'start';
   const { by } = useOffers();
+  const { keys } = useStationKeys();
   const [words, setWords] = useState('');
   const close = () => usePalette.setState({ isOpen: false, showsKeys: false });
   useEffect(() => {
@@ -51,6 +52,10 @@ export default function Palette() {
                   }}
                 />
               ))}
+              {showsKeys &&
+                keys.map(({ name, key }) => (
+                  <Entry key={`${name} ${key}`} name={name} hint={key} onChoose={close} />
+                ))}
               {words.trim().length > 1 &&
                 [...by.values()]
                   .flatMap((offersFor) => offersFor(words))

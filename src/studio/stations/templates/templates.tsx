@@ -134,29 +134,31 @@ function Toolbar({ selection }: { readonly selection: Selection }) {
   const isOfStyles = panel === 'styles' || panel === 'colours';
   const { template, type } = selection;
   return (
-    <div className="col-span-2 flex items-center gap-2 overflow-x-auto overflow-y-hidden border-b border-rule px-3 max-[1000px]:col-span-1">
+    <div className="col-span-2 flex items-center gap-2 border-b border-rule px-3 max-[1000px]:col-span-1">
       <h1 className="sr-only">Templates</h1>
-      {project?.templates.map((each) => (
-        <button
-          key={each.id}
-          type="button"
-          aria-pressed={!isOfStyles && each.id === template.id}
-          className="flex h-6 items-center gap-1.5 rounded-full border border-rule bg-paper px-2.5 text-sm whitespace-nowrap hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
-          onClick={() =>
-            goWithin({
-              ...{ template: each.id, part: undefined, also: [] },
-              panel: isOfStyles ? undefined : panel,
-            })
-          }
-        >
-          <b className="font-semibold">{withId(project.types, each.type)?.name ?? each.type}</b>{' '}
-          {each.name}
-        </button>
-      ))}
-      {type === undefined && (
-        <span className="text-sm text-madder">its item type is not there</span>
-      )}
-      <span className="ms-auto flex gap-2">
+      <div className="flex min-w-0 flex-1 items-center gap-1.5 overflow-x-auto overflow-y-hidden">
+        {project?.templates.map((each) => (
+          <button
+            key={each.id}
+            type="button"
+            aria-pressed={!isOfStyles && each.id === template.id}
+            className="flex h-6 shrink-0 items-center gap-1.5 rounded-full border border-rule bg-paper px-2.5 text-sm whitespace-nowrap hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
+            onClick={() =>
+              goWithin({
+                ...{ template: each.id, part: undefined, also: [] },
+                panel: isOfStyles ? undefined : panel,
+              })
+            }
+          >
+            <b className="font-semibold">{withId(project.types, each.type)?.name ?? each.type}</b>{' '}
+            {each.name}
+          </button>
+        ))}
+        {type === undefined && (
+          <span className="text-sm text-madder">its item type is not there</span>
+        )}
+      </div>
+      <span className="flex shrink-0 gap-1">
         <TemplateMenu selection={selection} />
         {screens.map(([name, words]) => (
           <Button

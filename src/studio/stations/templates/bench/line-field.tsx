@@ -19,7 +19,10 @@ interface LineFieldProps {
   readonly none: string;
   /** What would be taken now, at every change. */
   readonly onLook: (key: string | undefined, text: string) => void;
-  readonly onTake: (key: string, text: string) => void;
+  /** `byPress`: with the pointer, not by Enter. */
+  readonly onTake: (key: string, byPress?: true) => void;
+  /** Tab: more is asked about what is chosen. */
+  readonly onMore?: (key: string) => void;
   readonly onLeave: () => void;
 }
 
@@ -27,7 +30,7 @@ interface LineFieldProps {
  * A field whose options stand beside it in one line, so that they cover nothing (ARIA Authoring
  * Practices, combobox with list). Enter takes, Escape leaves.
  */
-export function LineField({ onLook, onTake, onLeave, ...props }: LineFieldProps) {
+export function LineField({ onLook, onTake, onMore, onLeave, ...props }: LineFieldProps) {
   const { label, first, placeholder, options, none } = props;
   const listId = useId();
   const [text, setText] = useState(first);
@@ -42,13 +45,16 @@ export function LineField({ onLook, onTake, onLeave, ...props }: LineFieldProps)
     const isAtEnd =
       event.currentTarget instanceof HTMLInputElement &&
       event.currentTarget.selectionStart === text.length;
+    const isTab = event.key === 'Tab' && onMore === undefined;
     const isOn =
       event.key === 'ArrowDown' ||
       (event.key === 'ArrowRight' && isAtEnd && found.length > 1) ||
-      event.key === 'Tab';
-    const isBack = event.key === 'ArrowUp' || (event.key === 'Tab' && event.shiftKey);
+      (isTab && !event.shiftKey);
+    const isBack = event.key === 'ArrowUp' || (isTab && event.shiftKey);
     if (isOn || isBack) setAt((at + (isBack ? -1 : 1) + found.length) % Math.max(1, found.length));
-    else if (event.key === 'Enter' && chosenKey !== undefined) onTake(chosenKey, text);
+    else if (event.key === 'Tab' && onMore !== undefined && chosenKey !== undefined)
+      onMore(chosenKey);
+    else if (event.key === 'Enter' && chosenKey !== undefined) onTake(chosenKey);
     else if (event.key === 'Escape') onLeave();
     else return;
     event.preventDefault();
@@ -99,7 +105,7 @@ export function LineField({ onLook, onTake, onLeave, ...props }: LineFieldProps)
             }}
             className="flex h-6 shrink-0 cursor-default items-center gap-1.5 rounded-full border border-rule bg-paper px-2 text-sm aria-disabled:text-ash aria-selected:border-ink aria-selected:bg-chosen"
             onPointerDown={(event) => event.preventDefault()}
-            onClick={() => option.whyNot === undefined && onTake(option.key, text)}
+            onClick={() => option.whyNot === undefined && onTake(option.key, true)}
           >
             {option.sign}
             {option.words}

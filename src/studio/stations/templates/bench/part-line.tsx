@@ -9,11 +9,11 @@ import Plus from 'lucide-react/icons/plus';
 import Stamp from 'lucide-react/icons/stamp';
 import Trash2 from 'lucide-react/icons/trash-2';
 import Ungroup from 'lucide-react/icons/ungroup';
-import type { ComponentType, ReactNode } from 'react';
+import { type ComponentType, type ReactNode, useEffect } from 'react';
 import { prefixOf } from '../../../../core/templates';
 import { Button, MenuButton } from '../../../shared/controls/controls';
 import { refused } from '../../../shared/session/editing';
-import { useOffering } from '../../../shared/session/offers';
+import { useOffering, useStationKeys } from '../../../shared/session/offers';
 import { pasteText, textOf } from '../commands/clipboard';
 import { hiddenKey, toggleHidden, useHidden } from '../commands/hiding';
 import {
@@ -34,6 +34,20 @@ import { ArrowChoices } from './arrow-choices';
 import { BindLine } from './bind-line';
 import { startInserting, startWrapping, useWriting } from './writing';
 
+/** What keys do on the bench and in the outline. */
+const benchKeys = [
+  { name: 'Bench: the part beside', key: 'Arrows' },
+  { name: 'Bench: into a part, out of it', key: 'Enter, Escape' },
+  { name: 'Bench: the next part in reading order', key: 'Tab' },
+  { name: 'Bench: select one more', key: 'Shift Arrows' },
+  { name: 'Bench: what the part shows', key: 'letters, = or "' },
+  { name: 'Bench: a new part', key: 'Insert, Ctrl Enter' },
+  { name: 'Bench: wrap', key: 'Ctrl G' },
+  { name: 'Bench: hide while editing', key: 'Shift H' },
+  { name: 'Bench: copy, cut, paste as text', key: 'Ctrl C, X, V' },
+  ...partCommands.flatMap(({ name, key }) => (key === undefined ? [] : [{ name, key }])),
+];
+
 const moveIcons = [ArrowLeft, ArrowRight, ArrowUp, ArrowDown] as const;
 
 /** What can be done with the selected parts; while one writes on the bench, what is written. */
@@ -41,6 +55,10 @@ export function PartLine({ selection }: { readonly selection: Selection }) {
   const { writing } = useWriting();
   const { parts, part } = selection;
   useOffering('parts', (words) => offersFor(selection, words));
+  useEffect(() => {
+    useStationKeys.setState({ keys: benchKeys });
+    return () => useStationKeys.setState({ keys: [] });
+  }, []);
   const isWriting = writing !== undefined;
   return (
     <div className="sticky top-0 z-20 flex min-h-9 items-center gap-1 border-b border-rule bg-wool px-3 max-[1100px]:px-1">

@@ -21,6 +21,8 @@ const thresholdPx = 4;
 
 /** Follows a pointer, mouse or finger, from where it went down. */
 export function followPointer(event: PointerEvent, listener: DragListener): void {
+  // Nothing is selected as text on the way.
+  event.preventDefault();
   const { pointerId } = event;
   const start: Point = { x: event.clientX, y: event.clientY };
   let isDragging = false;

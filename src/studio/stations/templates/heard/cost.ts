@@ -1,5 +1,5 @@
 import type { Entry, RowPlan } from '../../../../core/lists';
-import { bindRow, createRow } from '../../../../render';
+import { bindRow, createRow, type Pictures } from '../../../../render';
 
 /** What one row is made of. */
 export interface RowMade {
@@ -26,7 +26,11 @@ const roundCount = 20;
  * What a frame of scrolling takes with this row, in milliseconds: as the pool does it, elements that
  * are there get the values of other items, a screen of them, and are laid out. The median of some.
  */
-export function frameWork(plan: RowPlan, entries: readonly Entry[], widthPx: number): number {
+export function frameWork(
+  { plan, entries }: { readonly plan: RowPlan; readonly entries: readonly Entry[] },
+  pictures: Pictures,
+  widthPx: number,
+): number {
   const host = document.createElement('div');
   Object.assign(host.style, {
     ...{ position: 'fixed', insetInlineStart: '-9999px', width: `${widthPx}px`, contain: 'strict' },
@@ -40,7 +44,7 @@ export function frameWork(plan: RowPlan, entries: readonly Entry[], widthPx: num
     const start = performance.now();
     for (const [at, row] of rows.entries()) {
       const entry = entries[(round + at) % entries.length];
-      if (entry !== undefined) bindRow(row, entry);
+      if (entry !== undefined) bindRow(row, entry, pictures);
     }
     host.getBoundingClientRect();
     rows[0]?.element.getBoundingClientRect();

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { count } from '../../../../core/base';
 import { engine } from '../../../shared/session/session';
 import { useAnswer } from '../../../shared/session/use-answer';
+import { usePictures } from '../../../shared/window/pictures';
 import { useWindow } from '../../../shared/window/window-settings';
 import { useTried } from '../bench/bench-item';
 import { drawnRow } from '../bench/drawn';
@@ -54,7 +55,7 @@ export function Heard({ selection }: { readonly selection: Selection }) {
 
 /** What one row is made of, and what a frame of scrolling takes, measured here and now. */
 function Cost({
-  selection: { template },
+  selection: { template, project },
   made,
 }: {
   readonly selection: Selection;
@@ -63,12 +64,13 @@ function Cost({
   const { widthPx } = useWindow((settings) => settings.device);
   const items = useAnswer(template.type, (type) => engine().itemsOfType(type, 24)) ?? [];
   const tried = useTried(template, items);
+  const pictures = usePictures(project.pictures, 'light');
   const [workMs, setWork] = useState<number>();
   useEffect(() => {
     if (tried === undefined || tried.entries.length === 0) return;
-    const idle = requestIdleCallback(() => setWork(frameWork(tried.plan, tried.entries, widthPx)));
+    const idle = requestIdleCallback(() => setWork(frameWork(tried, pictures, widthPx)));
     return () => cancelIdleCallback(idle);
-  }, [tried, widthPx]);
+  }, [tried, pictures, widthPx]);
   const { elementCount, textCount, pictureCount } = made;
   return (
     <p

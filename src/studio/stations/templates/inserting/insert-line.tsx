@@ -23,12 +23,19 @@ export function InsertLine({ selection: now, landing }: InsertLineProps): ReactN
   const [chosen, setChosen] = useState<NewPart>();
   const trial = useTrial();
   const take = (part: NewPart, where: Landing) => {
-    if (trial.show(part.edit(where)) !== undefined) return;
+    const edit = part.edit(where);
+    if (typeof edit === 'string' || trial.show(edit) !== undefined) return;
     selectNew(selection.template);
     trial.take();
     endWriting();
   };
-  const first: Landing = landing ?? { beside: selection.part.id, side: 'below' };
+  const placeOf = ({ likely }: NewPart): Landing =>
+    landing ?? likely ?? { beside: selection.part.id, side: 'below' };
+  const choosePlace = (part: NewPart) => {
+    trial.show(undefined);
+    setChosen(part);
+  };
+  const withKey = (key: string | undefined) => parts.find((each) => each.key === key);
   if (chosen !== undefined)
     return (
       <ArrowChoices
@@ -44,27 +51,33 @@ export function InsertLine({ selection: now, landing }: InsertLineProps): ReactN
     <LineField
       label="What comes in"
       first=""
-      placeholder="label, image, badge …"
+      placeholder="kind or value; Tab: where"
       none="No kind of part begins so."
       options={(text) =>
         parts
-          .filter(({ words }) => words.toLowerCase().startsWith(text.trim().toLowerCase()))
+          .filter(({ words }) => begins(words, text.trim().toLowerCase()))
           .map(({ key, words, about }) => ({ key, words, title: about }))
       }
       onLook={(key, text) => {
-        const part = parts.find((each) => each.key === key);
-        trial.show(text === '' ? undefined : part?.edit(first));
+        const part = withKey(key);
+        const edit = text === '' ? undefined : part?.edit(placeOf(part));
+        trial.show(typeof edit === 'string' ? undefined : edit);
       }}
-      onTake={(key) => {
-        const part = parts.find((each) => each.key === key);
+      onTake={(key, byPress) => {
+        const part = withKey(key);
         if (part === undefined) return;
-        if (landing !== undefined || part.hasOwnPlace) take(part, first);
-        else {
-          trial.show(undefined);
-          setChosen(part);
-        }
+        if (byPress && landing === undefined && part.likely !== undefined) choosePlace(part);
+        else take(part, placeOf(part));
+      }}
+      onMore={(key) => {
+        const part = withKey(key);
+        if (part?.likely !== undefined && landing === undefined) choosePlace(part);
       }}
       onLeave={endWriting}
     />
   );
 }
+
+/** Its name, or a step of it, begins so. */
+const begins = (words: string, wish: string): boolean =>
+  [words, ...words.split(/ › | of /)].some((step) => step.toLowerCase().startsWith(wish));

@@ -23,14 +23,18 @@ export interface NewPart {
   readonly words: string;
   readonly about: string;
   /** Where it lands; undefined: it has a place of its own. */
-  readonly edit: (landing: Landing) => Edit;
-  readonly hasOwnPlace?: true;
+  readonly edit: (landing: Landing) => Edit | string;
+  /** Where it most likely goes; undefined: it has a place of its own. */
+  readonly likely: Landing | undefined;
 }
 
 /** All that can come in beside the selected part, fed by the next value that nothing shows yet. */
 export function newParts(selection: Selection): readonly NewPart[] {
   const { part, template, project } = selection;
   const label = part.part === 'label' ? part.id : labelAround(template.row, part.id)?.id;
+  const under: Landing = { beside: part.id, side: 'below' };
+  const atStart: Landing = { beside: template.row.id, side: 'before' };
+  const atEnd: Landing = { beside: template.row.id, side: 'after' };
   const put = (made: (landing: Landing) => StandingPart) => (landing: Landing) =>
     edits.insert(template.id, landing, made(landing));
   return [
@@ -39,6 +43,7 @@ export function newParts(selection: Selection): readonly NewPart[] {
       words: kind.part,
       about: kind.about,
       edit: put((landing) => newOfKind(selection, kind.part, landing)),
+      likely: kind.part === 'image' ? atStart : under,
     })),
     ...(label === undefined
       ? []
@@ -48,7 +53,7 @@ export function newParts(selection: Selection): readonly NewPart[] {
             words: 'run',
             about: `Words that go on in ${label}, with a look of their own`,
             edit: () => edits.addRunTo(template.id, label, newRun(selection, label)),
-            hasOwnPlace: true as const,
+            likely: undefined,
           },
         ]),
     ...(project.sharedParts ?? []).map((shared) => ({
@@ -56,14 +61,40 @@ export function newParts(selection: Selection): readonly NewPart[] {
       words: shared.name,
       about: 'A part that the project keeps',
       edit: put(() => newUse(selection, shared)),
+      likely: under,
     })),
     ...listsOf(selection).map((field) => ({
       key: `each ${field.name}`,
       words: `each of ${field.name}`,
       about: 'Parts for each element of the list',
       edit: put(() => newRepeated(selection, field)),
+      likely: under,
+    })),
+    ...valuesOf(selection).map(({ path, field }) => ({
+      key: `value ${pathText(path)}`,
+      words: path.join(' › '),
+      about: 'A part that shows this value',
+      edit: (landing: Landing) => newForPath(selection, path, landing),
+      likely: isImage(field) ? atStart : isFigure(field) ? atEnd : under,
     })),
   ];
+}
+
+/** The values that a part beside the selected one could show, those in records too. */
+function valuesOf(selection: Selection) {
+  const fields = fieldsSeen(selection, { part: selection.part.id, property: '' });
+  return fields.flatMap((field) =>
+    field.type === 'record'
+      ? field.fields.map((inner) => ({ path: [field.name, inner.name], field: inner }))
+      : [{ path: [field.name], field }],
+  );
+}
+
+const isFigure = ({ type }: Field): boolean => type === 'number' || type === 'integer';
+
+function isImage(field: Field): boolean {
+  const sample = ownValue(useSession.getState().atHand?.value ?? {}, field.name);
+  return likelyPart(field, typeof sample === 'string' ? sample : undefined) === 'image';
 }
 
 /** A use of a shared part: inputs are fed by values of their names. */
@@ -99,8 +130,7 @@ export function newForPath(
 ): Edit | string {
   const field = fieldAtPath(selection.type?.fields ?? [], path);
   if (field === undefined) return 'There is no such value.';
-  const sample = ownValue(useSession.getState().atHand?.value ?? {}, field.name);
-  const kind = likelyPart(field, typeof sample === 'string' ? sample : undefined);
+  const kind = isImage(field) ? 'image' : 'label';
   return edits.insert(selection.template.id, landing, drafted(selection, kind, path, landing));
 }
 

@@ -28,7 +28,7 @@ export function SpaceBar({ selection }: { readonly selection: Selection }) {
       className="flex h-8 min-w-0 items-center gap-2 border-t border-rule px-3 text-sm max-[1100px]:px-1"
     >
       <figcaption className="shrink-0 text-ash" title={restInWords(space)}>
-        {space.direction === 'down' ? '↕' : '↔'} {round(space.px)} px
+        {space.direction === 'down' ? 'height' : 'width'} {round(space.px)}
       </figcaption>
       <Strip space={space} selected={part.id} label={label} />
       {own !== undefined && <Mends selection={selection} own={own} label={label} />}
