@@ -8,6 +8,7 @@ import { useProject } from '../../shared/session/session';
 import { Bench } from './bench/bench';
 import { Extremes } from './bench/extremes';
 import { PartLine } from './bench/part-line';
+import { useFocusKept } from './bench/use-focus-kept';
 import { Threads } from './bench/threads';
 import { Heard } from './heard/heard';
 import { Outline } from './outline';
@@ -68,6 +69,7 @@ interface TemplateScreenProps {
 
 function TemplateScreen({ selection, isText }: TemplateScreenProps) {
   const room = useRef<HTMLDivElement>(null);
+  useFocusKept(room);
   return (
     <div className="grid h-full grid-cols-[228px_minmax(0,1fr)] in-data-[windows=two]:grid-cols-[44px_minmax(0,1fr)] grid-rows-[40px_auto_minmax(0,1fr)_32px] max-[1000px]:grid-cols-[minmax(0,1fr)]">
       <Toolbar selection={selection} />

@@ -67,8 +67,13 @@ export function threadPath(start: Point, end: Point, gate: Point): string {
   return `M${start.x} ${start.y}${toGate}${fromGate(gate, end)}`;
 }
 
-/** Along the row's edge as far as it can, and straight onto the part: beside words, not over them. */
+/** Outside of the row as far as it can, and straight onto the part: beside words, not over them. */
 export function fromGate(gate: Point, end: Point): string {
-  const turn = Math.min(14, Math.abs(end.x - gate.x) / 2) * Math.sign(end.x - gate.x);
-  return `L${end.x - turn} ${gate.y}Q${end.x} ${gate.y} ${end.x} ${end.y}`;
+  const turn = Math.min(turnPx, Math.abs(end.x - gate.x) / 2) * Math.sign(end.x - gate.x);
+  const down = turnPx * Math.sign(end.y - gate.y);
+  return `L${end.x - turn} ${gate.y}Q${end.x} ${gate.y} ${end.x} ${gate.y + down}L${end.x} ${end.y}`;
 }
+
+/** So far outside of the row a thread runs, and so large its turns are at most. */
+export const gatePx = 12;
+const turnPx = 10;

@@ -14,7 +14,7 @@ import type { Selection } from '../selection';
 import { drawnBox, drawnRow } from './drawn';
 import type { Box, Point } from './landing';
 import { type LaidThread, ThreadEnds } from './thread-ends';
-import { threadEnd, threadPath } from './thread-paths';
+import { gatePx, threadEnd, threadPath } from './thread-paths';
 
 interface Thread extends LaidThread {
   readonly path: string;
@@ -151,7 +151,7 @@ function measureThreads(room: HTMLElement, selection: Selection): Drawn {
       const start = { x: from.x - origin.x, y: from.y - origin.y };
       const words = boxes.flatMap(({ id, box }) => (id === slot.part ? [] : [box]));
       const end = threadEnd(inRoom(drawn), { row, words, index, isFromRight: shown.isFromRight });
-      const gateY = end.from === 'below' ? row.top + row.height + 12 : row.top - 12;
+      const gateY = end.from === 'below' ? row.top + row.height + gatePx : row.top - gatePx;
       threads.push({
         id: `${slot.part}/${slot.property}/${path.join('.')}`,
         path: threadPath(start, end, { x: row.left + 4, y: gateY }),

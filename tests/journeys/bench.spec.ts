@@ -1,0 +1,361 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Locator, Page } from '@playwright/test';
+import { dropFile, expect, openDemo, rowsOf, saved, test } from './support';
+
+const parts = (page: Page) => page.locator('section[aria-label="Parts"]');
+const selected = (page: Page) => parts(page).locator('[aria-current=true]');
+const onBench = (page: Page, part: string) =>
+  page.getByTestId('bench').locator(`[data-part="${part}"]`);
+const bench = (page: Page) => page.locator('[data-keys=bench]');
+
+async function dragTo(
+  page: Page,
+  from: Locator,
+  to: { readonly x: number; readonly y: number },
+  end: 'drop' | 'hold' = 'drop',
+): Promise<void> {
+  await from.hover();
+  await page.mouse.down();
+  await page.mouse.move(to.x, to.y, { steps: 6 });
+  if (end === 'drop') await page.mouse.up();
+}
+
+const middleOf = async (locator: Locator, at = { x: 0.5, y: 0.5 }) => {
+  const box = await locator.boundingBox();
+  if (box === null) throw new Error('It is not drawn.');
+  return { x: box.x + box.width * at.x, y: box.y + box.height * at.y };
+};
+
+const outline = async (page: Page): Promise<readonly string[]> =>
+  (await parts(page).locator('li button[title*="F2"] > span:first-child').allTextContents()).map(
+    (text) => text.trim(),
+  );
+
+test('by key: from part to part, moved, wrapped, unwrapped, doubled, removed, each one undo step', async ({
+  page,
+}) => {
+  await openDemo(page, 'templates', 'part=name');
+  const before = await outline(page);
+  await page.keyboard.press('Alt+b');
+  await expect(bench(page)).toBeFocused();
+  await page.keyboard.press('ArrowDown');
+  await expect(selected(page)).toHaveText(/maker-and-weight/);
+  await page.keyboard.press('Escape');
+  await expect(selected(page)).toHaveText(/words/);
+  await page.keyboard.press('Enter');
+  await expect(selected(page)).toHaveText(/^name/);
+  await page.keyboard.press('Tab');
+  await expect(selected(page)).toHaveText(/maker-and-weight/);
+
+  // Out of its stack, which gives way.
+  await page.keyboard.press('Alt+ArrowRight');
+  await expect
+    .poll(() => outline(page))
+    .toEqual([...['row', 'picture', 'name', 'maker-and-weight', 'figures', 'price', 'in-stock']]);
+  await page.keyboard.press('Control+g');
+  await page.keyboard.press('Enter');
+  await expect(selected(page)).toHaveText(/stack/);
+  await page.keyboard.press('Control+Shift+g');
+  await expect.poll(() => outline(page)).not.toContain('stack');
+  await page.getByRole('button', { name: 'in-stock fit' }).click();
+  await bench(page).focus();
+  await page.keyboard.press('Control+d');
+  await expect(selected(page)).toHaveText(/in-stock-2/);
+  await page.keyboard.press('Delete');
+  await expect.poll(() => outline(page)).not.toContain('in-stock-2');
+  await expect(bench(page)).toBeFocused();
+  for (let step = 0; step < 5; step += 1) await page.keyboard.press('Control+z');
+  await expect.poll(() => outline(page)).toEqual(before);
+  await expect(page.getByRole('button', { name: 'Nothing to undo' })).toBeVisible();
+  await expect(bench(page)).toBeFocused();
+});
+
+test('what can’t be done is grey and says why', async ({ page }) => {
+  await openDemo(page, 'templates', 'part=row');
+  const remove = page.getByRole('button', { name: 'Remove row' });
+  await expect(remove).toBeDisabled();
+  await expect(remove).toHaveAttribute('title', /The row itself stays/);
+  await expect(page.getByRole('button', { name: 'Move before' })).toBeDisabled();
+  await bench(page).focus();
+  await page.keyboard.press('Delete');
+  await expect(page.getByRole('alert').or(page.getByRole('status'))).toContainText([
+    /The row itself stays/,
+  ]);
+});
+
+test('typing on a part binds it, seen in the rows at each letter; Escape leaves all as it was', async ({
+  page,
+}) => {
+  await openDemo(page, 'templates', 'part=price');
+  const before = await rowsOf(page, 3);
+  await bench(page).focus();
+  await page.keyboard.type('mak');
+  const field = page.getByRole('combobox', { name: 'What price shows' });
+  await expect(field).toBeFocused();
+  await expect(page.getByRole('option', { name: /maker › name/ })).toBeVisible();
+  await expect.poll(async () => (await rowsOf(page, 1))[0]).toContain('Hollow Fell');
+  await page.keyboard.press('Escape');
+  await expect.poll(() => rowsOf(page, 3)).toEqual(before);
+  await expect(page.getByRole('button', { name: 'Nothing to undo' })).toBeVisible();
+
+  await page.keyboard.type('=stock * 2');
+  await page.keyboard.press('Enter');
+  await expect.poll(async () => (await rowsOf(page, 1))[0]).toContain('€24.00');
+  await expect(bench(page)).toBeFocused();
+  await page.keyboard.press('Control+z');
+  await page.keyboard.type('"for sale');
+  await page.keyboard.press('Enter');
+  await expect.poll(async () => (await rowsOf(page, 1))[0]).toContain('for sale');
+  // What does not read says so and is not taken.
+  await page.keyboard.type('=nothing.at.all');
+  await expect(page.getByRole('option')).toHaveAttribute('aria-disabled', 'true');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('combobox')).toBeFocused();
+});
+
+test('a part is dragged: the real rows show it on the way, Escape puts it back, one undo', async ({
+  page,
+}) => {
+  await openDemo(page, 'templates', 'part=price');
+  const before = await rowsOf(page, 2);
+  const gap = await middleOf(onBench(page, 'picture'), { x: 1.15, y: 0.5 });
+  await dragTo(page, onBench(page, 'price'), gap, 'hold');
+  await expect(page.getByTestId('landing')).toBeVisible();
+  await expect.poll(async () => (await rowsOf(page, 1))[0]?.[0]).toBe('€14.50');
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  await expect.poll(() => rowsOf(page, 2)).toEqual(before);
+  await expect(page.getByRole('button', { name: 'Nothing to undo' })).toBeVisible();
+
+  await dragTo(page, onBench(page, 'price'), gap);
+  await expect.poll(async () => (await rowsOf(page, 1))[0]?.[0]).toBe('€14.50');
+  await page.getByRole('button', { name: 'Undo: Move price' }).click();
+  await expect.poll(() => rowsOf(page, 2)).toEqual(before);
+});
+
+test('an edge, a gap and padding are dragged, with the number shown; twice on an edge fits it', async ({
+  page,
+}) => {
+  await openDemo(page, 'templates', 'part=price');
+  const edge = page.locator('[data-edge=end]');
+  const zoom = await page
+    .getByTestId('bench')
+    .evaluate((element) => element.getBoundingClientRect().width / 360);
+  const from = await middleOf(edge);
+  await dragTo(page, edge, { x: from.x + 20 * zoom, y: from.y }, 'hold');
+  await expect(page.getByText(/^width \d+ px$/)).toBeVisible();
+  await page.mouse.up();
+  const width = page.getByRole('spinbutton', { name: 'Width in px' });
+  await expect(width).toHaveValue(/^6\d$/);
+  await page.locator('[data-edge=end]').dblclick();
+  await expect(
+    page.getByRole('group', { name: 'Width' }).locator('[aria-pressed=true]'),
+  ).toHaveText('fit');
+
+  await parts(page).getByRole('button', { name: /^row/ }).click();
+  const gap = page.locator('[data-gap="1"]');
+  const at = await middleOf(gap, { x: 0.5, y: 0.2 });
+  await page.mouse.move(at.x, at.y);
+  await page.mouse.down();
+  await page.mouse.move(at.x + 18 * zoom, at.y, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByRole('spinbutton', { name: 'Gap' })).toHaveValue('30');
+  const side = await middleOf(page.locator('[data-padding=start]'), { x: 0.5, y: 0.9 });
+  await page.mouse.move(side.x, side.y);
+  await page.mouse.down();
+  await page.mouse.move(side.x + 10 * zoom, side.y, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: 'Undo: Padding, row' })).toBeVisible();
+  // By key: a px, and with Shift to the next step.
+  await parts(page)
+    .getByRole('button', { name: /^price/ })
+    .click();
+  await bench(page).focus();
+  await page.keyboard.press('Control+ArrowRight');
+  const px = Number(await width.inputValue());
+  await page.keyboard.press('Control+ArrowRight');
+  await expect(width).toHaveValue(String(px + 1));
+  await page.keyboard.press('Control+Shift+ArrowRight');
+  await expect.poll(async () => Number(await width.inputValue()) % 4).toBe(0);
+});
+
+test('several parts: what is set is set in all, in one step', async ({ page }) => {
+  await openDemo(page, 'templates', 'part=price');
+  await onBench(page, 'in-stock').click({ modifiers: ['Shift'] });
+  await expect(selected(page)).toHaveCount(2);
+  await expect(page.getByRole('region', { name: 'Shows' })).toContainText('2 parts are selected');
+  await expect(page.getByText('differs')).toBeVisible();
+  await page
+    .getByRole('group', { name: 'Align' })
+    .getByRole('button', { name: 'centre', exact: true })
+    .click();
+  for (const part of ['price', 'in-stock'])
+    await expect(onBench(page, part)).toHaveCSS('text-align', 'center');
+  await page.keyboard.press('Control+z');
+  await expect(onBench(page, 'price')).not.toHaveCSS('text-align', 'center');
+  await expect(page.getByRole('button', { name: 'Nothing to undo' })).toBeVisible();
+});
+
+test('parts are copied as text and pasted into another project, with what they need', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await openDemo(page, 'templates', 'part=figures');
+  await bench(page).focus();
+  await page.keyboard.press('Control+c');
+  const text = await page.evaluate(() => navigator.clipboard.readText());
+  expect(JSON.parse(text)).toMatchObject({ yarncard: 2, parts: [{ id: 'figures' }] });
+
+  await page.goto('/');
+  await dropFile(
+    page,
+    'looms.json',
+    JSON.stringify([{ title: 'Countermarch', price: 900, stock: 2 }]),
+  );
+  await page.locator('.yc-sizer > .yc-row').first().waitFor();
+  await page.getByRole('link', { name: 'Templates' }).click();
+  await parts(page)
+    .getByRole('button', { name: /^title/ })
+    .click();
+  await bench(page).focus();
+  await page.keyboard.press('Control+v');
+  await expect(selected(page)).toHaveText(/figures/);
+  await expect(page.getByRole('alert').or(page.getByRole('status'))).toContainText([
+    /Came along: .*format price/,
+  ]);
+  await expect.poll(async () => (await rowsOf(page, 1))[0]).toContain('2 left');
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await rowsOf(page, 1))[0]).toEqual(['Countermarch']);
+  // What is no piece is said to be none.
+  await page.evaluate(() => navigator.clipboard.writeText('{"parts": 3}'));
+  await bench(page).focus();
+  await page.keyboard.press('Control+v');
+  await expect(page.getByRole('alert').or(page.getByRole('status'))).toContainText([
+    /no piece of a template/,
+  ]);
+});
+
+test('a part is hidden while one edits; the project knows nothing of it', async ({ page }) => {
+  await openDemo(page, 'templates', 'part=price');
+  await bench(page).focus();
+  await page.keyboard.press('Shift+H');
+  await expect(onBench(page, 'price')).toHaveCSS('visibility', 'hidden');
+  await expect(page.getByText('hidden here: price')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Nothing to undo' })).toBeVisible();
+  await page.getByText('hidden here: price').click();
+  await expect(onBench(page, 'price')).toHaveCSS('visibility', 'visible');
+});
+
+test('a finger moves a part as a mouse does', async ({ browser }) => {
+  const context = await browser.newContext({
+    hasTouch: true,
+    viewport: { width: 1280, height: 800 },
+  });
+  const page = await context.newPage();
+  await openDemo(page, 'templates', 'part=price');
+  const from = await middleOf(onBench(page, 'price'));
+  const to = await middleOf(onBench(page, 'picture'), { x: 1.15, y: 0.5 });
+  const touch = await context.newCDPSession(page);
+  const send = (type: 'touchStart' | 'touchMove' | 'touchEnd', x: number, y: number) =>
+    touch.send('Input.dispatchTouchEvent', {
+      type,
+      touchPoints: type === 'touchEnd' ? [] : [{ x, y }],
+    });
+  await send('touchStart', from.x, from.y);
+  for (let step = 1; step <= 8; step += 1)
+    await send(
+      'touchMove',
+      from.x + ((to.x - from.x) * step) / 8,
+      from.y + ((to.y - from.y) * step) / 8,
+    );
+  await send('touchEnd', to.x, to.y);
+  await expect.poll(async () => (await rowsOf(page, 1))[0]?.[0]).toBe('€14.50');
+  await context.close();
+});
+
+test('a template as text: the rows follow what reads, faults are told at their place, both ways', async ({
+  page,
+}) => {
+  await openDemo(page, 'templates', 'part=price');
+  await page.getByRole('button', { name: 'As text' }).click();
+  const panel = page.getByRole('region', { name: 'As text' });
+  const text = panel.getByRole('textbox', { name: 'The template as text' });
+  await expect(text).toContainText('"id": "row"');
+  await text.click();
+  await page.keyboard.press('Control+Home');
+  await page.keyboard.type('x');
+  await expect(panel.getByRole('status')).toHaveText('No value begins so.');
+  await page.keyboard.press('Backspace');
+  await expect(panel.getByRole('status')).toContainText('It reads');
+  await expect(page.getByRole('button', { name: 'Nothing to undo' })).toBeVisible();
+  // The bench changes the text, and a part that is pressed there is shown in it.
+  await bench(page).focus();
+  await page.keyboard.press('Control+d');
+  await expect(text).toContainText('price-2');
+});
+
+test('the focus is never lost by an edit, and the bench has no fault that axe finds', async ({
+  page,
+}) => {
+  await openDemo(page, 'templates', 'part=price');
+  await page.getByRole('button', { name: 'Duplicate', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Duplicate', exact: true })).toBeFocused();
+  await page.getByRole('button', { name: /^Remove price-2/ }).press('Enter');
+  await expect(page.locator(':focus')).toHaveCount(1);
+  for (let step = 0; step < 2; step += 1) {
+    await page.keyboard.press('Control+z');
+    await expect(page.locator(':focus')).toHaveCount(1);
+  }
+  for (const panel of ['', '&panel=text', '&panel=drafts', '&panel=compare']) {
+    await openDemo(page, 'templates', `part=price${panel}`);
+    await page.waitForTimeout(500);
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+  }
+});
+
+test('a draft is taken, another takes its place until something was changed by hand', async ({
+  page,
+}) => {
+  const items = Array.from({ length: 20 }, (_, at) => ({
+    ...{ id: `l-${at}`, title: `Loom ${'abcdefghijklmnopqrst'[at]}`, maker: `Works ${at}` },
+    ...{ price: 900 + at, shafts: 2 + (at % 7) },
+  }));
+  await page.goto('/');
+  await dropFile(page, 'looms.json', JSON.stringify(items));
+  await page.locator('.yc-sizer > .yc-row').first().waitFor();
+  await page.getByRole('link', { name: 'Templates' }).click();
+  const draft = async (name: RegExp) => {
+    await page.getByRole('button', { name: 'Draft', exact: true }).click();
+    await page.getByRole('button', { name }).click();
+  };
+  await draft(/^plain/);
+  await expect.poll(() => rowsOf(page, 1)).toEqual([['Loom a', '€900.00']]);
+  await draft(/^two lines/);
+  await expect.poll(() => rowsOf(page, 1)).toEqual([['Loom a', 'Works 0', '€900.00']]);
+  await page.keyboard.press('Alt+b');
+  await page.keyboard.press('Delete');
+  await draft(/^detailed/);
+  // It comes beside what was changed by hand.
+  await expect(page.getByRole('button', { name: 'loom detailed' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await expect.poll(() => rowsOf(page, 1)).toEqual([['Works 0', '€900.00']]);
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'loom detailed' })).toBeVisible();
+});
+
+test('a template is given to another type: what has no match is told, and both stand side by side', async ({
+  page,
+}) => {
+  await openDemo(page, 'templates', 'template=skein-brief');
+  await page.getByRole('button', { name: 'This template: …' }).click();
+  await page.getByRole('menuitem', { name: 'Give it to tool' }).click();
+  await expect(page.getByRole('region', { name: 'Compare' })).toBeVisible();
+  await expect(page.getByRole('alert').or(page.getByRole('status'))).toContainText([/Not there: /]);
+  await page.getByRole('button', { name: /^Undo: Give template skein-brief/ }).click();
+  await expect(page.getByRole('button', { name: 'tool brief-2' })).toHaveCount(0);
+});
