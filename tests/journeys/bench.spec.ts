@@ -278,7 +278,7 @@ test('a template as text: the rows follow what reads, faults are told at their p
   page,
 }) => {
   await openDemo(page, 'templates', 'part=price');
-  await page.getByRole('button', { name: 'As text' }).click();
+  await page.getByRole('button', { name: 'As text' }).first().click();
   const panel = page.getByRole('region', { name: 'As text' });
   const text = panel.getByRole('textbox', { name: 'The template as text' });
   await expect(text).toContainText('"id": "row"');

@@ -181,7 +181,7 @@ test('a stack stands for each element of a list, with words for those that are t
   await expect(shown('Kettle 2')).toHaveText(['dye 0', 'dye 1']);
   await expect(shown('Kettle 7')).toHaveText(['dye 0', 'dye 1', 'dye 2', 'dye 3', 'dye 4', '+2']);
   await expect(shown('Kettle 8')).toHaveCount(0);
-  await page.locator('section[aria-label="Parts"]').getByRole('button', { name: /^each/ }).click();
+  await page.locator('section[aria-label="Parts"]').getByRole('button', { name: /^name/ }).click();
   await page.getByRole('textbox', { name: 'Value of text' }).fill('each.grams');
   await expect(shown('Kettle 2')).toHaveText(['0', '5']);
   await saved(page);

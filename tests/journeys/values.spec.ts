@@ -262,7 +262,8 @@ test('a condition is a table: lines of when and value, each with its items', asy
   const counts = (await falls.allTextContents()).map((words) => Number.parseInt(words, 10));
   expect(counts[0]).toBe(few);
   expect(counts.reduce((sum, each) => sum + each, 0)).toBe(30);
-  await page.getByRole('button', { name: 'As text' }).click();
+  const looks = page.getByRole('region', { name: 'Looks like' });
+  await looks.getByRole('button', { name: 'As text' }).click();
   await expect(page.getByRole('textbox', { name: 'Value of colour' })).toHaveText(
     'grams < 60 ? "madder" : stock === 0 ? "ash" : null',
   );

@@ -68,11 +68,19 @@ const leastPx = 40;
 const keyOf = (name: string): string => `yarn-card split ${name}`;
 
 function kept(name: string): number | undefined {
-  const px = Number(localStorage.getItem(keyOf(name)) ?? Number.NaN);
-  return Number.isFinite(px) ? px : undefined;
+  try {
+    const px = Number(localStorage.getItem(keyOf(name)) ?? Number.NaN);
+    return Number.isFinite(px) ? px : undefined;
+  } catch {
+    return undefined;
+  }
 }
 
 function keep(name: string, px: number | undefined): void {
-  if (px === undefined) localStorage.removeItem(keyOf(name));
-  else localStorage.setItem(keyOf(name), String(px));
+  try {
+    if (px === undefined) localStorage.removeItem(keyOf(name));
+    else localStorage.setItem(keyOf(name), String(px));
+  } catch {
+    // Where nothing may be kept, it holds until the page is left.
+  }
 }

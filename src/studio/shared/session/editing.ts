@@ -77,7 +77,7 @@ export function tryToMake(edit: Edit): string | undefined {
   if (!made.ok) return made.error;
   const past = whyPastLimits(history.project, made.value.project);
   if (past !== undefined) return past;
-  if (made.value !== history) showHistory(made.value);
+  if (made.value !== history) void showHistory(made.value);
   if (!areLimitsHeld()) holdLimits(takeBackWhatIsPast).catch(() => {});
   return undefined;
 }
@@ -91,7 +91,7 @@ function takeBackWhatIsPast(): void {
     const past = whyPastLimits(first, history.project);
     if (past === undefined) return;
     refused(history.done.at(-1)?.name ?? '', past);
-    showHistory({ ...undo(history), undone: [] });
+    void showHistory({ ...undo(history), undone: [] });
   }
 }
 
@@ -108,26 +108,23 @@ export function stepBack(): void {
   const { history } = useSession.getState();
   const step = history?.done.at(-1);
   if (history === undefined || step === undefined || refused(`Undo: ${step.name}`)) return;
-  showHistory(undo(history));
+  void showHistory(undo(history));
 }
 
 export function stepForward(): void {
   const { history } = useSession.getState();
   const [step] = history?.undone ?? [];
   if (history === undefined || step === undefined || refused(`Redo: ${step.name}`)) return;
-  showHistory(redo(history));
+  void showHistory(redo(history));
 }
 
-/** A new state of the project: to the window first, then into this browser. */
-export function showHistory(history: History): void {
+/** A new state of the project: to the window first, then into this browser. Done when its rows are shown. */
+export async function showHistory(history: History): Promise<void> {
   useSession.setState({ history, keeping: { kind: 'keeping' } });
   const { project } = history;
-  void engine()
-    .update(project, wantedRange(), currentNow()?.list?.id)
-    .then((view) => {
-      if (useSession.getState().history?.project !== project) return;
-      showFrame(view);
-      void handAgain();
-    });
   keepSoon();
+  const view = await engine().update(project, wantedRange(), currentNow()?.list?.id);
+  if (useSession.getState().history?.project !== project) return;
+  showFrame(view);
+  void handAgain();
 }

@@ -20,12 +20,29 @@ export interface Trial {
 export function startTrial(): Trial {
   const { history: before } = useSession.getState();
   let shown: History | undefined = before;
+  let next: History | undefined;
+  let isShowing = false;
   let isOver = false;
   // Undo, another tab, other items: whoever came between has the last word.
-  const put = (next: History | undefined) => {
-    if (next === undefined || next === shown || useSession.getState().history !== shown) return;
+  const isMine = () => useSession.getState().history === shown;
+  /** Rows of many items take longer than a frame: what was tried meanwhile is shown at its newest. */
+  const put = (wanted: History | undefined) => {
+    next = wanted;
+    if (!isShowing) void showNext();
+  };
+  const showNext = async () => {
+    isShowing = true;
+    while (next !== undefined && next !== shown && isMine()) {
+      shown = next;
+      await showHistory(shown);
+    }
+    isShowing = false;
+  };
+  /** What was tried last, without waiting for what is on its way. */
+  const settle = () => {
+    if (next === undefined || next === shown || !isMine()) return;
     shown = next;
-    showHistory(next);
+    void showHistory(shown);
   };
   return {
     show(edit) {
@@ -42,10 +59,13 @@ export function startTrial(): Trial {
       return past;
     },
     take() {
+      settle();
       isOver = true;
     },
     leave() {
-      if (!isOver) put(before);
+      if (isOver) return;
+      next = before;
+      settle();
       isOver = true;
     },
   };

@@ -1,4 +1,4 @@
-import { type ReactNode, Suspense, useRef } from 'react';
+import { type ReactNode, Suspense, useDeferredValue, useMemo, useRef } from 'react';
 import { withId } from '../../../core/project';
 import { Button } from '../../shared/controls/controls';
 import { onDemand } from '../../shared/controls/on-demand';
@@ -6,10 +6,11 @@ import { Split } from '../../shared/controls/split';
 import { goWithin, useRoute } from '../../shared/session/route';
 import { useProject } from '../../shared/session/session';
 import { Bench } from './bench/bench';
+import { useDragMarks } from './bench/drag-marks';
 import { Extremes } from './bench/extremes';
 import { PartLine } from './bench/part-line';
-import { useFocusKept } from './bench/use-focus-kept';
 import { Threads } from './bench/threads';
+import { useFocusKept } from './bench/use-focus-kept';
 import { Heard } from './heard/heard';
 import { Outline } from './outline';
 import { Properties } from './properties';
@@ -70,46 +71,75 @@ interface TemplateScreenProps {
 function TemplateScreen({ selection, isText }: TemplateScreenProps) {
   const room = useRef<HTMLDivElement>(null);
   useFocusKept(room);
+  // A drag is followed by the row on the bench and those of the window, and, as soon as there is time,
+  // by extremes; what is written about the part is written once it is let go.
+  const isDragging = useDragMarks(({ chip }) => chip !== undefined);
+  const late = useDeferredValue(selection);
+  const soon = isDragging ? late : selection;
+  const letGo = useRef(selection);
+  if (!isDragging) letGo.current = selection;
+  const calm = letGo.current;
+  const { template, part } = calm;
+  const besides = useMemo(
+    () => (
+      <div
+        data-pane="values"
+        className="group/values row-span-2 flex min-h-0 flex-col border-r border-rule in-data-[windows=two]:ms-[-184px] in-data-[windows=two]:w-[228px] in-data-[windows=two]:focus-within:z-10 in-data-[windows=two]:focus-within:ms-0 in-data-[windows=two]:focus-within:bg-wool in-data-[windows=two]:hover:z-10 in-data-[windows=two]:hover:ms-0 in-data-[windows=two]:hover:bg-wool"
+      >
+        <ValuesList selection={calm} />
+        <Outline selection={calm} />
+        <Heard selection={calm} />
+      </div>
+    ),
+    [calm],
+  );
+  const beneath = useMemo(
+    () => (
+      <>
+        <SpaceBar selection={soon} />
+        <Split name="extremes" words="Height of the extremes" max={0.6} first={150}>
+          <Extremes selection={soon} />
+        </Split>
+      </>
+    ),
+    [soon],
+  );
+  const properties = useMemo(
+    () => (
+      <div data-pane="properties" className="contents max-[1000px]:block">
+        {isText ? (
+          <Suspense fallback={null}>
+            <TextPanel selection={calm} key={template.id} />
+          </Suspense>
+        ) : (
+          <Properties selection={calm} key={`${template.id}/${part.id}`} />
+        )}
+      </div>
+    ),
+    [calm, isText, template.id, part.id],
+  );
+  const line = useMemo(() => <PartLine selection={calm} />, [calm]);
+  const toolbar = useMemo(() => <Toolbar selection={calm} />, [calm]);
+  const trace = useMemo(() => <TraceLine selection={calm} />, [calm]);
   return (
     <div className="grid h-full grid-cols-[228px_minmax(0,1fr)] in-data-[windows=two]:grid-cols-[44px_minmax(0,1fr)] grid-rows-[40px_auto_minmax(0,1fr)_32px] max-[1000px]:grid-cols-[minmax(0,1fr)]">
-      <Toolbar selection={selection} />
+      {toolbar}
       <div
         ref={room}
         className="relative col-span-2 row-span-2 grid min-h-0 grid-cols-subgrid grid-rows-subgrid max-[1000px]:col-span-1 max-[1000px]:block max-[1000px]:overflow-auto"
       >
-        <div
-          data-pane="values"
-          className="group/values row-span-2 flex min-h-0 flex-col border-r border-rule in-data-[windows=two]:ms-[-184px] in-data-[windows=two]:w-[228px] in-data-[windows=two]:focus-within:z-10 in-data-[windows=two]:focus-within:ms-0 in-data-[windows=two]:focus-within:bg-wool in-data-[windows=two]:hover:z-10 in-data-[windows=two]:hover:ms-0 in-data-[windows=two]:hover:bg-wool"
-        >
-          <ValuesList selection={selection} />
-          <Outline selection={selection} />
-          <Heard selection={selection} />
-        </div>
+        {besides}
         <div data-pane="bench" className="min-h-0 min-w-0">
-          <PartLine selection={selection} />
+          {line}
           <Split name="bench" words="Height of the bench" max={0.4}>
             <Bench selection={selection} />
           </Split>
-          <SpaceBar selection={selection} />
-          <Split name="extremes" words="Height of the extremes" max={0.6} first={150}>
-            <Extremes selection={selection} />
-          </Split>
+          {beneath}
         </div>
-        <div data-pane="properties" className="contents max-[1000px]:block">
-          {isText ? (
-            <Suspense fallback={null}>
-              <TextPanel selection={selection} key={selection.template.id} />
-            </Suspense>
-          ) : (
-            <Properties
-              selection={selection}
-              key={`${selection.template.id}/${selection.part.id}`}
-            />
-          )}
-        </div>
+        {properties}
         <Threads room={room} selection={selection} />
       </div>
-      <TraceLine selection={selection} />
+      {trace}
     </div>
   );
 }

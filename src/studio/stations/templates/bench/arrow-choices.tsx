@@ -36,8 +36,8 @@ export function ArrowChoices({ selection, words, choices }: ArrowChoicesProps) {
   };
   const take = (choice: ArrowChoice) => {
     if (typeof choice.edit === 'string' || look(choice) !== undefined) return;
-    selectNew(selection.template);
     trial.take();
+    selectNew(selection.template);
     endWriting();
   };
   return (

@@ -28,6 +28,7 @@ import {
   whyNotDo,
   wraps,
 } from '../commands/part-commands';
+import { useWhyNots } from '../commands/use-why-nots';
 import { InsertLine } from '../inserting/insert-line';
 import type { Selection } from '../selection';
 import { ArrowChoices } from './arrow-choices';
@@ -54,6 +55,7 @@ const moveIcons = [ArrowLeft, ArrowRight, ArrowUp, ArrowDown] as const;
 export function PartLine({ selection }: { readonly selection: Selection }) {
   const { writing } = useWriting();
   const { parts, part } = selection;
+  const whyNots = useWhyNots(selection);
   useOffering('parts', (words) => offersFor(selection, words));
   useEffect(() => {
     useStationKeys.setState({ keys: benchKeys });
@@ -93,25 +95,29 @@ export function PartLine({ selection }: { readonly selection: Selection }) {
             {moves.map((command, at) => (
               <CommandButton
                 key={command.name}
-                {...{ command, selection }}
+                {...{ command, selection, whyNots }}
                 icon={moveIcons[at] ?? ArrowUp}
               />
             ))}
-            <WrapButton selection={selection} />
-            <CommandButton command={unwrapIt} icon={Ungroup} selection={selection} />
-            <CommandButton command={duplicateIt} icon={CopyPlus} selection={selection} />
+            <WrapButton whyNots={whyNots} />
+            <CommandButton command={unwrapIt} icon={Ungroup} {...{ selection, whyNots }} />
+            <CommandButton command={duplicateIt} icon={CopyPlus} {...{ selection, whyNots }} />
             <HideButton selection={selection} />
             <CommandButton
-              command={{ ...shareIt, name: `Share ${part.id}: keep it once, for other places too` }}
+              command={shareIt}
+              name={`Share ${part.id}: keep it once, for other places too`}
+              whyNots={whyNots}
               icon={Stamp}
               selection={selection}
             />
             <CommandButton
-              command={{ ...removeIt, name: `Remove ${part.id}` }}
+              command={removeIt}
+              name={`Remove ${part.id}`}
+              whyNots={whyNots}
               icon={Trash2}
               selection={selection}
             />
-            <ClipboardMenu selection={selection} />
+            <ClipboardMenu {...{ selection, whyNots }} />
           </span>
         </>
       )}
@@ -121,19 +127,26 @@ export function PartLine({ selection }: { readonly selection: Selection }) {
 
 interface CommandButtonProps {
   readonly command: PartCommand;
+  /** Its own name, unless one is said. */
+  readonly name?: string;
+  readonly whyNots: ReadonlyMap<PartCommand, string>;
   readonly icon: ComponentType<{ size: number; 'aria-hidden': 'true' }>;
   readonly selection: Selection;
 }
 
-function CommandButton({ command, icon: Icon, selection }: CommandButtonProps): ReactNode {
-  const { name, key } = command;
+function CommandButton({ command, name = command.name, ...props }: CommandButtonProps): ReactNode {
+  const { icon: Icon, selection, whyNots } = props;
+  const { key } = command;
   return (
     <Button
       isIcon
       label={name}
       title={key === undefined ? name : `${name} (${key.replace('Arrow', '')})`}
-      whyNot={whyNotDo(command, selection)}
-      onPress={() => void doCommand(command, selection)}
+      whyNot={whyNots.get(command)}
+      onPress={() => {
+        const why = doCommand(command, selection);
+        if (why !== undefined) refused(name, why);
+      }}
     >
       <Icon size={14} aria-hidden="true" />
     </Button>
@@ -142,14 +155,14 @@ function CommandButton({ command, icon: Icon, selection }: CommandButtonProps): 
 
 const wrapKeys = ['ArrowDown', 'ArrowRight', 'o'] as const;
 
-function WrapButton({ selection }: { readonly selection: Selection }) {
+function WrapButton({ whyNots }: Pick<CommandButtonProps, 'whyNots'>) {
   const [first] = wraps;
   return (
     <Button
       isIcon
       label="Wrap"
       title="Wrap in a stack (Ctrl G)"
-      whyNot={first && whyNotDo(first, selection)}
+      whyNot={first && whyNots.get(first)}
       onPress={startWrapping}
     >
       <Group size={14} aria-hidden="true" />
@@ -174,7 +187,7 @@ function HideButton({ selection }: { readonly selection: Selection }) {
 }
 
 /** For fingers, and for who looks for it: keys do the same. */
-function ClipboardMenu({ selection }: { readonly selection: Selection }) {
+function ClipboardMenu({ selection, whyNots }: Pick<CommandButtonProps, 'selection' | 'whyNots'>) {
   const copy = (how: 'copy' | 'cut') => {
     const text = textOf(selection);
     if (text === undefined) return;
@@ -197,7 +210,7 @@ function ClipboardMenu({ selection }: { readonly selection: Selection }) {
         {
           words: 'Cut',
           hint: 'Ctrl X',
-          whyNot: whyNotDo(removeIt, selection),
+          whyNot: whyNots.get(removeIt),
           onChoose: () => copy('cut'),
         },
         { words: 'Paste', hint: 'Ctrl V', onChoose: () => void paste() },

@@ -40,7 +40,11 @@ export function Threads({ room, selection }: ThreadsProps) {
     const element = room.current;
     if (element === null) return;
     const measure = () => setDrawn(measureThreads(element, selection));
-    const soon = () => requestAnimationFrame(measure);
+    let frame = 0;
+    const soon = () => {
+      cancelAnimationFrame(frame);
+      frame = requestAnimationFrame(measure);
+    };
     // Rows come from the worker, lists are scrolled and opened: whatever moves an end is followed.
     const watched = new MutationObserver((changes) => {
       if (changes.some(({ target }) => !isOwn(target))) soon();
@@ -53,6 +57,7 @@ export function Threads({ room, selection }: ThreadsProps) {
     for (const kind of opening) element.addEventListener(kind, soon);
     measure();
     return () => {
+      cancelAnimationFrame(frame);
       watched.disconnect();
       resized.disconnect();
       element.removeEventListener('scroll', soon, true);

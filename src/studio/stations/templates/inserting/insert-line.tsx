@@ -25,8 +25,8 @@ export function InsertLine({ selection: now, landing }: InsertLineProps): ReactN
   const take = (part: NewPart, where: Landing) => {
     const edit = part.edit(where);
     if (typeof edit === 'string' || trial.show(edit) !== undefined) return;
-    selectNew(selection.template);
     trial.take();
+    selectNew(selection.template);
     endWriting();
   };
   const placeOf = ({ likely }: NewPart): Landing =>
@@ -56,7 +56,10 @@ export function InsertLine({ selection: now, landing }: InsertLineProps): ReactN
       options={(text) =>
         parts
           .filter(({ words }) => begins(words, text.trim().toLowerCase()))
-          .map(({ key, words, about }) => ({ key, words, title: about }))
+          .map(({ key, words, about, hint }) => ({
+            ...{ key, words, title: about },
+            ...(hint !== undefined && { hint }),
+          }))
       }
       onLook={(key, text) => {
         const part = withKey(key);

@@ -1,4 +1,4 @@
-import { ownValue } from '../../../../core/base';
+import { isRecord, type Json, ownValue } from '../../../../core/base';
 import { type Edit, edits, freePartId } from '../../../../core/project';
 import {
   allKinds,
@@ -13,7 +13,7 @@ import {
   type SharedPart,
   type StandingPart,
 } from '../../../../core/templates';
-import { type Field, fieldAtPath, isShowable, pathText } from '../../../../core/values';
+import { type Field, fieldAtPath, isShowable, pathText, shown } from '../../../../core/values';
 import { useSession } from '../../../shared/session/session';
 import { fieldsSeen, pathsShown, type Selection } from '../selection';
 
@@ -22,6 +22,8 @@ export interface NewPart {
   readonly key: string;
   readonly words: string;
   readonly about: string;
+  /** The value that the item at hand has there. */
+  readonly hint?: string;
   /** Where it lands; undefined: it has a place of its own. */
   readonly edit: (landing: Landing) => Edit | string;
   /** Where it most likely goes; undefined: it has a place of its own. */
@@ -74,6 +76,7 @@ export function newParts(selection: Selection): readonly NewPart[] {
       key: `value ${pathText(path)}`,
       words: path.join(' › '),
       about: 'A part that shows this value',
+      hint: shownAt(path),
       edit: (landing: Landing) => newForPath(selection, path, landing),
       likely: isImage(field) ? atStart : isFigure(field) ? atEnd : under,
     })),
@@ -88,6 +91,13 @@ function valuesOf(selection: Selection) {
       ? field.fields.map((inner) => ({ path: [field.name, inner.name], field: inner }))
       : [{ path: [field.name], field }],
   );
+}
+
+/** As the item at hand has it. */
+function shownAt(path: readonly string[]): string {
+  let found: Json | undefined = useSession.getState().atHand?.value;
+  for (const step of path) found = isRecord(found) ? ownValue(found, step) : undefined;
+  return shown(found ?? undefined).replace(/^"|"$/g, '');
 }
 
 const isFigure = ({ type }: Field): boolean => type === 'number' || type === 'integer';
