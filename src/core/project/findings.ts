@@ -69,6 +69,18 @@ export const projectFindings = {
       severity: 'warning',
     }) satisfies Finding,
 
+  rowOverBudget: (
+    { id: template, row }: { readonly id: string; readonly row: { readonly id: string } },
+    partCount: number,
+    max: number,
+  ): Finding => ({
+    code: 'row-over-budget',
+    severity: 'warning',
+    place: { in: 'part', template, part: row.id, property: 'direction', from: 0, to: 0 },
+    message: `${template} has ${partCount} parts; the project allows ${max}.`,
+    hint: 'Take parts out, or allow more where the row is read aloud.',
+  }),
+
   typeUnknown: (template: string, type: string) =>
     error(
       'template-type-unknown',

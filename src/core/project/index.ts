@@ -45,7 +45,14 @@ export {
   type TemplateRead,
   templateText,
 } from './pieces/template-text';
-export { brokenReferences, compileFor, environmentOf, type FindItem, scopeFor } from './problems';
+export {
+  brokenReferences,
+  compileFor,
+  drawnPartCount,
+  environmentOf,
+  type FindItem,
+  scopeFor,
+} from './problems';
 export {
   coloursOf,
   contentsNamed,

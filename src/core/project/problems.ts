@@ -7,7 +7,9 @@ import {
   colourOf,
   compileTemplate,
   environmentToCheck,
+  expandedRow,
   openedTemplate,
+  partIds,
   type Template,
 } from '../templates';
 import {
@@ -104,6 +106,7 @@ export function brokenReferences(project: Project): Finding[] {
     ...project.templates
       .filter((template) => withId(project.types, template.type) === undefined)
       .map((template) => projectFindings.typeUnknown(template.id, template.type)),
+    ...overBudget(project),
     ...project.lists.flatMap((list) => [
       ...(withId(project.sources, list.source) === undefined
         ? [projectFindings.sourceUnknown(list.id, list.source)]
@@ -114,6 +117,19 @@ export function brokenReferences(project: Project): Finding[] {
       ...brokenChoice(project, list.id, list.otherwise, undefined),
     ]),
   ];
+}
+
+/** How many parts are drawn for a row: those of repeated stacks as often as they may stand. */
+export const drawnPartCount = (project: Project, template: Template): number =>
+  partIds(expandedRow(openedTemplate(template, project.sharedParts ?? []).row)).length;
+
+function overBudget(project: Project): Finding[] {
+  const { maxParts, templates } = project;
+  if (maxParts === undefined) return [];
+  return templates.flatMap((template) => {
+    const count = drawnPartCount(project, template);
+    return count > maxParts ? [projectFindings.rowOverBudget(template, count, maxParts)] : [];
+  });
 }
 
 /** What is wrong with the expressions of computed properties. */

@@ -91,6 +91,8 @@ export interface Project {
   readonly locales?: readonly string[];
   /** How wide lists are at which boxes are checked, in CSS px; none: they are not. */
   readonly widths?: readonly number[];
+  /** How many parts a row may have, those of repeated stacks as often as they may stand; none: as many as one likes. */
+  readonly maxParts?: number;
   /** How large text is there, in per cent of what styles say; none: as they say. */
   readonly textSizes?: readonly number[];
 }

@@ -12,7 +12,7 @@ import {
   renameFormat,
   setLocales,
 } from './formats';
-import { rename } from './general';
+import { limitParts, rename } from './general';
 import { importAgain, typesGrow } from './import-again';
 import { arrangeAs, choose } from './lists';
 import { addPictures, removePicture, renamePicture } from './pictures';
@@ -82,6 +82,7 @@ export { freeFormatId, freePartId };
 
 export const edits = {
   rename,
+  limitParts,
   takeSet,
   takeTokens,
   addStep,

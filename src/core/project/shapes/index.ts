@@ -173,4 +173,5 @@ export const projectShape: Shape<Project> = record<Project>({
   locales: optional(list(locale(), { min: 1, max: 100 })),
   widths: optional(list(number(checkedWidths), { max: maxChecked })),
   textSizes: optional(list(number(checkedTextSizes), { max: maxChecked })),
+  maxParts: optional(number({ isInteger: true, min: 1, max: 500 })),
 });

@@ -1,5 +1,7 @@
 import { useEffect, useState } from 'react';
 import { count } from '../../../../core/base';
+import { drawnPartCount, edits } from '../../../../core/project';
+import { make } from '../../../shared/session/editing';
 import { engine } from '../../../shared/session/session';
 import { useAnswer } from '../../../shared/session/use-answer';
 import { usePictures } from '../../../shared/window/pictures';
@@ -72,14 +74,29 @@ function Cost({
     return () => cancelIdleCallback(idle);
   }, [tried, pictures, widthPx]);
   const { elementCount, textCount, pictureCount } = made;
+  const { maxParts } = project;
   return (
-    <p
-      className="pb-1 text-ash"
-      title="A frame of scrolling that brings a screen of new rows, of 16.7 ms that there are"
-    >
-      a row is {count(elementCount, 'element')}, {count(textCount, 'text')},{' '}
-      {count(pictureCount, 'picture')}
-      {workMs !== undefined && `; a frame of twelve new ones takes ${workMs.toFixed(1)} ms`}
-    </p>
+    <div className="pb-1 text-ash">
+      <p title="A frame of scrolling that brings a screen of new rows, of 16.7 ms that there are">
+        a row is {count(elementCount, 'element')}, {count(textCount, 'text')},{' '}
+        {count(pictureCount, 'picture')}
+        {workMs !== undefined && `; a frame of twelve new ones takes ${workMs.toFixed(1)} ms`}
+      </p>
+      <label className="flex items-center gap-1.5">
+        {count(drawnPartCount(project, template), 'part')} of at most
+        <input
+          type="number"
+          aria-label="Parts that a row may have"
+          placeholder="any"
+          min={1}
+          max={500}
+          className="h-6 w-16 rounded-md border border-rule bg-paper px-1.5 text-ink"
+          value={maxParts ?? ''}
+          onChange={({ target }) =>
+            make(edits.limitParts(target.value === '' ? undefined : Number(target.value)))
+          }
+        />
+      </label>
+    </div>
   );
 }
