@@ -21,6 +21,7 @@ async function dragTo(
 }
 
 const middleOf = async (locator: Locator, at = { x: 0.5, y: 0.5 }) => {
+  await locator.waitFor();
   const box = await locator.boundingBox();
   if (box === null) throw new Error('It is not drawn.');
   return { x: box.x + box.width * at.x, y: box.y + box.height * at.y };
@@ -94,6 +95,7 @@ test('typing on a part binds it, seen in the rows at each letter; Escape leaves 
   await expect(field).toBeFocused();
   await expect(page.getByRole('option', { name: /maker › name/ })).toBeVisible();
   await expect.poll(async () => (await rowsOf(page, 1))[0]).toContain('Hollow Fell');
+  // A format that can’t write it goes with what it wrote.
   await page.keyboard.press('Escape');
   await expect.poll(() => rowsOf(page, 3)).toEqual(before);
   await expect(page.getByRole('button', { name: 'Nothing to undo' })).toBeVisible();
@@ -228,11 +230,11 @@ test('parts are copied as text and pasted into another project, with what they n
   await page.keyboard.press('Control+z');
   await expect.poll(async () => (await rowsOf(page, 1))[0]).toEqual(['Countermarch']);
   // What is no piece is said to be none.
-  await page.evaluate(() => navigator.clipboard.writeText('{"parts": 3}'));
+  await page.evaluate(() => navigator.clipboard.writeText('{"yarncard": 2, "parts": 3}'));
   await bench(page).focus();
   await page.keyboard.press('Control+v');
   await expect(page.getByRole('alert').or(page.getByRole('status'))).toContainText([
-    /no piece of a template/,
+    /can’t be read: parts/,
   ]);
 });
 
@@ -281,7 +283,7 @@ test('a template as text: the rows follow what reads, faults are told at their p
   await page.getByRole('button', { name: 'As text' }).first().click();
   const panel = page.getByRole('region', { name: 'As text' });
   const text = panel.getByRole('textbox', { name: 'The template as text' });
-  await expect(text).toContainText('"id": "row"');
+  await expect(text).toContainText('"id": "price"');
   await text.click();
   await page.keyboard.press('Control+Home');
   await page.keyboard.type('x');

@@ -36,7 +36,7 @@ export {
 export { migrated } from './migrations';
 export { type NamedUse, usesOfName } from './named-uses';
 export { copied, pieceText } from './pieces/copy';
-export { arriving, readPiece } from './pieces/paste';
+export { arriving, looksLikePiece, readPiece } from './pieces/paste';
 export type { Piece } from './pieces/piece';
 export {
   partAtPlace,

@@ -9,7 +9,7 @@ export function DropAnywhere({ children }: { readonly children: ReactNode }) {
   const [isOver, setOver] = useState(false);
   useEffect(() => {
     const onPaste = (event: ClipboardEvent) => {
-      if (writesText(event)) return;
+      if (writesText(event) || event.defaultPrevented) return;
       const files = [...(event.clipboardData?.files ?? [])];
       const text = event.clipboardData?.getData('text') ?? '';
       if (files.length > 0) void arriveFiles(files);

@@ -20,6 +20,10 @@ import { shownTemplate } from '../rows/rows';
 import { picturesIn } from './copy';
 import { type Piece, rowOfParts } from './piece';
 
+/** Whether a text is meant as a piece: one that has parts, and says whose they are. */
+export const looksLikePiece = (text: string): boolean =>
+  /^\s*\{/.test(text) && /"yarncard"\s*:/.test(text) && /"parts"\s*:/.test(text);
+
 /** Reads a piece from what was pasted; the error says why it is none. */
 export async function readPiece(text: string): Promise<Result<Piece, string>> {
   let read: Json;

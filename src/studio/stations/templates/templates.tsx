@@ -11,6 +11,7 @@ import { Extremes } from './bench/extremes';
 import { PartLine } from './bench/part-line';
 import { Threads } from './bench/threads';
 import { useFocusKept } from './bench/use-focus-kept';
+import { usePasting } from './commands/use-pasting';
 import { Heard } from './heard/heard';
 import { Outline } from './outline';
 import { Properties } from './properties';
@@ -71,6 +72,7 @@ interface TemplateScreenProps {
 function TemplateScreen({ selection, isText }: TemplateScreenProps) {
   const room = useRef<HTMLDivElement>(null);
   useFocusKept(room);
+  usePasting(selection);
   // A drag is followed by the row on the bench and those of the window, and, as soon as there is time,
   // by extremes; what is written about the part is written once it is let go.
   const isDragging = useDragMarks(({ chip }) => chip !== undefined);

@@ -1,4 +1,4 @@
-import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, useLayoutEffect, useRef, useState } from 'react';
 import type { Edit } from '../../../../core/project';
 import { useTrial } from '../../../shared/session/trial';
 import { selectNew } from '../commands/does';
@@ -25,7 +25,8 @@ export function ArrowChoices({ selection, words, choices }: ArrowChoicesProps) {
   const group = useRef<HTMLFieldSetElement>(null);
   const trial = useTrial();
   const look = ({ edit }: ArrowChoice) => trial.show(typeof edit === 'string' ? undefined : edit);
-  useEffect(() => group.current?.querySelectorAll('button')[at]?.focus(), [at]);
+  // At once: who types on does not wait for the next frame.
+  useLayoutEffect(() => group.current?.querySelectorAll('button')[at]?.focus(), [at]);
   const onKeyDown = (event: KeyboardEvent) => {
     event.stopPropagation();
     const byKey = choices.findIndex(({ key }) => key === event.key);

@@ -1,6 +1,6 @@
 import type { ClipboardEvent, KeyboardEvent } from 'react';
 import { writesText } from '../../../shared/controls/writes-text';
-import { copyTo, pasteText } from '../commands/clipboard';
+import { copyTo } from '../commands/clipboard';
 import type { Selection } from '../selection';
 import { onPartKey } from './keys';
 
@@ -18,10 +18,5 @@ export const partEvents = (selection: Selection) => ({
     if (writesText(event.nativeEvent)) return;
     event.preventDefault();
     copyTo(event.clipboardData, selection, 'cut');
-  },
-  onPaste: (event: ClipboardEvent) => {
-    if (writesText(event.nativeEvent)) return;
-    event.preventDefault();
-    void pasteText(event.clipboardData.getData('text/plain'), selection);
   },
 });

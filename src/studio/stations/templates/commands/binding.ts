@@ -1,5 +1,7 @@
-import { type Edit, edits } from '../../../../core/project';
+import { families } from '../../../../core/formats';
+import { type Edit, edits, environmentOf, withId } from '../../../../core/project';
 import {
+  type Bound,
   inputProperty,
   isBound,
   kindOfPart,
@@ -7,13 +9,13 @@ import {
   propertyOf,
   usesAround,
 } from '../../../../core/templates';
-import { pathRead } from '../../../../core/values';
+import { makeExpression, pathRead } from '../../../../core/values';
 import { bindPath, type Place } from '../binding/binding-edits';
-import type { Selection } from '../selection';
+import { fieldsSeen, type Selection } from '../selection';
 
 /** What a part shows becomes what an expression gives, or fixed words; a text: why it can't. */
 export function shownInstead(
-  selection: Pick<Selection, 'template'>,
+  selection: Selection,
   part: Part,
   value: { readonly expr: string } | string,
 ): Edit | string {
@@ -24,7 +26,19 @@ export function shownInstead(
   const place = input ?? { template: selection.template.id, part: part.id, property };
   if (typeof value === 'string') return edits.bind(place, value);
   const before = input === undefined ? propertyOf(part, property) : undefined;
-  return bindPath(place, value.expr, isBound(before) ? before : '');
+  if (!isBound(before)) return bindPath(place, value.expr, '');
+  return bindPath(place, value.expr, withFittingFormat(selection, before, value.expr, place));
+}
+
+/** What a part showed, without the format that can't write what it shows now. */
+function withFittingFormat(selection: Selection, before: Bound, expr: string, place: Place): Bound {
+  const format = withId(selection.project.formats ?? [], before.format ?? '');
+  const fields = fieldsSeen(selection, place);
+  const { checked } = makeExpression(expr, fields, 'any', environmentOf(selection.project));
+  if (format === undefined || checked === undefined || families[format.as].takes(checked.type))
+    return before;
+  const { format: _, ...rest } = before;
+  return rest;
 }
 
 /** The input that a part of a shared part shows: a value of the item feeds that, not the part. */

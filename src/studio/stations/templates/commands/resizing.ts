@@ -1,6 +1,6 @@
 import { ownValue } from '../../../../core/base';
 import { type Edit, edits, inOneStep, spacingOf } from '../../../../core/project';
-import { constantsOf, kindOfPart, type Part } from '../../../../core/templates';
+import { kindOfPart, type Part, propertyOf } from '../../../../core/templates';
 import { drawnSize } from '../bench/drawn';
 import type { Selection } from '../selection';
 
@@ -37,7 +37,7 @@ export function resized(
 ): Edit | string {
   const joins = `keys ${property} ${selection.part.id}`;
   const all = selection.parts.map((part) => {
-    const drawn = drawnSize(part.id)?.[property] ?? fixedOf(part, property) ?? 0;
+    const drawn = saidPx(part, property) ?? drawnSize(part.id)?.[property] ?? 0;
     const px = inSteps ? nextStep(selection, drawn, by) : Math.round(drawn) + by;
     return fixedSize({ template: selection.template, part }, property, px, joins);
   });
@@ -49,8 +49,9 @@ export function resized(
   return made.length === 1 ? first : { ...inOneStep(`${first.name} and others`, made), joins };
 }
 
-function fixedOf(part: Part, property: SizeName): number | undefined {
-  const said = ownValue(constantsOf(part), property);
+/** What the part says itself: what is drawn comes a little later. */
+function saidPx(part: Part, property: SizeName): number | undefined {
+  const said = propertyOf(part, property);
   return typeof said === 'object' && 'fixed' in said ? said.fixed : undefined;
 }
 
