@@ -79,9 +79,7 @@ test('what can’t be done is grey and says why', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Move before' })).toBeDisabled();
   await bench(page).focus();
   await page.keyboard.press('Delete');
-  await expect(page.getByRole('alert').or(page.getByRole('status'))).toContainText([
-    /The row itself stays/,
-  ]);
+  await expect(page.locator('[data-finding=edit-refused]')).toContainText(/The row itself stays/);
 });
 
 test('typing on a part binds it, seen in the rows at each letter; Escape leaves all as it was', async ({
@@ -223,9 +221,9 @@ test('parts are copied as text and pasted into another project, with what they n
   await bench(page).focus();
   await page.keyboard.press('Control+v');
   await expect(selected(page)).toHaveText(/figures/);
-  await expect(page.getByRole('alert').or(page.getByRole('status'))).toContainText([
+  await expect(page.locator('[data-finding=pasted-with]')).toContainText(
     /Came along: .*format price/,
-  ]);
+  );
   await expect.poll(async () => (await rowsOf(page, 1))[0]).toContain('2 left');
   await page.keyboard.press('Control+z');
   await expect.poll(async () => (await rowsOf(page, 1))[0]).toEqual(['Countermarch']);
@@ -233,9 +231,7 @@ test('parts are copied as text and pasted into another project, with what they n
   await page.evaluate(() => navigator.clipboard.writeText('{"yarncard": 2, "parts": 3}'));
   await bench(page).focus();
   await page.keyboard.press('Control+v');
-  await expect(page.getByRole('alert').or(page.getByRole('status'))).toContainText([
-    /can’t be read: parts/,
-  ]);
+  await expect(page.locator('[data-finding=edit-refused]')).toContainText(/can’t be read: parts/);
 });
 
 test('a part is hidden while one edits; the project knows nothing of it', async ({ page }) => {
@@ -357,7 +353,7 @@ test('a template is given to another type: what has no match is told, and both s
   await page.getByRole('button', { name: 'This template: …' }).click();
   await page.getByRole('menuitem', { name: 'Give it to tool' }).click();
   await expect(page.getByRole('region', { name: 'Compare' })).toBeVisible();
-  await expect(page.getByRole('alert').or(page.getByRole('status'))).toContainText([/Not there: /]);
+  await expect(page.locator('[data-finding=given-without]')).toContainText('Not there: ');
   await page.getByRole('button', { name: /^Undo: Give template skein-brief/ }).click();
   await expect(page.getByRole('button', { name: 'tool brief-2' })).toHaveCount(0);
 });

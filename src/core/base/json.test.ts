@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
-import type { Json } from './json';
-import { isDeeperThan } from './json';
+import type { Json } from './json/json';
+import { isDeeperThan } from './json/json';
 
 const nested = (levels: number): Json => JSON.parse('['.repeat(levels) + ']'.repeat(levels));
 

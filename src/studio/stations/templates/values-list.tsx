@@ -8,7 +8,7 @@ import { Heading } from '../../shared/controls/controls';
 import { markOf, TypeMark } from '../../shared/controls/typed';
 import { refused } from '../../shared/session/editing';
 import { useSession } from '../../shared/session/session';
-import { dragValue } from './bench/carrying';
+import { dragValue } from './bench/dragging/carrying';
 import { shownInstead } from './commands/binding';
 import { makeAndSelect } from './commands/does';
 import { pathsShown, type Selection } from './selection';

@@ -12,13 +12,13 @@ import { useWindow } from '../../../shared/window/window-settings';
 import { hiddenKey, showAll, useHidden } from '../commands/hiding';
 import { type Selection, select, selectAlso } from '../selection';
 import { useBenchItem, useTried } from './bench-item';
-import { dragParts } from './carrying';
-import { useDragMarks } from './drag-marks';
+import { dragParts } from './dragging/carrying';
+import { useDragMarks } from './dragging/drag-marks';
+import { dragFrame } from './dragging/edge-drags';
+import { Marks } from './dragging/marks';
 import { partAt } from './drawn';
-import { dragFrame } from './edge-drags';
-import { Marks } from './marks';
 import { partEvents } from './part-events';
-import { focusBench } from './writing';
+import { focusBench } from './writing/writing';
 
 const maxEnlarged = 1.6;
 

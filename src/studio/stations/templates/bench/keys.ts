@@ -12,7 +12,7 @@ import { toggleHidden } from '../commands/hiding';
 import { doCommand, partCommands } from '../commands/part-commands';
 import { type Selection, select, selectAlso } from '../selection';
 import { drawnRow } from './drawn';
-import { startInserting, startWrapping, startWriting } from './writing';
+import { startInserting, startWrapping, startWriting } from './writing/writing';
 
 /** Keys of the bench and the outline: they go from part to part, and do what buttons do. */
 export function onPartKey(event: KeyboardEvent, selection: Selection): void {

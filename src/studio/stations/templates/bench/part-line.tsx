@@ -31,9 +31,9 @@ import {
 import { useWhyNots } from '../commands/use-why-nots';
 import { InsertLine } from '../inserting/insert-line';
 import type { Selection } from '../selection';
-import { ArrowChoices } from './arrow-choices';
-import { BindLine } from './bind-line';
-import { startInserting, startWrapping, useWriting } from './writing';
+import { ArrowChoices } from './writing/arrow-choices';
+import { BindLine } from './writing/bind-line';
+import { startInserting, startWrapping, useWriting } from './writing/writing';
 
 /** What keys do on the bench and in the outline. */
 const benchKeys = [

@@ -1,5 +1,5 @@
 import { type RefObject, useEffect } from 'react';
-import { focusBench } from './writing';
+import { focusBench } from './writing/writing';
 
 /** Where an edit takes away what has the focus, within a room of the page, the bench gets it. */
 export function useFocusKept(room: RefObject<HTMLElement | null>): void {

@@ -3,7 +3,7 @@ import type { Binding } from '../../../../core/templates';
 import { makeExpression, pathText, type ValueType } from '../../../../core/values';
 import { markOf } from '../../../shared/controls/typed';
 import { make } from '../../../shared/session/editing';
-import { takeValues } from '../bench/takers';
+import { takeValues } from '../bench/dragging/takers';
 import { fieldsSeen, type Selection } from '../selection';
 import { bindPath, type Place } from './binding-edits';
 

@@ -1,9 +1,9 @@
 import { type ReactNode, useState } from 'react';
 import type { Landing } from '../../../../core/templates';
 import { useTrial } from '../../../shared/session/trial';
-import { ArrowChoices } from '../bench/arrow-choices';
-import { LineField } from '../bench/line-field';
-import { endWriting } from '../bench/writing';
+import { ArrowChoices } from '../bench/writing/arrow-choices';
+import { LineField } from '../bench/writing/line-field';
+import { endWriting } from '../bench/writing/writing';
 import { selectNew } from '../commands/does';
 import type { Selection } from '../selection';
 import { type NewPart, newParts } from './new-parts';

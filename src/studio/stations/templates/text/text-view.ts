@@ -54,6 +54,8 @@ export function textEditor(root: ShadowRoot, text: string, events: TextEvents): 
       ],
     }),
   });
+  // What scrolls can be scrolled by keyboard, the caret in it or not.
+  view.scrollDOM.tabIndex = 0;
   return {
     view,
     setText(next) {

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
-import type { Selection } from '../selection';
-import { type DrawnBox, drawnBox, drawnRow, partAt } from './drawn';
+import type { Selection } from '../../selection';
+import { type DrawnBox, drawnBox, drawnRow, partAt } from '../drawn';
 import type { Box } from './landing';
 
 interface MeasuresProps {

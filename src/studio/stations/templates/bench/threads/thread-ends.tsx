@@ -1,15 +1,15 @@
-import { ownValue } from '../../../../core/base';
-import { type Edit, edits, inOneStep } from '../../../../core/project';
-import { kindOfPart, partWithId } from '../../../../core/templates';
-import { pathText } from '../../../../core/values';
-import { make, refused } from '../../../shared/session/editing';
-import type { Place } from '../binding/binding-edits';
-import { shownInstead } from '../commands/binding';
-import { type Selection, select } from '../selection';
-import { clearMarks, showMarks } from './drag-marks';
-import { drawnBox, drawnRow } from './drawn';
-import { landedAt, type Point } from './landing';
-import { followPointer } from './pointer-drag';
+import { ownValue } from '../../../../../core/base';
+import { type Edit, edits, inOneStep } from '../../../../../core/project';
+import { kindOfPart, partWithId } from '../../../../../core/templates';
+import { pathText } from '../../../../../core/values';
+import { make, refused } from '../../../../shared/session/editing';
+import type { Place } from '../../binding/binding-edits';
+import { shownInstead } from '../../commands/binding';
+import { type Selection, select } from '../../selection';
+import { clearMarks, showMarks } from '../dragging/drag-marks';
+import { landedAt, type Point } from '../dragging/landing';
+import { followPointer } from '../dragging/pointer-drag';
+import { drawnBox, drawnRow } from '../drawn';
 
 /** A thread as it lies: from a value to a property of a part. */
 export interface LaidThread {

@@ -7,12 +7,12 @@ import {
   propertyOf,
   slotsOf,
   usesAround,
-} from '../../../../core/templates';
-import { fieldAtPath, makeExpression, pathRead, type ValueType } from '../../../../core/values';
-import { markOf } from '../../../shared/controls/typed';
-import type { Selection } from '../selection';
-import { drawnBox, drawnRow } from './drawn';
-import type { Box, Point } from './landing';
+} from '../../../../../core/templates';
+import { fieldAtPath, makeExpression, pathRead, type ValueType } from '../../../../../core/values';
+import { markOf } from '../../../../shared/controls/typed';
+import type { Selection } from '../../selection';
+import type { Box, Point } from '../dragging/landing';
+import { drawnBox, drawnRow } from '../drawn';
 import { type LaidThread, ThreadEnds } from './thread-ends';
 import { gatePx, threadEnd, threadPath } from './thread-paths';
 

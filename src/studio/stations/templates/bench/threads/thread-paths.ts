@@ -1,4 +1,4 @@
-import type { Box, Point } from './landing';
+import type { Box, Point } from '../dragging/landing';
 
 /** Where a thread comes onto a part, and from which side of the row. */
 export interface ThreadEnd extends Point {

@@ -1,10 +1,10 @@
 import { type RefObject, useLayoutEffect, useState } from 'react';
-import { make } from '../../../shared/session/editing';
-import { canBeFixed } from '../commands/resizing';
-import type { Selection } from '../selection';
+import { make } from '../../../../shared/session/editing';
+import { canBeFixed } from '../../commands/resizing';
+import type { Selection } from '../../selection';
+import { drawnBox } from '../drawn';
 import { Bands } from './bands';
 import { useDragMarks } from './drag-marks';
-import { drawnBox } from './drawn';
 import { dragEdge, fitEdge } from './edge-drags';
 import type { Box } from './landing';
 import { Measures } from './measures';

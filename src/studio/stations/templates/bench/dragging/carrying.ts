@@ -1,5 +1,5 @@
 import type { PointerEvent } from 'react';
-import { copied, edits } from '../../../../core/project';
+import { copied, edits } from '../../../../../core/project';
 import {
   childrenOf,
   type Landing,
@@ -8,15 +8,15 @@ import {
   prefixOf,
   type StackPart,
   usesAround,
-} from '../../../../core/templates';
-import { make, refused } from '../../../shared/session/editing';
-import { startTrial } from '../../../shared/session/trial';
-import { shownInstead } from '../commands/binding';
-import { makeAndSelect, selectNew } from '../commands/does';
-import { newForPath } from '../inserting/new-parts';
-import { type Selection, select } from '../selection';
+} from '../../../../../core/templates';
+import { make, refused } from '../../../../shared/session/editing';
+import { startTrial } from '../../../../shared/session/trial';
+import { shownInstead } from '../../commands/binding';
+import { makeAndSelect, selectNew } from '../../commands/does';
+import { newForPath } from '../../inserting/new-parts';
+import { type Selection, select } from '../../selection';
+import { drawnBox, drawnRow } from '../drawn';
 import { clearMarks, showMarks } from './drag-marks';
-import { drawnBox, drawnRow } from './drawn';
 import { type Box, type Dragged, type Landed, landedAt, type Point } from './landing';
 import { followPointer } from './pointer-drag';
 import { takerAt } from './takers';

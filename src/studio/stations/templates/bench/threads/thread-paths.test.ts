@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import type { Box } from './landing';
+import type { Box } from '../dragging/landing';
 import { gatePx, threadEnd, threadPath } from './thread-paths';
 
 /** Up to 25 words in rows and columns, as stacks lay them: none over another. */

@@ -1,17 +1,17 @@
 import type { PointerEvent } from 'react';
-import { type Edit, edits, inOneStep, spacingOf } from '../../../../core/project';
+import { type Edit, edits, inOneStep, spacingOf } from '../../../../../core/project';
 import {
   constantsOf,
   type Padding,
   type Part,
   propertyOf,
   type StackPart,
-} from '../../../../core/templates';
-import { startTrial } from '../../../shared/session/trial';
-import { fixedSize, nextStep, type SizeName } from '../commands/resizing';
-import { type Selection, select } from '../selection';
+} from '../../../../../core/templates';
+import { startTrial } from '../../../../shared/session/trial';
+import { fixedSize, nextStep, type SizeName } from '../../commands/resizing';
+import { type Selection, select } from '../../selection';
+import { drawnBox, drawnRow } from '../drawn';
 import { clearMarks, showMarks } from './drag-marks';
-import { drawnBox, drawnRow } from './drawn';
 import type { Point } from './landing';
 import { type DragKeys, followPointer } from './pointer-drag';
 

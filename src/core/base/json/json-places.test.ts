@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { json } from '../../../tests/support/arbitrary';
+import { json } from '../../../../tests/support/arbitrary';
 import { placesInJson } from './json-places';
 
 test('reads what JSON.parse reads, to the same value, however it is indented', () => {

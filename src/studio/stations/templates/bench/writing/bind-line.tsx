@@ -1,13 +1,13 @@
 import { type ReactNode, useState } from 'react';
-import { isRecord, type Json, ownValue } from '../../../../core/base';
-import { environmentOf } from '../../../../core/project';
-import { type Field, makeExpression, pathText, shown } from '../../../../core/values';
-import { TypeMark } from '../../../shared/controls/typed';
-import { useSession } from '../../../shared/session/session';
-import { useTrial } from '../../../shared/session/trial';
-import { shownInstead } from '../commands/binding';
-import { selectNew } from '../commands/does';
-import { fieldsSeen, type Selection } from '../selection';
+import { isRecord, type Json, ownValue } from '../../../../../core/base';
+import { environmentOf } from '../../../../../core/project';
+import { type Field, makeExpression, pathText, shown } from '../../../../../core/values';
+import { TypeMark } from '../../../../shared/controls/typed';
+import { useSession } from '../../../../shared/session/session';
+import { useTrial } from '../../../../shared/session/trial';
+import { shownInstead } from '../../commands/binding';
+import { selectNew } from '../../commands/does';
+import { fieldsSeen, type Selection } from '../../selection';
 import { LineField, type LineOption } from './line-field';
 import { endWriting } from './writing';
 

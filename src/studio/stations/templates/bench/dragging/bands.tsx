@@ -1,10 +1,10 @@
 import { useLayoutEffect, useState } from 'react';
-import { type StackPart, stackAround } from '../../../../core/templates';
-import type { Selection } from '../selection';
-import { drawnBox, drawnRow } from './drawn';
+import { type StackPart, stackAround } from '../../../../../core/templates';
+import type { Selection } from '../../selection';
+import { drawnBox, drawnRow } from '../drawn';
+import { startInserting } from '../writing/writing';
 import { dragGap, dragPadding, dragShares, type EdgeSide, paddingOf, shareOf } from './edge-drags';
 import type { Box } from './landing';
-import { startInserting } from './writing';
 
 interface BandsProps {
   readonly selection: Selection;

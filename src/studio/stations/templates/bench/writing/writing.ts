@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Landing } from '../../../../core/templates';
+import type { Landing } from '../../../../../core/templates';
 
 /** What is being written on the bench: what the selected part shows, or which part comes in. */
 export type Writing =

@@ -1,8 +1,8 @@
 import { type KeyboardEvent, useLayoutEffect, useRef, useState } from 'react';
-import type { Edit } from '../../../../core/project';
-import { useTrial } from '../../../shared/session/trial';
-import { selectNew } from '../commands/does';
-import type { Selection } from '../selection';
+import type { Edit } from '../../../../../core/project';
+import { useTrial } from '../../../../shared/session/trial';
+import { selectNew } from '../../commands/does';
+import type { Selection } from '../../selection';
 import { endWriting } from './writing';
 
 /** One of a few things that can be done, each with the key that goes to it. */

@@ -5,7 +5,7 @@ import {
   type Side,
   type StackPart,
   type StandingPart,
-} from '../../../../core/templates';
+} from '../../../../../core/templates';
 
 /** A box of the page, in px. */
 export interface Box {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { draftImage, draftLabel, draftStack, type StackPart } from '../../../../core/templates';
+import { draftImage, draftLabel, draftStack, type StackPart } from '../../../../../core/templates';
 import { type Box, type Dragged, landedAt } from './landing';
 
 const row: StackPart = draftStack('row', 'across', [
