@@ -20,7 +20,9 @@ interface ArrowChoicesProps {
 }
 
 /** By arrows and Enter, or by a press: the real rows show what the one in question would do. */
-export function ArrowChoices({ selection, words, choices }: ArrowChoicesProps) {
+export function ArrowChoices({ words, ...now }: ArrowChoicesProps) {
+  // What is tried is not what it is tried on.
+  const [{ selection, choices }] = useState(now);
   const [at, setAt] = useState(0);
   const group = useRef<HTMLFieldSetElement>(null);
   const trial = useTrial();
