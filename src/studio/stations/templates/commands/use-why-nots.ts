@@ -7,9 +7,7 @@ import { type PartCommand, partCommands, whyNotDo } from './part-commands';
  * takes longer than a frame of a drag has: it is asked when there is nothing else to do.
  */
 export function useWhyNots(selection: Selection): ReadonlyMap<PartCommand, string> {
-  const [whyNots, setWhyNots] = useState<ReadonlyMap<PartCommand, string>>(() =>
-    whyNotsOf(selection),
-  );
+  const [whyNots, setWhyNots] = useState<ReadonlyMap<PartCommand, string>>(new Map());
   useEffect(() => {
     const idle = requestIdleCallback(() => setWhyNots(whyNotsOf(selection)));
     return () => cancelIdleCallback(idle);

@@ -16,6 +16,7 @@ import { type Said, saidOf } from './said';
 export function Heard({ selection }: { readonly selection: Selection }) {
   const [said, setSaid] = useState<readonly Said[]>([]);
   const [made, setMade] = useState<RowMade>();
+  const [isOpen, setOpen] = useState(false);
   useEffect(() => {
     const bench = document.querySelector('.yc-bench');
     if (bench === null) return;
@@ -30,7 +31,10 @@ export function Heard({ selection }: { readonly selection: Selection }) {
     return () => watched.disconnect();
   }, []);
   return (
-    <details className="border-t border-rule ps-3 pe-2 text-sm in-data-[windows=two]:opacity-0 in-data-[windows=two]:group-focus-within/values:opacity-100 in-data-[windows=two]:group-hover/values:opacity-100">
+    <details
+      onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
+      className="border-t border-rule ps-3 pe-2 text-sm in-data-[windows=two]:opacity-0 in-data-[windows=two]:group-focus-within/values:opacity-100 in-data-[windows=two]:group-hover/values:opacity-100"
+    >
       <summary className="truncate py-1 text-ash">
         read aloud:{' '}
         <span className="text-ink">{said.map(({ words }) => words).join(', ') || 'nothing'}</span>
@@ -50,7 +54,7 @@ export function Heard({ selection }: { readonly selection: Selection }) {
           </li>
         ))}
       </ol>
-      {made !== undefined && <Cost selection={selection} made={made} />}
+      {isOpen && made !== undefined && <Cost selection={selection} made={made} />}
     </details>
   );
 }
