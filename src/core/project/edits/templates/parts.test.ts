@@ -158,6 +158,8 @@ describe('parts are wrapped, unwrapped, duplicated, removed, named', () => {
     expect(bound('price', '`${name} ${open}`')).toBe(
       'row(picture words(name second) name-and-open)',
     );
+    const words = edits.bind({ template: 'plain', part: 'price', property: 'text' }, 'on request');
+    expect(outlineAfter(words)).toBe('row(picture words(name second) price)');
     const typed = edits.bind(
       { template: 'plain', part: 'price', property: 'text' },
       { expr: 'o' },

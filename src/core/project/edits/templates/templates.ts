@@ -73,7 +73,8 @@ function setting(
 function namedAnew(row: StackPart, before: Part, after: Part): Part {
   const { shows } = kindOfPart(before);
   const [old, now] = [before, after].map((part) => shows && propertyOf(part, shows));
-  if (!isBinding(old) || !isBinding(now) || old === now) return after;
+  // Fixed words say nothing that it could be called after.
+  if (!isBinding(old) || !isBound(now)) return after;
   if (!followsWhatIsShown(before.id, old) || followsWhatIsShown(before.id, now)) return after;
   const others = partIds(row).filter((id) => id !== before.id);
   return { ...after, id: freeId(nameAfter(now, before.part), others) };
