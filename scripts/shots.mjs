@@ -44,6 +44,21 @@ const views = [
     path: '/p/thrumwick/templates?template=skein-rich&part=price',
     scheme: 'light',
   },
+  {
+    name: 'drafts',
+    path: '/p/thrumwick/templates?template=tool-brief&panel=drafts',
+    scheme: 'light',
+  },
+  {
+    name: 'compare',
+    path: '/p/thrumwick/templates?template=skein-brief&panel=compare',
+    scheme: 'dark',
+  },
+  {
+    name: 'as-text',
+    path: '/p/thrumwick/templates?template=skein-brief&part=price&panel=text',
+    scheme: 'light',
+  },
   { name: 'hand-off', path: '/p/thrumwick/hand-off', scheme: 'light' },
 ];
 

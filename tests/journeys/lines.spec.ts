@@ -134,7 +134,7 @@ test('a stack says how high it is in all rows, who takes its room, and what a fi
   const shows = page.getByRole('region', { name: 'Shows' });
   await expect(shows).toContainText('30 rows: 60 px high at 360 px');
   const room = page.getByRole('figure', { name: 'Who takes the room' });
-  await expect(room).toContainText('360 px');
+  await expect(room).toContainText('width 360');
   await expect(room.getByRole('button', { name: 'picture: 40 px: fixed' })).toBeVisible();
   await expect(
     room.getByRole('button', { name: /words: [\d.]+ px: gets what is left/ }),

@@ -16,11 +16,12 @@ import { dragParts } from './dragging/carrying';
 import { useDragMarks } from './dragging/drag-marks';
 import { dragFrame } from './dragging/edge-drags';
 import { Marks } from './dragging/marks';
-import { partAt } from './drawn';
+import { drawnRow, partAt } from './drawn';
 import { partEvents } from './part-events';
 import { focusBench } from './writing/writing';
+import { useBenchZoom, zoomBench } from './zoom';
 
-const maxEnlarged = 1.6;
+const maxEnlarged = 2;
 
 /** The template with the item at hand, enlarged: parts are selected, moved and sized here. */
 export function Bench({ selection }: { readonly selection: Selection }) {
@@ -31,7 +32,8 @@ export function Bench({ selection }: { readonly selection: Selection }) {
   const room = useRef<HTMLDivElement>(null);
   const [ground, groundPx] = useWidth();
   // As wide as on the device, and as large as the bench has room for.
-  const zoom = Math.min(maxEnlarged, groundPx / device.widthPx);
+  const { wish } = useBenchZoom();
+  const zoom = wish ?? Math.min(maxEnlarged, groundPx / device.widthPx);
   const item = useBenchItem(template);
   const items = useMemo(() => (item < 0 ? [] : [item]), [item]);
   const tried = useTried(template, items);
@@ -57,6 +59,18 @@ export function Bench({ selection }: { readonly selection: Selection }) {
     });
     hideParts(row.element, (id) => hidden.has(hiddenKey(template.id, id)));
   }, [tried, entry, pictures, selected, hidden, template.id, isMoving]);
+
+  useEffect(() => {
+    const element = room.current;
+    // React's own listener could not keep the page from being zoomed.
+    const onWheel = (event: WheelEvent) => {
+      if (!event.ctrlKey || event.deltaY === 0) return;
+      event.preventDefault();
+      zoomBench(event.deltaY < 0 ? 1 : -1, drawnRow()?.zoom ?? 1);
+    };
+    element?.addEventListener('wheel', onWheel, { passive: false });
+    return () => element?.removeEventListener('wheel', onWheel);
+  }, []);
 
   const onDown = (event: React.PointerEvent) => {
     if (event.button !== 0) return;

@@ -13,6 +13,7 @@ import { doCommand, partCommands } from '../commands/part-commands';
 import { type Selection, select, selectAlso } from '../selection';
 import { drawnRow } from './drawn';
 import { startInserting, startWrapping, startWriting } from './writing/writing';
+import { fitBench, zoomBench } from './zoom';
 
 /** Keys of the bench and the outline: they go from part to part, and do what buttons do. */
 export function onPartKey(event: KeyboardEvent, selection: Selection): void {
@@ -57,6 +58,13 @@ function otherKey(key: string, event: KeyboardEvent, selection: Selection): bool
       return true;
     case 'Ctrl G':
       startWrapping();
+      return true;
+    case '+':
+    case '-':
+      zoomBench(key === '+' ? 1 : -1, drawnRow()?.zoom ?? 1);
+      return true;
+    case '0':
+      fitBench();
       return true;
     case 'Insert':
     case 'Ctrl Enter':

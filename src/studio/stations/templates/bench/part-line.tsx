@@ -44,6 +44,7 @@ const benchKeys = [
   { name: 'Bench: what the part shows', key: 'letters, = or "' },
   { name: 'Bench: a new part', key: 'Insert, Ctrl Enter' },
   { name: 'Bench: wrap', key: 'Ctrl G' },
+  { name: 'Bench: larger, smaller, as it fits', key: '+ − 0' },
   { name: 'Bench: hide while editing', key: 'Shift H' },
   { name: 'Bench: copy, cut, paste as text', key: 'Ctrl C, X, V' },
   ...partCommands.flatMap(({ name, key }) => (key === undefined ? [] : [{ name, key }])),

@@ -53,7 +53,9 @@ export function BindingField({ selection, property, declared, binding }: Binding
               : takes === 'text' && selection.type?.fields === fieldsSeen(selection, place)
                 ? ([{ value: 'example', words: 'by example' }] as const)
                 : []),
-            { value: 'words', words: takes === 'picture' ? 'one picture' : 'fixed words' },
+            takes === 'picture'
+              ? { value: 'words', words: 'one picture' }
+              : { value: 'words', words: 'fixed words', picture: 'words' },
           ]}
           chosen={kind}
           onChoose={choose}
@@ -114,7 +116,7 @@ function ValueFields({ selection, place, declared, binding }: ValueFieldsProps) 
             label="Whether it follows changes"
             options={[
               { value: 'live', words: 'live' },
-              { value: 'once', words: 'once, as first shown' },
+              { value: 'once', words: 'once, as first shown', picture: 'once' },
             ]}
             chosen={binding.once ? 'once' : 'live'}
             onChoose={(how) => make(follows(place, binding, how))}
