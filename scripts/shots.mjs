@@ -74,7 +74,7 @@ for (const { name, path, scheme, press, words } of views) {
   await page.waitForFunction(
     () => document.fonts.status === 'loaded' && document.readyState === 'complete',
   );
-  await page.waitForTimeout(1500);
+  await page.waitForTimeout(3000);
   if (press !== undefined) await page.getByRole('button', { name: press, exact: true }).click();
   if (words !== undefined) await page.getByLabel(/^Words for/).fill(words);
   await page.waitForTimeout(800);

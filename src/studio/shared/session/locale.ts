@@ -1,3 +1,4 @@
+import { directionOf, type TextDirection } from '../../../core/base';
 import { localeOf, type Project } from '../../../core/project';
 import { useWindow } from '../window/window-settings';
 import { useProject } from './session';
@@ -16,4 +17,10 @@ export function useLocale(): string {
     useProject(),
     useWindow(({ locale }) => locale),
   );
+}
+
+/** Where rows of the first window begin: as it is set, else as its locale says. */
+export function useDirection(): TextDirection {
+  const locale = useLocale();
+  return useWindow(({ direction }) => direction) ?? directionOf(locale);
 }

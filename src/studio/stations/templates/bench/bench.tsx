@@ -7,6 +7,7 @@ import {
   usesAround,
 } from '../../../../core/templates';
 import { bindRow, createRow } from '../../../../render';
+import { useDirection } from '../../../shared/session/locale';
 import { usePictures } from '../../../shared/window/pictures';
 import { useWindow } from '../../../shared/window/window-settings';
 import { hiddenKey, showAll, useHidden } from '../commands/hiding';
@@ -39,6 +40,7 @@ export function Bench({ selection }: { readonly selection: Selection }) {
   const tried = useTried(template, items);
   const pictures = usePictures(project.pictures, scheme);
   const { hidden } = useHidden();
+  const direction = useDirection();
   const isMoving = useDragMarks((marks) => marks.isMoving);
   const [drawn, setDrawn] = useState(0);
   const entry = tried?.entries[0];
@@ -118,6 +120,7 @@ export function Bench({ selection }: { readonly selection: Selection }) {
         <div
           ref={host}
           data-testid="bench"
+          dir={direction}
           className={`yc-bench scheme-${scheme} overflow-hidden rounded-md border border-ash`}
           style={{ zoom, width: device.widthPx }}
           onPointerDown={onDown}

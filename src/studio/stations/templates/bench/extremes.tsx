@@ -3,6 +3,7 @@ import { grouped } from '../../../../core/base';
 import { prefixOf } from '../../../../core/templates';
 import type { ExtremeItem } from '../../../../engine';
 import { handItem } from '../../../shared/session/at-hand';
+import { useDirection } from '../../../shared/session/locale';
 import { engine, useSession } from '../../../shared/session/session';
 import { useAnswer } from '../../../shared/session/use-answer';
 import { RowPicture } from '../../../shared/window/row-picture';
@@ -18,6 +19,7 @@ export function Extremes({ selection }: { readonly selection: Selection }) {
   const { template, project, part } = selection;
   const scheme = useWindow((settings) => settings.scheme);
   const device = useWindow((settings) => settings.device);
+  const direction = useDirection();
   const atHand = useSession((session) => session.atHand?.item);
   const extremes = useAnswer({ template: template.id, part: part.id }, (asked) =>
     engine().extremes(asked),
@@ -50,6 +52,7 @@ export function Extremes({ selection }: { readonly selection: Selection }) {
                 </span>
               </span>
               <span
+                dir={direction}
                 className="block overflow-hidden border-x border-b border-rule"
                 style={{ width: device.widthPx, minHeight: 24 }}
               >

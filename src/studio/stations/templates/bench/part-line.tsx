@@ -82,7 +82,7 @@ export function PartLine({ selection }: { readonly selection: Selection }) {
       )}
       {!isWriting && (
         <>
-          <span className="max-w-28 truncate text-sm font-semibold" title={part.id}>
+          <span className="max-w-28 shrink-0 truncate text-sm font-semibold" title={part.id}>
             {parts.length === 1 ? part.id.slice(prefixOf(part.id).length) : `${parts.length} parts`}
           </span>
           <span className="ms-auto flex items-center gap-1 overflow-x-auto">

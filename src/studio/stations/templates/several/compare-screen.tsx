@@ -6,6 +6,7 @@ import type { Tried } from '../../../../engine';
 import { bindRow, createRow } from '../../../../render';
 import { Heading, MenuButton } from '../../../shared/controls/controls';
 import { handItem } from '../../../shared/session/at-hand';
+import { useDirection } from '../../../shared/session/locale';
 import { engine, useSession } from '../../../shared/session/session';
 import { useAnswer } from '../../../shared/session/use-answer';
 import { usePictures } from '../../../shared/window/pictures';
@@ -147,6 +148,7 @@ interface ComparedProps {
 function Compared({ tried, at, against, isAtHand }: ComparedProps) {
   const host = useRef<HTMLButtonElement>(null);
   const { widthPx } = useWindow((settings) => settings.device);
+  const direction = useDirection();
   const scheme = useWindow((settings) => settings.scheme);
   const pictures = useSession((session) => session.history?.project.pictures);
   const urls = usePictures(pictures ?? [], scheme);
@@ -166,6 +168,7 @@ function Compared({ tried, at, against, isAtHand }: ComparedProps) {
       type="button"
       aria-current={isAtHand ? 'true' : undefined}
       title="Have this item at hand"
+      dir={direction}
       style={{ width: widthPx }}
       className={`yc-compared scheme-${scheme} box-content block overflow-hidden rounded-md border border-rule text-start aria-[current=true]:border-woad`}
       onClick={() => entry.item !== undefined && void handItem(entry.item)}

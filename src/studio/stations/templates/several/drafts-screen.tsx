@@ -3,6 +3,7 @@ import { edits, freeTemplateId, withId } from '../../../../core/project';
 import type { TriedDraft } from '../../../../engine';
 import { Heading } from '../../../shared/controls/controls';
 import { make } from '../../../shared/session/editing';
+import { useDirection } from '../../../shared/session/locale';
 import { goWithin } from '../../../shared/session/route';
 import { engine, usedIds } from '../../../shared/session/session';
 import { useAnswer } from '../../../shared/session/use-answer';
@@ -15,6 +16,7 @@ export default function DraftsScreen({ selection }: { readonly selection: Select
   const { template, project } = selection;
   const scheme = useWindow((settings) => settings.scheme);
   const device = useWindow((settings) => settings.device);
+  const direction = useDirection();
   const drafts = useAnswer(template.type, (type) => engine().tryDrafts(type));
   // What stands on screen is what was there when it was opened: taking one changes nothing of it.
   const [isOwnWork] = useState(() => template.row);
@@ -50,7 +52,11 @@ export default function DraftsScreen({ selection }: { readonly selection: Select
                 style={{ maxWidth: device.widthPx }}
               >
                 {tried.entries.map((entry) => (
-                  <span key={entry.key} className="block overflow-hidden border-b border-rule">
+                  <span
+                    key={entry.key}
+                    dir={direction}
+                    className="block overflow-hidden border-b border-rule"
+                  >
                     <RowPicture
                       plan={tried.plan}
                       entry={entry}
