@@ -25,7 +25,7 @@ export function SpaceBar({ selection }: { readonly selection: Selection }) {
   return (
     <figure
       aria-label="Who takes the room"
-      className="flex h-8 min-w-0 items-center gap-2 border-t border-rule px-3 text-sm max-[1100px]:px-1"
+      className="flex h-8 min-w-0 items-center gap-2 border-t border-rule px-3 text-sm max-[1100px]:px-2"
     >
       <figcaption className="shrink-0 text-ash" title={restInWords(space)}>
         {space.direction === 'down' ? 'height' : 'width'} {round(space.px)}
