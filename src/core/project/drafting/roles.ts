@@ -105,7 +105,11 @@ const isPicture = ({ field, values }: Candidate): boolean => {
 };
 
 const isText = (each: Candidate): boolean =>
-  each.field.type === 'text' && !isPicture(each) && !codeNames.test(each.field.name);
+  each.field.type === 'text' &&
+  !isPicture(each) &&
+  !codeNames.test(each.field.name) &&
+  // What money is written in, not what one reads.
+  !/currency/i.test(each.field.name);
 
 const isSmallWhole = (each: Candidate): boolean =>
   isNumber(each) &&

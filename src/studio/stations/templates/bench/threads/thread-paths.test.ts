@@ -61,4 +61,6 @@ test('no thread goes over the words of another part, with 40 values and 25 parts
 test('a thread runs outside of the row and comes straight down onto its part', () => {
   const path = threadPath({ x: -60, y: 80 }, { x: 200, y: 20 }, { x: 4, y: -gatePx });
   expect(path).toMatch(/L190 -12Q200 -12 200 -2L200 20$/);
+  // Along the border of the values first: what stands beneath the row has words.
+  expect(path).toMatch(/^M-60 80Q-53 80 -53 70L-53 -2Q-53 -12 -43 -12L4 -12/);
 });

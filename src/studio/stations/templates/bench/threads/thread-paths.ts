@@ -60,12 +60,21 @@ function placesOn({ left, width }: Box, index: number, isFromRight: boolean): re
   return width < 2 * marginPx ? [left + width / 2] : places;
 }
 
-/** A curve past the row's corner (the gate), along its edge, and onto the part. */
-export function threadPath(start: Point, end: Point, gate: Point): string {
-  const half = (gate.x - start.x) / 2;
-  const toGate = `C${start.x + half} ${start.y} ${gate.x - half} ${gate.y} ${gate.x} ${gate.y}`;
+/**
+ * From a value's dot along the border of the values, where no words stand, to the row's corner (the
+ * gate), along the row's edge, and onto the part. `lane`: of several along the border.
+ */
+export function threadPath(start: Point, end: Point, gate: Point, lane = 0): string {
+  const along = start.x + 7 + (lane % lanes) * 2;
+  const turn = Math.min(turnPx, Math.abs(gate.y - start.y) / 2) * Math.sign(gate.y - start.y);
+  const toGate =
+    `Q${along} ${start.y} ${along} ${start.y + turn}L${along} ${gate.y - turn}` +
+    `Q${along} ${gate.y} ${along + Math.abs(turn)} ${gate.y}L${gate.x} ${gate.y}`;
   return `M${start.x} ${start.y}${toGate}${fromGate(gate, end)}`;
 }
+
+/** So many lie beside each other before the border of the values is full. */
+const lanes = 4;
 
 /** Outside of the row as far as it can, and straight onto the part: beside words, not over them. */
 export function fromGate(gate: Point, end: Point): string {

@@ -159,7 +159,7 @@ function measureThreads(room: HTMLElement, selection: Selection): Drawn {
       const gateY = end.from === 'below' ? row.top + row.height + gatePx : row.top - gatePx;
       threads.push({
         id: `${slot.part}/${slot.property}/${path.join('.')}`,
-        path: threadPath(start, end, { x: row.left + 4, y: gateY }),
+        path: threadPath(start, end, { x: row.left + 4, y: gateY }, threads.length),
         type: valueType,
         isStrong: slot.part === part.id,
         end,
