@@ -9,7 +9,7 @@ const root = join(import.meta.dirname, '..');
  * which every object inherits (`__proto__`, `constructor` …) are read as own keys.
  */
 const readsAreGuarded = new Set([
-  'src/core/base/json.ts',
+  'src/core/base/json/json.ts',
   'src/core/values/compile/load.ts',
   'src/core/values/compile/fused.ts',
   'src/core/items/readers/csv.ts',

@@ -1,3 +1,4 @@
+import { ownValue } from '../../../../core/base';
 import { knownId } from '../../../../core/templates';
 
 /** What is said of a part to those who hear the row. */
@@ -26,7 +27,7 @@ function* partsHeard(element: HTMLElement, around: string): Generator<Said, void
     yield {
       part,
       words: label,
-      role: [roles[role ?? ''] ?? role ?? '', ...statesOf(element)].join(', '),
+      role: [ownValue(roles, role ?? '') ?? role ?? '', ...statesOf(element)].join(', '),
     };
     return;
   }

@@ -1,4 +1,5 @@
 import { type KeyboardEvent, useLayoutEffect, useRef, useState } from 'react';
+import { ownValue } from '../../../../../core/base';
 import type { Edit } from '../../../../../core/project';
 import { useTrial } from '../../../../shared/session/trial';
 import { selectNew } from '../../commands/does';
@@ -69,7 +70,7 @@ export function ArrowChoices({ words, ...now }: ArrowChoicesProps) {
           }}
           onClick={() => take(choice)}
         >
-          {signs[choice.key]} {choice.words}
+          {ownValue(signs, choice.key)} {choice.words}
         </button>
       ))}
     </fieldset>
