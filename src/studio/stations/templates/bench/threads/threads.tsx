@@ -149,13 +149,18 @@ function measureThreads(room: HTMLElement, selection: Selection): Drawn {
     // What has left is nowhere.
     if (drawn === undefined) continue;
     const { paths } = makeExpression(slot.binding.expr, fields);
-    for (const [index, path] of paths.entries()) {
+    for (const [at, path] of paths.entries()) {
       const from = dotOf(room, path);
       const valueType = fieldAtPath(fields, path);
       if (from === undefined || valueType === undefined) continue;
       const start = { x: from.x - origin.x, y: from.y - origin.y };
       const words = boxes.flatMap(({ id, box }) => (id === slot.part ? [] : [box]));
-      const end = threadEnd(inRoom(drawn), { row, words, index, isFromRight: shown.isFromRight });
+      const end = threadEnd(inRoom(drawn), {
+        row,
+        words,
+        index: at,
+        isFromRight: shown.isFromRight,
+      });
       const gateY = end.from === 'below' ? row.top + row.height + gatePx : row.top - gatePx;
       threads.push({
         id: `${slot.part}/${slot.property}/${path.join('.')}`,
