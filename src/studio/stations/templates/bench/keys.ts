@@ -17,7 +17,8 @@ import { fitBench, zoomBench } from './zoom';
 
 /** Keys of the bench and the outline: they go from part to part, and do what buttons do. */
 export function onPartKey(event: KeyboardEvent, selection: Selection): void {
-  const key = mirrored(keyOf(event));
+  const pressed = keyOf(event);
+  const key = pressed === 'Backspace' ? 'Delete' : mirrored(pressed);
   const command = partCommands.find((each) => each.key === key);
   if (command !== undefined) {
     event.preventDefault();

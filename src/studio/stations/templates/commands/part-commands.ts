@@ -99,7 +99,6 @@ export const partCommands: readonly PartCommand[] = [
   unwrapIt,
   duplicateIt,
   removeIt,
-  { ...removeIt, name: 'Remove it', key: 'Backspace' },
   shareIt,
   ...byKeys('width', ['ArrowLeft', 'ArrowRight']),
   ...byKeys('height', ['ArrowUp', 'ArrowDown']),
