@@ -43,8 +43,10 @@ function glyphsOf(bytes) {
 async function packOf({ family, slices }) {
   const files = [];
   for (const { file, ranges } of [...slices].reverse()) {
-    const bytes = new Uint8Array(await wawoff2.decompress(readFileSync(file)));
-    files.push({ ranges, bytes: measuredPart(bytes, glyphsOf(bytes), ranges) });
+    const content = readFileSync(file);
+    const bytes = new Uint8Array(await wawoff2.decompress(content));
+    const measured = measuredPart(bytes, glyphsOf(bytes), ranges);
+    files.push({ ranges, file: faceFile(content, slices), bytes: measured });
   }
   return packed(family, files);
 }
@@ -53,7 +55,11 @@ function packed(family, files) {
   const head = new TextEncoder().encode(
     JSON.stringify({
       family,
-      slices: files.map(({ ranges, bytes }) => ({ ranges: ranges.flat(), length: bytes.length })),
+      slices: files.map(({ ranges, file, bytes }) => ({
+        ranges: ranges.flat(),
+        file,
+        length: bytes.length,
+      })),
     }),
   );
   const length = new Uint8Array(4);
@@ -81,14 +87,19 @@ function writeFaces(name, all) {
   const rules = all.flatMap(({ family, slices }) =>
     slices.map(({ file, unicodeRange }) => {
       const content = readFileSync(file);
-      const isHeavy = slices.length > large || content.length > maxKeptBytes;
-      const hash = createHash('sha256').update(content).digest('hex').slice(0, 12);
-      const name = `${isHeavy ? 'more/' : ''}${hash}.woff2`;
+      const name = faceFile(content, slices);
       writeFileSync(join(faces, name), content);
       return faceRule(family, name, unicodeRange);
     }),
   );
   writeFileSync(join(faces, name), rules.join('\n'));
+}
+
+/** Where a slice of a family is served from. */
+function faceFile(content, slices) {
+  const isHeavy = slices.length > large || content.length > maxKeptBytes;
+  const hash = createHash('sha256').update(content).digest('hex').slice(0, 12);
+  return `${isHeavy ? 'more/' : ''}${hash}.woff2`;
 }
 
 const faceRule = (family, file, unicodeRange) =>
@@ -121,7 +132,10 @@ export async function makeFaces() {
   const box = boxFace();
   writeFileSync(join(faces, 'box.ttf'), box);
   appendFileSync(join(faces, 'more.css'), `\n${faceRule('Row Box', 'box.ttf', undefined)}`);
-  writeFileSync(join(out, 'box.pack'), packed('Row Box', [{ ranges: boxRanges, bytes: box }]));
+  writeFileSync(
+    join(out, 'box.pack'),
+    packed('Row Box', [{ ranges: boxRanges, file: 'box.ttf', bytes: box }]),
+  );
   writeFileSync(join(out, 'index.json'), JSON.stringify(index));
   copyFileSync(
     join(root, 'node_modules/harfbuzzjs/dist/harfbuzz.wasm'),

@@ -55,6 +55,12 @@ const views = [
     scheme: 'dark',
   },
   {
+    name: 'as-a-picture',
+    path: '/p/thrumwick/templates?template=skein-rich&part=name&panel=picture',
+    scheme: 'light',
+    check: ['longest name', 'shortest name'],
+  },
+  {
     name: 'as-text',
     path: '/p/thrumwick/templates?template=skein-brief&part=price&panel=text',
     scheme: 'light',
@@ -62,7 +68,7 @@ const views = [
   { name: 'hand-off', path: '/p/thrumwick/hand-off', scheme: 'light' },
 ];
 
-for (const { name, path, scheme, press, words } of views) {
+for (const { name, path, scheme, press, words, check = [] } of views) {
   const context = await browser.newContext({
     viewport: { width: 1280, height: 800 },
     colorScheme: scheme,
@@ -77,6 +83,7 @@ for (const { name, path, scheme, press, words } of views) {
   await page.waitForTimeout(3000);
   if (press !== undefined) await page.getByRole('button', { name: press, exact: true }).click();
   if (words !== undefined) await page.getByLabel(/^Words for/).fill(words);
+  for (const each of check) await page.getByRole('checkbox', { name: each }).check();
   await page.waitForTimeout(800);
   await page.screenshot({ path: join(folder, `${name}.png`) });
   console.log(`docs/screenshots/${name}.png`);

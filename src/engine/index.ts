@@ -22,6 +22,7 @@ export {
   trace,
 } from './answers';
 export { cutRuns, longestCrossing } from './cut';
+export type { DrawTask, RowsDrawn } from './drawing';
 export { Engine } from './engine';
 export { type ArrivalSummary, EngineImport, type FollowNews, type ImportSummary } from './imports';
 export { type BlockColumn, type ItemChange, rawPathOf, valueTyped } from './items';

@@ -28,6 +28,7 @@ import type {
   TableRows,
   Trace,
 } from './answers';
+import type { DrawTask, RowsDrawn } from './drawing';
 import type { FollowNews, ImportSummary } from './imports';
 import type { ItemChange } from './items';
 import type { FontContents } from './measuring';
@@ -113,6 +114,8 @@ export interface EngineProtocol {
   extremes(asked: Omit<PartTask, 'box'>): Promise<readonly ExtremeItem[] | undefined>;
   /** Who takes the room of a stack in an item's row; undefined: nothing can be said of it yet. */
   spaceIn(item: number, asked: PartTask): Promise<Space | undefined>;
+  /** Rows as a picture; rejected where a font does not come. */
+  drawRows(task: DrawTask): Promise<RowsDrawn>;
   /** Shows all rows in a locale; undefined: they are. */
   showLocale(locale: string, wanted: EntryRange): Promise<Frame | undefined>;
   /** The project's own fonts, in which its texts are measured from now on. */

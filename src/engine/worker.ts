@@ -258,6 +258,15 @@ const protocol: EngineProtocol &
 
   extremes: (asked) => testing(asOfNow(asked), async () => extremesOf(engine, asked)),
 
+  async drawRows(task) {
+    const [{ drawRows }, { browserFace }] = await Promise.all([
+      import('./drawing'),
+      import('./measuring/browser-files'),
+    ]);
+    const wait = () => new Promise<void>((done) => setTimeout(done, 50));
+    return drawRows(task, { measures, own: measures.fonts, face: browserFace, wait });
+  },
+
   spaceIn: async (item, asked) => engine.spaceIn(item, asked),
 
   async showLocale(locale, wanted) {

@@ -3,6 +3,6 @@
  * nothing of projects, values or React; the window, the bench and the start page call it.
  */
 export { ListView, type ListViewPorts, type PoolReadout } from './list-view';
-export { type DrawnPicture, ownFace, type Pictures } from './parts';
+export type { DrawnPicture, Pictures } from './parts';
 export { bindRow, createRow, type RowView } from './row';
 export { Scroller } from './scroller';

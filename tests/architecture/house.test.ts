@@ -39,6 +39,16 @@ test('every room imports only what it may, by the door, and nothing in a circle'
   expect(found.totalCruised).toBeGreaterThan(400);
 }, 600_000);
 
+test('every room of the core has its rule', () => {
+  const rooms = readdirSync('src/core', { withFileTypes: true }).filter((each) =>
+    each.isDirectory(),
+  );
+  const without = rooms.filter(
+    ({ name }) => !rules.some((rule) => rule.name.startsWith(`core/${name} imports`)),
+  );
+  expect(without.map(({ name }) => name)).toEqual([]);
+});
+
 test('each of these rules can fail', async () => {
   for (const rule of rules) {
     const folder = mkdtempSync(join(tmpdir(), 'house-'));

@@ -28,6 +28,7 @@ const core: Readonly<Record<string, readonly string[]>> = {
   text: ['base'],
   layout: ['base'],
   lists: ['base', 'layout', 'templates'],
+  drawing: ['base', 'layout', 'lists', 'templates', 'text'],
   pictures: ['base'],
   fonts: ['base'],
   'design-tokens': ['base', 'templates'],

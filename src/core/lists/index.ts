@@ -25,7 +25,7 @@ export {
 export { type Arrangement, type Choice, columnsOf, type List } from './list';
 export { RowBoxes, type RowPlace } from './row-boxes';
 export { anyText, type HeightBy, haveOwnHeights, heightBy, plainHeightPx } from './row-height';
-export type { FontedWords, LabelFont, RowLabel } from './row-label';
+export type { FontedWords, LabelFont, RowLabel, RunWords } from './row-label';
 export { shrinkingParts } from './shrinking';
 export { type PartSpace, type Space, type SpaceReason, spaceOf } from './space';
 export { smallTargets, targetsOf } from './targets';

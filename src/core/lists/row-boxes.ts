@@ -76,7 +76,9 @@ export class RowBoxes {
     this.labels = labels;
     const ofRuns = new Map(labels.flatMap((label) => label.runs.map(({ part }) => [part, label])));
     // Words are kept in one language, and in one font.
-    let hangsOnTexts = labels.every(({ isOfList, isOfOneFont }) => isOfList && isOfOneFont);
+    let hangsOnTexts = labels.every(
+      ({ ownLanguage, isOfOneFont }) => ownLanguage === undefined && isOfOneFont,
+    );
     this.setters = plan.slots.map(({ part, property }) => {
       const node = nodes.get(part);
       const set = node && boxSetter(node, property);

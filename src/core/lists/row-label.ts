@@ -23,6 +23,12 @@ export interface FontedWords {
   readonly font: LabelFont;
 }
 
+/** Words of a label's run that look alike. */
+export interface RunWords extends FontedWords, Pick<Bit, 'look' | 'address'> {
+  /** The part that says them: a run, or the label itself. */
+  readonly part: string;
+}
+
 /** Measures a text of one run or more in a language, or in that of the list. */
 export type MeasureText = (
   runs: readonly FontedWords[],
@@ -78,9 +84,9 @@ export class RowLabel {
     return this.runs.length === 1 && this.runs.every(({ isMarked }) => !isMarked);
   }
 
-  /** Whether its language is that of the list. */
-  get isOfList(): boolean {
-    return this.language === undefined;
+  /** The language that it says its text is in; undefined: that of the list. */
+  get ownLanguage(): string | undefined {
+    return this.language;
   }
 
   /** What sets a property of one of its runs; undefined: nothing is measured by it. */
@@ -129,13 +135,17 @@ export class RowLabel {
   }
 
   /** What is measured of it, so many steps smaller; on one line, paragraphs follow each other. */
-  runsAt(steps: number): readonly FontedWords[] {
-    const space = { words: ' ', font: this.fontAt(0, steps) };
+  runsAt(steps: number): readonly RunWords[] {
+    const { part } = this.node;
+    const space = { words: ' ', font: this.fontAt(0, steps), part, look: 'plain' } as const;
     return this.runs.flatMap((run, at) => {
       const font = this.fontAt(at, steps);
-      const own = bitsOfRun(run).map(({ words, look }) => ({
+      const own = bitsOfRun(run).map(({ words, look, address }) => ({
         words: this.node.maxLines === 1 ? words.replaceAll('\n', ' ') : words,
         font: look === 'strong' ? { ...font, weight: strongWeight } : font,
+        part: run.part,
+        look,
+        ...(address !== undefined && { address }),
       }));
       return at === 0 || run.isJoined || run.words === '' ? own : [space, ...own];
     });
@@ -179,7 +189,7 @@ export class RowLabel {
 /** How bold strong words are, whatever the words around them. */
 const strongWeight = 700;
 
-const bitsOfRun = ({ words, isMarked }: RowRun): readonly Pick<Bit, 'words' | 'look'>[] =>
+const bitsOfRun = ({ words, isMarked }: RowRun): readonly Bit[] =>
   isMarked ? bitsOf(words) : [{ words, look: 'plain' }];
 
 const noFont: LabelFont = {

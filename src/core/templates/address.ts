@@ -20,3 +20,7 @@ export function addressOf(value: string): string | NoText {
   const short = text.length > 40 ? `${text.slice(0, 39)}…` : text;
   return new NoText(`“${short}” is no address of http, https, mailto or tel`);
 }
+
+/** Whether words are such an address: nothing else may ever become one. */
+export const isLeading = (words: unknown): words is string =>
+  typeof words === 'string' && /^(?:https?:\/\/|mailto:|tel:)/i.test(words);

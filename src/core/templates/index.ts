@@ -4,6 +4,7 @@
  * an item type. It neither arranges rows nor draws them.
  */
 
+export { isLeading } from './address';
 export { checkSlot, namesOf } from './bind-value';
 export { type BoundText, bindText, environmentToRun } from './bind-words';
 export { type BindingScope, environmentToCheck } from './binding';

@@ -25,6 +25,9 @@ export interface Glyphs {
   readonly isUnsafe: Uint8Array;
   /** In 1/1024 of the font's units, kerning included. */
   readonly advance: Float64Array;
+  /** How far it is drawn to the right of its place, and above the baseline, in the same. */
+  readonly right: Float64Array;
+  readonly up: Float64Array;
 }
 
 /** A font file at one weight: the port to who shapes. */
@@ -32,6 +35,9 @@ export interface Face {
   /** Font units in an em. */
   readonly unitsPerEm: number;
   readonly hasColour: boolean;
+  /** How far lines of it reach above and below the baseline, in font units. */
+  readonly ascent: number;
+  readonly descent: number;
   shape(text: string, stretch: Stretch, how: Shaping): Glyphs;
   /** The advance of a glyph by itself, in whole font units and in 1/1024 of them. */
   advanceOf(glyph: number): { readonly units: number; readonly fine: number };
@@ -43,5 +49,7 @@ export interface Face {
 export interface Slice {
   readonly family: string;
   readonly ranges: Ranges;
+  /** The file that it is drawn with, or the content of a font of the project's own. */
+  readonly file: string;
   face(weight: number): Face;
 }

@@ -4,8 +4,11 @@
  */
 export { chromiumBreaks } from './breaks';
 export type { Face, Glyphs, Numerals, Shaping, Slice } from './face';
+export type { LaidLine, LaidText, TextRoom } from './laid/laid-text';
+export type { LaidGlyph, Piece } from './laid/pieces';
 export { type FindBreaks, lineStarts } from './lines';
 export type { TextMeasure } from './measure';
+export { ownFace } from './own-face';
 export { Paragraph } from './paragraph';
 export { isIn, type Ranges, type Stretch } from './runs/ranges';
 export { scriptOf } from './script-names';

@@ -1,4 +1,4 @@
-import type { Face, Glyphs, Numerals, Slice } from './face';
+import type { Glyphs, Numerals, Slice } from './face';
 import { type Stretch, touches, unitsOf } from './runs/ranges';
 import { type Run, runsOf } from './runs/runs';
 import type { SliceChain } from './slice-chain';
@@ -35,6 +35,12 @@ export interface Segment {
 export interface ShapedGlyph {
   /** UTF-16 unit of the text that it is of. */
   readonly cluster: number;
+  /** Which glyph of which slice it is. */
+  readonly glyph: number;
+  readonly slice: Slice;
+  /** How far it is drawn to the right of its place, and above the baseline, in font units. */
+  readonly right: number;
+  readonly up: number;
   /** Advance without kerning, and kerning, in font units; both 0 for a mark. */
   readonly units: number;
   readonly kerning: number;
@@ -203,7 +209,7 @@ class Shaping {
       const cluster = clusterAt(shaped, at);
       if (cluster >= 0) refused.add(cluster);
     }
-    this.take(shaped, refused, stretch, { face, font, script: run.script });
+    this.take(shaped, refused, stretch, { slice, font, script: run.script });
     return refused.size === 0 ? [] : restOf(shaped, refused, stretch, isRtl);
   }
 
@@ -211,9 +217,14 @@ class Shaping {
     shaped: Glyphs,
     refused: ReadonlySet<number>,
     stretch: Stretch,
-    { face, font, script }: { readonly face: Face; readonly font: Font; readonly script: string },
+    {
+      slice,
+      font,
+      script,
+    }: { readonly slice: Slice; readonly font: Font; readonly script: string },
   ): void {
     const { items, whole } = this;
+    const face = slice.face(font.weight);
     let last = -1;
     let segment: Segment | undefined;
     for (let i = 0; i < shaped.count; i += 1) {
@@ -240,6 +251,10 @@ class Shaping {
       const own = advance === 0 ? undefined : face.advanceOf(shaped.glyph[i] ?? 0);
       this.glyphs.push({
         cluster,
+        glyph: shaped.glyph[i] ?? 0,
+        slice,
+        right: (shaped.right[i] ?? 0) / fine,
+        up: (shaped.up[i] ?? 0) / fine,
         units: own?.units ?? 0,
         kerning: own === undefined ? 0 : (advance - own.fine) / fine,
         unitsPerEm: face.unitsPerEm,

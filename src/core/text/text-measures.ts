@@ -1,3 +1,4 @@
+import { type LaidText, layText, type TextRoom } from './laid/laid-text';
 import { type FindBreaks, lineStarts } from './lines';
 import type { TextMeasure } from './measure';
 import { Paragraph, unit } from './paragraph';
@@ -80,6 +81,13 @@ export class TextMeasures {
     const isMeasurable =
       this.known.has(idOfRuns(runs)) || runs.every(({ words }) => this.port.hasFaces(words));
     return isMeasurable ? this.whole(runs) : undefined;
+  }
+
+  /** Where each letter of a text is drawn; undefined: some face that it takes is not there. */
+  laid(runs: readonly TextRun[], room: TextRoom): LaidText | undefined {
+    if (!runs.every(({ words }) => this.port.hasFaces(words))) return undefined;
+    const fonts = runs.map(({ font }) => this.fontOf(font));
+    return layText({ paragraphs: splitIntoParagraphs(runs), fonts }, room, this.port.findBreaks);
   }
 
   /** The characters of a text that nothing draws; none while faces that it takes are not there. */

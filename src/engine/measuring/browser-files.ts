@@ -9,6 +9,13 @@ async function fetched(file: string): Promise<Response> {
   return answer;
 }
 
+/** A file of the faces that rows are drawn in. */
+export async function browserFace(file: string): Promise<Uint8Array> {
+  const answer = await fetch(`/faces/${file}`);
+  if (!answer.ok) throw new Error(`The font ${file} is not there: ${answer.status}.`);
+  return new Uint8Array(await answer.arrayBuffer());
+}
+
 /** Chromium's own finder of breaks, which no standard has; other browsers come without. */
 interface BreakIterator {
   adoptText(text: string): void;

@@ -10,15 +10,30 @@ export async function unwrapped(file: Uint8Array): Promise<Uint8Array> {
       return file;
     case 'woff':
       return fromWoff(file);
-    case 'woff2': {
-      // It is large, and few bring such a file.
-      const { default: decompress } = await import('wawoff2/decompress.js');
-      return decompress(file);
-    }
+    case 'woff2':
+      return fromWoff2(file);
     default:
       throw new Error('This is no font.');
   }
 }
+
+async function fromWoff2(file: Uint8Array): Promise<Uint8Array> {
+  // Their code is large, and few bring such a file.
+  const [{ default: unpack }, { tablesOfWoff2 }] = await Promise.all([
+    import('brotli/decompress.js'),
+    import('./woff2/woff2'),
+  ]);
+  const { flavour, tables } = tablesOfWoff2(file, unpack);
+  const made = tables
+    .map(({ tag, bytes }) => ({ head: [numberOf(tag), 0], bytes }))
+    // A directory is searched by its tags.
+    .sort(({ head: [one = 0] }, { head: [other = 0] }) => one - other);
+  const total = made.reduce((sum, { bytes }) => sum + padded(bytes.length), 12 + 16 * made.length);
+  return joined(flavour, made, total);
+}
+
+const numberOf = (tag: string): number =>
+  [...tag].reduce((number, char) => number * 256 + char.charCodeAt(0), 0);
 
 const headBytes = 44;
 const entryBytes = 20;

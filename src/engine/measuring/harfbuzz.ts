@@ -14,6 +14,7 @@ const names = [
   'hb_font_create',
   'hb_font_set_scale',
   'hb_font_set_variations',
+  'hb_font_get_h_extents',
   'hb_font_get_glyph_h_advance',
   'hb_font_get_nominal_glyph',
   'hb_font_get_variation_glyph',
@@ -64,6 +65,8 @@ export class HarfBuzz {
     cluster: new Int32Array(maxUnits),
     isUnsafe: new Uint8Array(maxUnits),
     advance: new Float64Array(maxUnits),
+    right: new Float64Array(maxUnits),
+    up: new Float64Array(maxUnits),
   };
 
   private constructor(
@@ -173,6 +176,13 @@ export class HarfBuzz {
     return made;
   }
 
+  /** How far lines of a font reach above and below the baseline, in its units. */
+  extentsOf(font: number): { readonly ascent: number; readonly descent: number } {
+    this.call.hb_font_get_h_extents(font, this.text);
+    const [ascent = 0, descent = 0] = new Int32Array(this.memory.buffer, this.text, 2);
+    return { ascent, descent: -descent };
+  }
+
   /** Room for a number, and what was written there. */
   out(write: (address: number) => number): number | undefined {
     const isWritten = write(this.text);
@@ -184,7 +194,7 @@ export class HarfBuzz {
     const count = Math.min(call.hb_buffer_get_length(buffer), maxUnits);
     const infos = call.hb_buffer_get_glyph_infos(buffer, 0);
     const positions = call.hb_buffer_get_glyph_positions(buffer, 0);
-    // Five numbers of 32 bits each: glyph, flags, cluster, two of its own; x advance first.
+    // Five numbers of 32 bits each: glyph, flags, cluster, two of its own; advances, then offsets.
     const info = this.words(infos, 5 * count);
     const position = new Int32Array(this.memory.buffer, positions, 5 * count);
     glyphs.count = count;
@@ -193,6 +203,8 @@ export class HarfBuzz {
       glyphs.isUnsafe[i] = (info[5 * i + 1] ?? 0) & unsafeToBreak;
       glyphs.cluster[i] = (info[5 * i + 2] ?? 0) + from;
       glyphs.advance[i] = position[5 * i] ?? 0;
+      glyphs.right[i] = position[5 * i + 2] ?? 0;
+      glyphs.up[i] = position[5 * i + 3] ?? 0;
     }
     return glyphs;
   }
@@ -253,6 +265,7 @@ function faceAt(hb: HarfBuzz, face: number, weight: number, hasColour: boolean):
   return {
     unitsPerEm,
     hasColour,
+    ...hb.extentsOf(whole),
     shape: (text, stretch, how) => hb.shape(scaled, text, stretch, how),
     advanceOf(glyph) {
       let advance = advances.get(glyph);

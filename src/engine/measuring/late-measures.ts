@@ -11,6 +11,11 @@ export class LateMeasures {
   /** `came`: told when more can be measured than before. */
   constructor(private readonly came: () => void) {}
 
+  /** The project's own fonts. */
+  get fonts(): OwnFonts {
+    return this.own;
+  }
+
   get facesId(): number {
     return this.measures?.facesId ?? 0;
   }

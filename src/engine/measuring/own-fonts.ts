@@ -24,5 +24,5 @@ export async function ownFonts(contents: FontContents): Promise<OwnFonts> {
 /** A font as the one slice of a family, which draws all characters that it has. */
 export function sliceOfOwn(family: string, file: Uint8Array, harfbuzz: HarfBuzz): Slice {
   const face = harfbuzz.face(file);
-  return { family, ranges: face.characters(), face: (weight) => face.at(weight) };
+  return { family, file: family, ranges: face.characters(), face: (weight) => face.at(weight) };
 }

@@ -18,6 +18,7 @@ interface Said {
   isLater: boolean;
   instead: DrawnPicture | undefined;
   tint: string;
+  ringPx: number;
   fit: 'contain' | 'cover';
   whileLoading: 'nothing' | 'colour' | 'picture';
   broken: 'picture' | 'nothing';
@@ -30,7 +31,14 @@ function saidOf(element: Element): Said {
   const known = saidBy.get(element);
   if (known !== undefined) return known;
   const said: Said = {
-    ...{ picture: undefined, isLater: true, instead: undefined, tint: '', fit: 'contain' },
+    ...{
+      picture: undefined,
+      isLater: true,
+      instead: undefined,
+      tint: '',
+      ringPx: 0,
+      fit: 'contain',
+    },
     ...{ whileLoading: 'nothing', broken: 'picture', state: 'coming' },
   };
   saidBy.set(element, said);
@@ -70,17 +78,14 @@ export const image: PartView = {
     tint: says((said, value, { tokens }) => {
       said.tint = cssColour(tokens.colours, value);
     }),
-    ring(element, value) {
-      const isRinged = typeof value === 'number' && value > 0;
-      element.style.borderWidth = isRinged ? `${value}px` : '';
-      element.style.borderStyle = isRinged ? 'solid' : '';
-      element.classList.toggle('yc-ringed', isRinged);
-    },
+    ring: says((said, value) => {
+      said.ringPx = typeof value === 'number' ? value : 0;
+    }),
     ringGap(element, value) {
       element.style.setProperty('--yc-ring-gap', typeof value === 'number' ? `${value}px` : '');
     },
     ringColour(element, value, { tokens }) {
-      element.style.borderColor = cssColour(tokens.colours, value);
+      element.style.setProperty('--yc-ring', cssColour(tokens.colours, value));
     },
     whileLoading: says((said, value) => {
       said.whileLoading = value === 'colour' || value === 'picture' ? value : 'nothing';
@@ -119,13 +124,20 @@ function came(element: HTMLImageElement, state: Said['state']): void {
 
 function draw(element: HTMLImageElement): void {
   const said = saidOf(element);
-  const { picture, isLater, tint, fit, style } = { ...said, style: element.style };
+  const { picture, isLater, tint, ringPx, fit, style } = { ...said, style: element.style };
   // One that is drawn in the colour of words has no colours of its own.
   const isMask = picture !== undefined && (picture.isSymbol || tint !== '');
   show(element, isMask ? undefined : picture?.address, said);
   drawAsMask(element, isMask ? picture : undefined);
+  const isRinged = ringPx > 0;
+  style.borderWidth = isRinged ? `${ringPx}px` : '';
+  style.borderStyle = isRinged ? 'solid' : '';
+  element.classList.toggle('yc-ringed', isRinged);
+  // The ring around it is seen whole: what is within its border, but not what is within its gap.
+  if (isMask && isRinged)
+    style.maskImage += ', linear-gradient(#000 0 0), linear-gradient(#000 0 0)';
   style.objectFit = fit;
-  style.setProperty('mask-size', isMask ? fit : '');
+  style.setProperty('mask-size', isMask ? `${fit}, auto, auto` : '');
   const isMissing = !isLater && picture === undefined;
   const isComing = !isMask && picture !== undefined && said.state === 'coming';
   const isBroken = isMissing || (!isMask && picture !== undefined && said.state === 'broken');

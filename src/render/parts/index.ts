@@ -16,7 +16,6 @@ import { space } from './space';
 import { stack } from './stack';
 
 export type { Around, Direction, Draw, DrawnPicture, PartView, Pictures } from './part-view';
-export { ownFace } from './words';
 
 /** The view of each kind, by its name. A kind that is not here is drawn as the words that it shows. */
 export const partViews: Readonly<Record<string, PartView>> = {

@@ -27,6 +27,7 @@ export const label: PartView = {
       element.classList.toggle('yc-one-line', value !== 'all' && !isCounted);
       element.classList.toggle('yc-lines', isCounted);
       element.style.webkitLineClamp = isCounted ? String(value) : '';
+      element.style.setProperty('--yc-lines', isCounted ? String(value) : '');
     },
     overflow(element, value) {
       element.classList.toggle('yc-clip', value === 'clip');

@@ -1,6 +1,6 @@
 import { type Bit, bitsOf } from '../../core/base';
-import { type Colour, styleNamed, type TextStyle } from '../../core/templates';
-import { drawnRuns, drawnWords } from '../../core/text';
+import { type Colour, isLeading, styleNamed, type TextStyle } from '../../core/templates';
+import { drawnRuns, drawnWords, ownFace } from '../../core/text';
 import { cssColour } from './colour';
 import type { Drawn, PartView } from './part-view';
 
@@ -20,9 +20,6 @@ interface Said {
   /** What is drawn of its bits, where it has any. */
   bits: readonly HTMLElement[];
 }
-
-/** What a font of the project's own is called in style sheets, by the id of its content. */
-export const ownFace = (content: string): string => `Own ${content.replace(/[^a-z0-9]/gi, '')}`;
 
 const saidBy = new WeakMap<Element, Said>();
 
@@ -212,10 +209,7 @@ export function link(className: string): HTMLAnchorElement {
   return element;
 }
 
-/** The core gives only such addresses; nothing else may ever become one. */
-const addresses = /^(?:https?:\/\/|mailto:|tel:)/i;
-
 function leadTo(element: HTMLAnchorElement, address: Drawn): void {
-  if (typeof address !== 'string' || !addresses.test(address)) element.removeAttribute('href');
+  if (!isLeading(address)) element.removeAttribute('href');
   else if (element.getAttribute('href') !== address) element.href = address;
 }

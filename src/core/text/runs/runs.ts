@@ -1,4 +1,5 @@
 import bidiFactory from 'bidi-js';
+import type { TextDirection } from '../../base';
 import { emojiRuns } from './emoji-runs';
 import { scriptRuns } from './scripts';
 
@@ -20,9 +21,18 @@ const mayRunLeft =
 /** Whether anything in a text could run from right to left. */
 export const isRtlPossible = (text: string): boolean => mayRunLeft.test(text);
 
-/** Runs of a paragraph in the order of the text; its direction is that of its first strong character. */
-export function runsOf(text: string): readonly Run[] {
-  const levels = isRtlPossible(text) ? bidi.getEmbeddingLevels(text).levels : undefined;
+/** The direction of a text by its first strong character (Unicode Standard Annex 9, P2). */
+export function directionOfText(text: string): TextDirection {
+  const [first] = isRtlPossible(text) ? bidi.getEmbeddingLevels(text).paragraphs : [];
+  return ((first?.level ?? 0) & 1) === 1 ? 'rtl' : 'ltr';
+}
+
+/** Runs of a paragraph in the order of the text; its direction, if none is given, is that of its first strong character. */
+export function runsOf(text: string, direction?: TextDirection): readonly Run[] {
+  const levels =
+    direction === 'rtl' || isRtlPossible(text)
+      ? bidi.getEmbeddingLevels(text, direction).levels
+      : undefined;
   const scripts = scriptRuns(text);
   const emoji = emojiRuns(text);
   const runs: Run[] = [];

@@ -27,7 +27,10 @@ export const button: PartView = {
     },
     icon: inIcon((element, value, { pictures }) => {
       element.style.display = value === undefined ? 'none' : '';
-      drawAsMask(element, typeof value === 'string' ? pictures?.(value) : undefined);
+      const picture = typeof value === 'string' ? pictures?.(value) : undefined;
+      // Without a shape it would be a square.
+      element.style.visibility = picture === undefined ? 'hidden' : '';
+      drawAsMask(element, picture);
     }),
     enabled: drawEnabled,
     name: drawName('button', (element, name) => {

@@ -14,7 +14,7 @@ export const link: PartView = {
     ...label.draws,
     address: (...of) => drawsOfWords['link']?.(...of),
     underlined(element, value) {
-      element.classList.toggle('yc-underlined', value !== false);
+      element.classList.toggle('yc-bare', value === false);
     },
   },
 };

@@ -12,7 +12,7 @@ export function saveText(name: string, text: string, type: string): void {
   saveBlob(name, new Blob([text], { type }));
 }
 
-function saveBlob(name: string, blob: Blob): void {
+export function saveBlob(name: string, blob: Blob): void {
   const link = document.createElement('a');
   link.href = URL.createObjectURL(blob);
   link.download = name;

@@ -13,7 +13,7 @@ import {
 const stationNames = ['data', 'templates', 'choices', 'list', 'hand-off'] as const;
 export type StationName = (typeof stationNames)[number];
 
-const panels = ['pictures', 'styles', 'colours', 'drafts', 'compare', 'text'] as const;
+const panels = ['pictures', 'styles', 'colours', 'drafts', 'compare', 'text', 'picture'] as const;
 type Panel = (typeof panels)[number];
 
 /** Where the reader is: everything that back, forward, reload and a shared link bring back. */

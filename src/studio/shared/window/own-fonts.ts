@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import type { ProjectFont } from '../../../core/fonts';
 import { contentsFor, type PictureContents } from '../../../core/pictures';
-import { ownFace } from '../../../render';
+import { ownFace } from '../../../core/text';
 import { engine, showFrame, useSession, wantedRange } from '../session/session';
 
 /** The faces that were made, by the ids of contents: they stay, undo may bring them back. */

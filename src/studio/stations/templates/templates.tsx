@@ -26,10 +26,13 @@ const DraftsScreen = onDemand(() => import('./several/drafts-screen'));
 const TextPanel = onDemand(() => import('./text/text-panel'));
 const CompareScreen = onDemand(() => import('./several/compare-screen'));
 
+const PictureScreen = onDemand(() => import('./picture/picture-screen'));
+
 const screens = [
   ['drafts', 'Draft'],
   ['compare', 'Compare'],
   ['text', 'As text'],
+  ['picture', 'As a picture'],
 ] as const;
 
 /** The heart: values on one side, the row on the bench, threads between them. */
@@ -56,6 +59,12 @@ export default function Templates() {
       return (
         <Screen selection={selection}>
           <CompareScreen selection={selection} key={selection.template.id} />
+        </Screen>
+      );
+    case 'picture':
+      return (
+        <Screen selection={selection}>
+          <PictureScreen selection={selection} key={selection.template.id} />
         </Screen>
       );
     default:

@@ -45,7 +45,7 @@ export function Extremes({ selection }: { readonly selection: Selection }) {
             >
               <span className="self-center text-sm leading-tight">
                 <b className={`font-semibold ${kind === 'missing' ? 'text-madder' : ''}`}>
-                  {inWords(extreme)}
+                  {extremeInWords(extreme)}
                 </b>
                 <span className="block text-ash">
                   {grouped(itemCount)} of {grouped(ofCount)}
@@ -75,7 +75,8 @@ export function Extremes({ selection }: { readonly selection: Selection }) {
 
 const maxExtremes = 5;
 
-function inWords({ kind, part }: ExtremeItem): string {
+/** Why an item is shown. */
+export function extremeInWords({ kind, part }: ExtremeItem): string {
   const name = part.slice(prefixOf(part).length);
   if (kind === 'missing') return `no ${name}`;
   return kind === 'longest' || kind === 'shortest' ? `${kind} ${name}` : kind;

@@ -4,7 +4,7 @@ import { shownTemplate, usesOfTemplate, withId } from '../../../../core/project'
 import type { Template } from '../../../../core/templates';
 import type { Tried } from '../../../../engine';
 import { bindRow, createRow } from '../../../../render';
-import { Heading, MenuButton } from '../../../shared/controls/controls';
+import { Heading } from '../../../shared/controls/controls';
 import { handItem } from '../../../shared/session/at-hand';
 import { useDirection } from '../../../shared/session/locale';
 import { engine, useSession } from '../../../shared/session/session';
@@ -13,6 +13,7 @@ import { usePictures } from '../../../shared/window/pictures';
 import { useWindow } from '../../../shared/window/window-settings';
 import { useTried } from '../bench/bench-item';
 import type { Selection } from '../selection';
+import { Strip } from './strip';
 
 /** Two templates side by side on the same items, with what differs marked. */
 export default function CompareScreen({ selection }: { readonly selection: Selection }) {
@@ -33,18 +34,8 @@ export default function CompareScreen({ selection }: { readonly selection: Selec
       aria-label="Compare"
       className="col-span-2 overflow-auto px-4 py-2 max-[1000px]:col-span-1"
     >
-      <div className="flex items-baseline gap-2">
-        <Heading>“{template.name}” beside</Heading>
-        <MenuButton
-          label="Compare with"
-          words={nameOf(project, other)}
-          entries={others.map((each) => ({
-            words: nameOf(project, each),
-            isChosen: each.id === otherId,
-            onChoose: () => setOther(each.id),
-          }))}
-        />
-      </div>
+      <Heading>“{template.name}” beside</Heading>
+      <Strip label="Compare with" templates={others} chosen={otherId} onChoose={setOther} />
       <Pairs
         one={template}
         other={other}
@@ -54,9 +45,6 @@ export default function CompareScreen({ selection }: { readonly selection: Selec
     </section>
   );
 }
-
-const nameOf = (project: Selection['project'], { type, name }: Template): string =>
-  `${withId(project.types, type)?.name ?? type} ${name}`;
 
 interface PairsProps {
   readonly one: Template;

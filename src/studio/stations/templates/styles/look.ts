@@ -1,7 +1,7 @@
 import type { CSSProperties } from 'react';
 import { coloursOf, drawnStyles, type Project } from '../../../../core/project';
 import { colourOf, type TextStyle } from '../../../../core/templates';
-import { ownFace } from '../../../../render';
+import { ownFace } from '../../../../core/text';
 
 /** How words look in a style, as rows draw them. */
 export function lookOf(project: Project, style: TextStyle): CSSProperties {
