@@ -364,3 +364,97 @@ test('a template is given to another type: what has no match is told, and both s
   await page.getByRole('button', { name: /^Undo: Give template skein-brief/ }).click();
   await expect(page.getByRole('button', { name: 'tool brief-2' })).toHaveCount(0);
 });
+
+test('a page that goes away in the midst of a drag has kept what was there before it', async ({
+  page,
+}) => {
+  await openDemo(page, 'templates', 'part=price');
+  await saved(page);
+  const before = await rowsOf(page, 2);
+  const gap = await middleOf(onBench(page, 'picture'), { x: 1.15, y: 0.5 });
+  await dragTo(page, onBench(page, 'price'), gap, 'hold');
+  await expect.poll(async () => (await rowsOf(page, 1))[0]?.[0]).toBe('€14.50');
+  // Longer than anything waits to be kept.
+  await page.waitForTimeout(1_200);
+  await page.reload();
+  await expect.poll(() => rowsOf(page, 2)).toEqual(before);
+  await dragTo(page, onBench(page, 'price'), gap);
+  await expect.poll(async () => (await rowsOf(page, 1))[0]?.[0]).toBe('€14.50');
+  await saved(page);
+  await page.reload();
+  await expect.poll(async () => (await rowsOf(page, 1))[0]?.[0]).toBe('€14.50');
+});
+
+test('the bench is drawn larger and smaller by wheel and key, and fits again', async ({ page }) => {
+  await openDemo(page, 'templates', 'part=name');
+  const width = () =>
+    page.getByTestId('bench').evaluate((element) => element.getBoundingClientRect().width);
+  const fitting = await width();
+  await bench(page).focus();
+  await page.keyboard.press('-');
+  await expect.poll(width).toBeLessThan(fitting - 10);
+  const smaller = await width();
+  await page.keyboard.press('+');
+  await expect.poll(width).toBeGreaterThan(smaller + 10);
+  await onBench(page, 'name').hover();
+  await page.keyboard.down('Control');
+  await page.mouse.wheel(0, 400);
+  await page.keyboard.up('Control');
+  await expect.poll(width).toBeLessThan(fitting - 10);
+  await page.keyboard.press('0');
+  await expect.poll(width).toBe(fitting);
+});
+
+test('Alt over another part measures how far it is, in px of the window', async ({ page }) => {
+  await openDemo(page, 'templates', 'part=name');
+  await onBench(page, 'picture').hover();
+  await page.keyboard.down('Alt');
+  const middle = await middleOf(onBench(page, 'picture'));
+  await page.mouse.move(middle.x + 3, middle.y);
+  // The gap of the row.
+  await expect(page.locator('.bg-madder', { hasText: /^12$/ })).toBeVisible();
+  await page.keyboard.up('Alt');
+  await expect(page.locator('.bg-madder', { hasText: /^12$/ })).toHaveCount(0);
+});
+
+test('the border between two parts that share the room is dragged: their shares', async ({
+  page,
+}) => {
+  await openDemo(page, 'templates', 'part=figures');
+  await page.getByRole('group', { name: 'Width' }).getByRole('button', { name: 'share' }).click();
+  await parts(page).getByRole('button', { name: /^row/ }).click();
+  const border = await middleOf(page.locator('[data-shares]'));
+  await page.mouse.move(border.x, border.y);
+  await page.mouse.down();
+  await page.mouse.move(border.x + 60, border.y, { steps: 6 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: /^Undo: Shares/ })).toBeVisible();
+  await parts(page)
+    .getByRole('button', { name: /^words/ })
+    .click();
+  await expect
+    .poll(async () => Number(await page.getByRole('spinbutton', { name: /share/i }).inputValue()))
+    .toBeGreaterThan(1);
+});
+
+test('a thread is pulled off, and laid to a property, in one step each', async ({ page }) => {
+  await openDemo(page, 'templates', 'part=price');
+  const end = () => page.getByRole('button', { name: /^Thread from price to text of price/ });
+  const before = await rowsOf(page, 1);
+  const colour = await middleOf(page.getByText('style', { exact: true }).first());
+  const from = await middleOf(end());
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(colour.x, colour.y, { steps: 6 });
+  await expect(page.getByText('→ style of price')).toBeVisible();
+  await page.mouse.up();
+  await expect(
+    page.getByRole('button', { name: 'Undo: Lay price → style of price' }),
+  ).toBeVisible();
+  await page.getByRole('button', { name: /^Undo: Lay/ }).click();
+  await expect.poll(() => rowsOf(page, 1)).toEqual(before);
+  await end().press('Delete');
+  await expect(end()).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo: Pull price off price' }).click();
+  await expect(end()).toHaveCount(1);
+});

@@ -34,10 +34,7 @@ export function SpreadLine({ spread, words }: SpreadLineProps) {
         ends.measure !== 'truth' &&
         (['smallest', 'largest'] as const).map((end, at) => (
           <To key={end} item={ends[end].item}>
-            {endWords[ends.measure][at]}{' '}
-            <bdi className="inline-block max-w-40 truncate align-bottom text-ink">
-              {words(end, ends)}
-            </bdi>
+            {endWords[ends.measure][at]} <bdi className="text-ink">{words(end, ends)}</bdi>
           </To>
         ))}
       {missingCount > 0 && (
@@ -62,7 +59,7 @@ function To({ item, isBad = false, children }: ToProps) {
     <button
       type="button"
       title="Have this item at hand"
-      className={`underline decoration-rule underline-offset-2 ${isBad ? 'text-madder' : ''}`}
+      className={`max-w-full truncate text-start underline decoration-rule underline-offset-2 ${isBad ? 'text-madder' : ''}`}
       onClick={() => void handItem(item)}
     >
       {children}

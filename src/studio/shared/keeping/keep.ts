@@ -143,9 +143,9 @@ export function onTakenOver(listener: () => void): void {
 }
 
 function recordNow(id: string) {
-  const { history, view, loadsOutside } = useSession.getState();
+  const { history, tried, view, loadsOutside } = useSession.getState();
   if (history === undefined) return undefined;
-  const { project } = history;
+  const project = tried?.history === history ? tried.kept : history.project;
   const itemCount = view?.itemCount ?? 0;
   return { id, project, itemCount, writer: pageId, loadsOutside, preview: previewNow() };
 }

@@ -3,6 +3,7 @@ import {
   edits,
   type History,
   makeEdit,
+  type Project,
   redo,
   undo,
   withId,
@@ -119,10 +120,21 @@ export function stepForward(): void {
 }
 
 /** A new state of the project: to the window first, then into this browser. Done when its rows are shown. */
-export async function showHistory(history: History): Promise<void> {
-  useSession.setState({ history, keeping: { kind: 'keeping' } });
-  const { project } = history;
+export function showHistory(history: History): Promise<void> {
+  useSession.setState({ tried: undefined, keeping: { kind: 'keeping' } });
   keepSoon();
+  return showOnly(history);
+}
+
+/** The same of a history whose last step nobody has taken yet: what was there before is kept. */
+export function showTried(history: History, kept: Project): Promise<void> {
+  useSession.setState({ tried: { history, kept } });
+  return showOnly(history);
+}
+
+async function showOnly(history: History): Promise<void> {
+  useSession.setState({ history });
+  const { project } = history;
   const view = await engine().update(project, wantedRange(), currentNow()?.list?.id);
   if (useSession.getState().history?.project !== project) return;
   showFrame(view);

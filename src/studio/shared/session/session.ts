@@ -49,6 +49,8 @@ export interface Foreseen {
 export interface Session {
   readonly id: string | undefined;
   readonly history: History | undefined;
+  /** What is shown but only tried, and the project that is kept meanwhile. */
+  readonly tried: { readonly history: History; readonly kept: Project } | undefined;
   readonly view: Frame | undefined;
   /** Counts over all items, as of the version that they were taken for. */
   readonly survey: Survey & { readonly edition: number };
@@ -84,6 +86,7 @@ export interface Session {
 export const noSession: Omit<Session, 'survey'> = {
   id: undefined,
   history: undefined,
+  tried: undefined,
   view: undefined,
   readFindings: [],
   keeping: { kind: 'kept' },

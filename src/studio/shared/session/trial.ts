@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { type Edit, type History, makeEdit } from '../../../core/project';
-import { showHistory, whyNotNow } from './editing';
+import { refused, showHistory, showTried, whyNotNow } from './editing';
 import { whyPastLimits } from './limits';
 import { useSession } from './session';
 
@@ -34,7 +34,9 @@ export function startTrial(): Trial {
     isShowing = true;
     while (next !== undefined && next !== shown && isMine()) {
       shown = next;
-      await showHistory(shown);
+      await (shown === before || before === undefined
+        ? showHistory(shown)
+        : showTried(shown, before.project));
     }
     isShowing = false;
   };
@@ -54,13 +56,19 @@ export function startTrial(): Trial {
       }
       const made = makeEdit(before, edit);
       if (!made.ok) return made.error;
-      const past = whyPastLimits(before.project, made.value.project);
-      if (past === undefined) put(made.value);
-      return past;
+      put(made.value);
+      return undefined;
     },
     take() {
-      settle();
+      const taken = next;
+      const isTaken = taken !== undefined && isMine();
       isOver = true;
+      if (!isTaken || before === undefined || taken === before) return settle();
+      // That takes as long as a frame, so it is asked once, of what is to stay.
+      const past = whyPastLimits(before.project, taken.project);
+      if (past !== undefined) refused(taken.done.at(-1)?.name ?? '', past);
+      shown = past === undefined ? taken : before;
+      void showHistory(shown);
     },
     leave() {
       if (isOver) return;

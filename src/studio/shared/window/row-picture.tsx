@@ -22,5 +22,5 @@ export function RowPicture({ plan, entry, pictures, scheme = 'light', other }: R
     bindRow(row, entry, urls);
     host.current?.replaceChildren(row.element);
   }, [plan, entry, urls]);
-  return <div ref={host} className={`scheme-${scheme} pointer-events-none overflow-hidden`} />;
+  return <div ref={host} inert className={`scheme-${scheme} overflow-hidden`} />;
 }

@@ -108,7 +108,7 @@ function TemplateScreen({ selection, isText }: TemplateScreenProps) {
     () => (
       <>
         <SpaceBar selection={soon} />
-        <Split name="extremes" words="Height of the extremes" max={0.6} first={150}>
+        <Split name="extremes" words="Height of the extremes" max={0.6} first={96}>
           <Extremes selection={soon} />
         </Split>
       </>

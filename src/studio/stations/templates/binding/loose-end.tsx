@@ -2,7 +2,6 @@ import type { ReactNode } from 'react';
 import type { Binding } from '../../../../core/templates';
 import { makeExpression, pathText, type ValueType } from '../../../../core/values';
 import { markOf } from '../../../shared/controls/typed';
-import { make } from '../../../shared/session/editing';
 import { takeValues } from '../bench/dragging/takers';
 import { fieldsSeen, type Selection } from '../selection';
 import { bindPath, type Place } from './binding-edits';
@@ -24,7 +23,7 @@ export function LooseEnd({ selection, place, words, binding = '' }: LooseEndProp
       ref={(element) =>
         takeValues(element, {
           words: `→ ${words} of ${place.part}`,
-          take: (path) => void make(bindPath(place, pathText(path), binding)),
+          edit: (path) => bindPath(place, pathText(path), binding),
         })
       }
     >

@@ -75,7 +75,7 @@ export function Bands({ selection, drawn, at }: BandsProps) {
               <span
                 title="Their shares: drag"
                 data-shares={index}
-                className="absolute bottom-0 h-2 w-full rounded-sm bg-walnut"
+                className="absolute bottom-[14%] h-[24%] min-h-3 w-full cursor-col-resize rounded-sm bg-walnut"
                 onPointerDown={(event) => dragShares(event, selection, [one, other])}
               />
             )}

@@ -117,7 +117,7 @@ export function dragValue(
       trial.leave();
       clearMarks();
       if (taker !== undefined) {
-        taker.take(path);
+        make(taker.edit(path));
         return;
       }
       const landed = landedAt(at, dragged);

@@ -1,10 +1,11 @@
+import type { Edit } from '../../../../../core/project';
 import type { Point } from './landing';
 
 /** Something outside of the row that takes a value which is carried to it. */
-interface Taker {
+export interface Taker {
   /** What it would do with it. */
   readonly words: string;
-  readonly take: (path: readonly string[]) => void;
+  readonly edit: (path: readonly string[]) => Edit;
 }
 
 const takers = new WeakMap<Element, Taker>();

@@ -9,6 +9,7 @@ import { type Selection, select } from '../../selection';
 import { clearMarks, showMarks } from '../dragging/drag-marks';
 import { landedAt, type Point } from '../dragging/landing';
 import { followPointer } from '../dragging/pointer-drag';
+import { type Taker, takerAt } from '../dragging/takers';
 import { drawnBox, drawnRow } from '../drawn';
 
 /** A thread as it lies: from a value to a property of a part. */
@@ -27,7 +28,7 @@ interface ThreadEndsProps {
   readonly selection: Selection;
 }
 
-/** The ends of the selected part's threads: pulled off with Delete or by dragging them away, or laid to another part. */
+/** The ends of the selected part's threads: pulled off with Delete or by dragging them away, or laid to another part or property. */
 export function ThreadEnds({ threads, selection }: ThreadEndsProps) {
   return threads.map((thread) => {
     const { id, end, value, place } = thread;
@@ -66,6 +67,13 @@ function pulledOff({ place, isAlone, value }: LaidThread, { template }: Selectio
   return { ...edit, name: `Pull ${value.join('.')} off ${place.part}` };
 }
 
+/** A property has the value of the thread from now on, in one step; the one before has it no more. */
+function layTo({ words, edit }: Taker, thread: LaidThread, selection: Selection): void {
+  const off = pulledOff(thread, selection);
+  if (typeof off === 'string') makeOrSay(off);
+  else make(inOneStep(`Lay ${thread.value.join('.')} ${words}`, [off, edit(thread.value)]));
+}
+
 function pullThread(event: React.PointerEvent, thread: LaidThread, selection: Selection): void {
   const root = selection.template.row;
   const targetAt = (at: Point): string | undefined => {
@@ -77,14 +85,17 @@ function pullThread(event: React.PointerEvent, thread: LaidThread, selection: Se
   };
   followPointer(event, {
     onMove: (at) => {
-      const part = targetAt(at);
+      const taker = takerAt(at);
+      const part = taker === undefined ? targetAt(at) : undefined;
       showMarks({
         landed: part === undefined ? undefined : { kind: 'part', part },
-        chip: { ...at, words: part === undefined ? 'off' : `→ ${part}` },
+        chip: { ...at, words: taker?.words ?? (part === undefined ? 'off' : `→ ${part}`) },
       });
     },
     onDrop: (at) => {
       clearMarks();
+      const taker = takerAt(at);
+      if (taker !== undefined) return layTo(taker, thread, selection);
       const id = targetAt(at);
       if (id === thread.place.part) return;
       const off = pulledOff(thread, selection);
