@@ -458,3 +458,25 @@ test('a thread is pulled off, and laid to a property, in one step each', async (
   await page.getByRole('button', { name: 'Undo: Pull price off price' }).click();
   await expect(end()).toHaveCount(1);
 });
+
+test('F2 names the part, on the bench too; whatever it is called, it goes on as it is', async ({
+  page,
+}) => {
+  await openDemo(page, 'templates', 'part=price');
+  const field = page.getByRole('textbox', { name: /^Name of / });
+  await bench(page).focus();
+  await page.keyboard.press('F2');
+  await field.fill('left as it was');
+  await page.keyboard.press('Escape');
+  await expect(bench(page)).toBeFocused();
+  await expect(selected(page)).toHaveText(/^price/);
+  for (const name of ['constructor', 'to-string', 'p-icon', '__proto__']) {
+    await page.keyboard.press('F2');
+    await field.fill(name);
+    await page.keyboard.press('Enter');
+    await expect(bench(page)).toBeFocused();
+    await page.keyboard.press('Control+ArrowRight');
+    await page.keyboard.press('Control+z');
+    await expect.poll(async () => (await rowsOf(page, 1))[0]).toContain('€14.50');
+  }
+});

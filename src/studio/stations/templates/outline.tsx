@@ -20,7 +20,7 @@ import Tag from 'lucide-react/icons/tag';
 import TextCursor from 'lucide-react/icons/text-cursor';
 import ToggleRight from 'lucide-react/icons/toggle-right';
 import Type from 'lucide-react/icons/type';
-import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, useEffect, useRef } from 'react';
 import { edits } from '../../../core/project';
 import {
   type Constant,
@@ -37,6 +37,7 @@ import { writesText } from '../../shared/controls/writes-text';
 import { partEvents } from './bench/part-events';
 import { makeAndSelect } from './commands/does';
 import { hiddenKey, toggleHidden, useHidden } from './commands/hiding';
+import { endNaming, startNaming, useNaming } from './commands/naming';
 import { type Selection, select, selectAlso } from './selection';
 
 /** The template's parts as a tree: keys as on the bench, up and down through the lines. */
@@ -112,7 +113,7 @@ interface PartLineProps {
 
 function PartLine({ part, depth, selection }: PartLineProps) {
   const { template, parts } = selection;
-  const [isNaming, setNaming] = useState(false);
+  const isNaming = useNaming((naming) => naming.part === part.id);
   const { hidden } = useHidden();
   const isHidden = hidden.has(hiddenKey(template.id, part.id));
   const isChosen = parts.some(({ id }) => id === part.id);
@@ -129,7 +130,7 @@ function PartLine({ part, depth, selection }: PartLineProps) {
           <NameField
             name={name}
             onName={(wish) => {
-              setNaming(false);
+              endNaming();
               if (wish !== undefined)
                 makeAndSelect(selection, edits.renamePart(template.id, part.id, wish));
             }}
@@ -143,9 +144,11 @@ function PartLine({ part, depth, selection }: PartLineProps) {
             onClick={(event) =>
               event.shiftKey ? selectAlso(selection, part.id) : select([part.id])
             }
-            onDoubleClick={() => setNaming(true)}
+            onDoubleClick={() => startNaming(part.id)}
             onKeyDown={(event) => {
-              if (event.key === 'F2') setNaming(true);
+              if (event.key !== 'F2') return;
+              event.stopPropagation();
+              startNaming(part.id);
             }}
           >
             <span className="max-w-[65%] shrink-0 truncate">{name}</span>

@@ -9,6 +9,7 @@ import {
 import { keyOf } from '../../../shared/controls/key-of';
 import { refused } from '../../../shared/session/editing';
 import { toggleHidden } from '../commands/hiding';
+import { startNaming } from '../commands/naming';
 import { doCommand, partCommands } from '../commands/part-commands';
 import { type Selection, select, selectAlso } from '../selection';
 import { drawnRow } from './drawn';
@@ -54,6 +55,9 @@ function otherKey(key: string, event: KeyboardEvent, selection: Selection): bool
       return goTo(childrenOf(part)[0]);
     case 'Escape':
       return goTo(around(selection));
+    case 'F2':
+      startNaming(part.id);
+      return true;
     case 'Shift H':
       toggleHidden(selection);
       return true;
