@@ -480,3 +480,24 @@ test('F2 names the part, on the bench too; whatever it is called, it goes on as 
     await expect.poll(async () => (await rowsOf(page, 1))[0]).toContain('€14.50');
   }
 });
+
+test('a part that is to be kept once asks what its inputs are; the rows stay as they were', async ({
+  page,
+}) => {
+  await openDemo(page, 'templates', 'part=maker-and-weight');
+  const before = await rowsOf(page, 3);
+  await page.getByRole('button', { name: /^Share maker-and-weight/ }).click();
+  const asked = page.getByRole('group', { name: 'its inputs are' });
+  await expect(
+    asked.getByRole('button', { name: 'the fields that it reads', pressed: true }),
+  ).toBeFocused();
+  await page.keyboard.press('2');
+  await expect(asked.getByRole('button', { name: 'text of maker-and-weight' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(asked).toHaveCount(0);
+  await expect.poll(() => rowsOf(page, 3)).toEqual(before);
+  await page
+    .getByRole('button', { name: 'Undo: Share maker-and-weight as maker-and-weight' })
+    .click();
+  await expect.poll(() => rowsOf(page, 3)).toEqual(before);
+});

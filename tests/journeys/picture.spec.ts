@@ -56,7 +56,13 @@ test('an item that was kept stays while one goes on to others; all are on the sp
 }) => {
   await openDemo(page, 'templates', 'template=skein-brief&panel=picture');
   await screen(page).getByRole('button', { name: 'Keep the item at hand' }).click();
-  await page.getByRole('button', { name: 'last', exact: true }).click();
+  // Another one of its type.
+  await page
+    .getByRole('row', { name: /Cobweb Shetland/ })
+    .or(page.locator('.yc-row', { hasText: 'Cobweb Shetland' }))
+    .first()
+    .click();
+  await expect(screen(page).getByRole('checkbox', { name: /^at hand: Cobweb/ })).toBeChecked();
   await expect(screen(page).getByRole('checkbox', { name: 'Merino lace, undyed' })).toBeVisible();
   await screen(page).getByRole('checkbox', { name: 'Merino lace, undyed' }).check();
   const { name, bytes } = await savedAs(page, 'Save the spec sheet');

@@ -16,6 +16,7 @@ export {
   type PropertyPlace,
   usesOfTemplate,
 } from './edits';
+export { wholeValuesOf } from './edits/templates/whole-inputs';
 export { projectFileSchema } from './file/file-schema';
 export { loadLimits, type WhyPastLimits } from './file/limits';
 export { looksLikeProject } from './file/looks-like';

@@ -41,6 +41,7 @@ export {
   inputProperty,
   insertedKinds,
   isName,
+  isStanding,
   kindOf as kindOfPart,
   kinds,
   type LabelPart,

@@ -8,14 +8,18 @@ import { RowBoxes, rowPlanOf } from '../../lists';
 import {
   draftLabel,
   draftStack,
+  isStanding,
   kinds,
+  type LabelPart,
   partsOf,
+  partWithId,
   replacePart,
   type StackPart,
   withProperty,
 } from '../../templates';
 import { fieldNamed } from '../../values';
 import { type Edit, edits, freePartId } from '../edits';
+import { wholeValuesOf } from '../edits/templates/whole-inputs';
 import { makeProject } from '../make';
 import { compileFor, problemsIn } from '../problems';
 import { type Project, withId } from '../project';
@@ -115,19 +119,41 @@ const whyNot = (of: Project, edit: Edit): string => {
   return after.ok ? '' : after.error;
 };
 
-const share = (part: string, id: string) =>
-  edits.share({ template: 'plain', part }, { id, name: `The ${part}` });
+const share = (part: string, id: string, whole?: ReturnType<typeof wholeIn>) =>
+  edits.share({ template: 'plain', part }, { id, name: `The ${part}` }, whole);
+
+const wholeIn = (of: Project, id: string) => {
+  const part = partWithId(shown(of), id);
+  return part !== undefined && isStanding(part) ? wholeValuesOf(part) : [];
+};
 
 describe('a part is kept once', () => {
+  test('what a value is made of may be one input, fed where the part is used', () => {
+    const words = { expr: '`${name}: ${price * 2}`', else: 'nothing' };
+    const label: LabelPart = { part: 'label', id: 'name-and-price', text: words };
+    const added = edits.insert('plain', { within: 'row', at: 0 }, label).apply(project);
+    const after =
+      added.ok &&
+      share('name-and-price', 'tag', wholeIn(added.value, 'name-and-price')).apply(added.value);
+    if (!after || !after.ok) throw new Error('It was not shared.');
+    expect(after.value.sharedParts?.[0]).toMatchObject({
+      inputs: [{ type: 'text', name: 'name_and_price' }],
+      row: { children: [{ text: { expr: 'name_and_price', else: 'nothing' } }] },
+    });
+    const [use] = withId(after.value.templates, 'plain')?.row.children ?? [];
+    expect(use).toMatchObject({ inputs: { name_and_price: { expr: words.expr } } });
+    expect(drawn(after.value)).toEqual(drawn(added.value));
+  });
+
   test('where it stood nothing changes, however often something is shared', () => {
     const before = drawn(project);
     fc.assert(
-      fc.property(fc.array(fc.nat(), { maxLength: 4 }), (picks) => {
+      fc.property(fc.array(fc.tuple(fc.nat(), fc.boolean()), { maxLength: 4 }), (picks) => {
         let now = project;
-        for (const [at, pick] of picks.entries()) {
+        for (const [at, [pick, isWhole]] of picks.entries()) {
           const ids = partIds(now);
           const part = ids[pick % ids.length] ?? 'row';
-          const after = share(part, `kept-${at}`).apply(now);
+          const after = share(part, `kept-${at}`, isWhole ? wholeIn(now, part) : []).apply(now);
           if (after.ok) now = after.value;
         }
         expect(drawn(now)).toEqual(before);

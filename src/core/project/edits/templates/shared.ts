@@ -27,9 +27,17 @@ import { shownTemplate, withRows, writtenRows } from '../../rows/rows';
 import { fieldsRead, sharedIn } from '../../rows/shared-parts';
 import type { Edit } from '../edit';
 import { editRow, type PartPlace } from './row-edit';
+import { type FedProperty, withWholeInputs } from './whole-inputs';
 
-/** Keeps a part in the project and uses it where it stood: what it reads of the item are its inputs. */
-export function share(place: PartPlace, { id, name }: Pick<SharedPart, 'id' | 'name'>): Edit {
+/**
+ * Keeps a part in the project and uses it where it stood: what it reads of the item are its inputs.
+ * `whole`: values that are one input each, whatever they are made of.
+ */
+export function share(
+  place: PartPlace,
+  { id, name }: Pick<SharedPart, 'id' | 'name'>,
+  whole: readonly FedProperty[] = [],
+): Edit {
   const words = `Share ${place.part} as ${name}`;
   return {
     name: words,
@@ -44,17 +52,25 @@ export function share(place: PartPlace, { id, name }: Pick<SharedPart, 'id' | 'n
       const ofItem = withId(project.types, template.type)?.fields ?? [];
       const fields = fieldsAt(template.row, { part: place.part, property: '' }, ofItem);
       let kept: SharedPart | undefined;
+      let whyNot = 'That part can’t be shared.';
       const used = editRow(words, place, (row, part) => {
         if (part === row.id) return undefined;
         return replacePart(row, part, (old) => {
           if (old.part === 'run') return old;
-          const row = rowOf(old);
-          const inputs = fieldsRead(row, fields, project).map(inputOf);
+          const made = withWholeInputs(rowOf(old), whole, fields, project);
+          if (typeof made === 'string') {
+            whyNot = made;
+            return old;
+          }
+          const { row, fed } = made;
+          const read = fieldsRead(row, fields, project).map(inputOf);
+          const inputs = [...read, ...made.inputs];
           kept = { id, name, inputs, row };
-          return standingUse(old, id, inputs);
+          const use = standingUse(old, id, inputs);
+          return whole.length === 0 ? use : { ...use, inputs: { ...fedByName(read), ...fed } };
         });
       }).apply(project);
-      if (!used.ok || kept === undefined) return failed('That part can’t be shared.');
+      if (!used.ok || kept === undefined) return failed(whyNot);
       return ok({ ...used.value, sharedParts: [...(used.value.sharedParts ?? []), kept] });
     },
   };

@@ -25,6 +25,7 @@ import {
   removeIt,
   shareIt,
   unwrapIt,
+  waysToShare,
   whyNotDo,
   wraps,
 } from '../commands/part-commands';
@@ -78,6 +79,13 @@ export function PartLine({ selection }: { readonly selection: Selection }) {
             key: wrapKeys[at] ?? '',
             edit: command.edit(selection),
           }))}
+        />
+      )}
+      {writing?.kind === 'sharing' && (
+        <ArrowChoices
+          selection={selection}
+          words="its inputs are"
+          choices={waysToShare(selection).map((way, at) => ({ ...way, key: String(at + 1) }))}
         />
       )}
       {!isWriting && (

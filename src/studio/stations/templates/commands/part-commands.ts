@@ -1,8 +1,9 @@
 import { freeId } from '../../../../core/base';
-import { type Edit, edits } from '../../../../core/project';
-import { prefixOf, type Side, stepFrom } from '../../../../core/templates';
+import { type Edit, edits, wholeValuesOf } from '../../../../core/project';
+import { isStanding, type Part, prefixOf, type Side, stepFrom } from '../../../../core/templates';
 import { whyNot } from '../../../shared/session/editing';
 import { usedIds } from '../../../shared/session/session';
+import { startSharing } from '../bench/writing/writing';
 import type { Selection } from '../selection';
 import { makeAndSelect } from './does';
 import { resized } from './resizing';
@@ -14,6 +15,8 @@ export interface PartCommand {
   readonly key: string | undefined;
   /** The edit; a text: why it can't be made. What is grey asks the same. */
   readonly edit: (selection: Selection) => Edit | string;
+  /** Asks first, where there is something to ask; undefined: there is not. */
+  readonly ask?: (selection: Selection) => (() => void) | undefined;
 }
 
 const placeOf = ({ template, parts }: Selection) => ({
@@ -86,12 +89,32 @@ export const removeIt: PartCommand = {
 export const shareIt: PartCommand = {
   name: 'Keep it once, for other places too',
   key: undefined,
-  edit: ({ template, part }) => {
-    const name = part.id.slice(prefixOf(part.id).length);
-    const id = freeId(name, usedIds().sharedParts);
-    return edits.share({ template: template.id, part: part.id }, { id, name });
-  },
+  edit: (selection) => sharing(selection),
+  ask: ({ part }) => (wholeIn(part).length === 0 ? undefined : startSharing),
 };
+
+const wholeIn = (part: Part) => (isStanding(part) ? wholeValuesOf(part) : []);
+
+/** `whole`: values that are one input each. */
+function sharing({ template, part }: Selection, whole?: ReturnType<typeof wholeIn>): Edit {
+  const name = part.id.slice(prefixOf(part.id).length);
+  const id = freeId(name, usedIds().sharedParts);
+  return edits.share({ template: template.id, part: part.id }, { id, name }, whole);
+}
+
+/** What the inputs of a shared part may be: the fields that it reads, or what its values give. */
+export function waysToShare(
+  selection: Selection,
+): readonly { readonly words: string; readonly edit: Edit }[] {
+  const whole = wholeIn(selection.part);
+  const inWords = ({ part, property }: (typeof whole)[number]) =>
+    `${property} of ${part.slice(prefixOf(part).length)}`;
+  return [
+    { words: 'the fields that it reads', edit: sharing(selection) },
+    ...whole.map((one) => ({ words: inWords(one), edit: sharing(selection, [one]) })),
+    ...(whole.length > 1 ? [{ words: 'all of these', edit: sharing(selection, whole) }] : []),
+  ];
+}
 
 export const partCommands: readonly PartCommand[] = [
   ...moves,
@@ -111,7 +134,12 @@ export function whyNotDo({ edit }: PartCommand, selection: Selection): string | 
 }
 
 /** Does it. Why it was not done, if it wasn't. */
-export function doCommand({ edit }: PartCommand, selection: Selection): string | undefined {
+export function doCommand({ edit, ask }: PartCommand, selection: Selection): string | undefined {
   const made = edit(selection);
+  const asking = typeof made === 'string' ? undefined : ask?.(selection);
+  if (asking !== undefined) {
+    asking();
+    return undefined;
+  }
   return typeof made === 'string' ? made : makeAndSelect(selection, made);
 }

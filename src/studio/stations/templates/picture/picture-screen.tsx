@@ -164,9 +164,10 @@ function useOffered({ template, part }: Selection, picked: readonly Shown[]): re
   );
   return useMemo(() => {
     if (item < 0) return [];
-    const title = atHand?.item === item ? atHand.title : 'the first item';
+    const own = atHand?.item === item ? atHand.title : undefined;
+    const title = own ?? 'the first item';
     const all = [
-      { item, reason: `at hand: ${title}`, title },
+      { item, reason: own === undefined ? title : `at hand: ${own}`, title },
       ...picked.map((each) => ({ ...each, title: each.reason })),
       ...(extremes ?? []).map((each) => ({
         item: each.item,

@@ -5,6 +5,8 @@ import type { Landing } from '../../../../../core/templates';
 export type Writing =
   | { readonly kind: 'binding'; readonly first: string }
   | { readonly kind: 'wrapping' }
+  /** Which inputs a shared part has is asked. */
+  | { readonly kind: 'sharing' }
   /** Undefined: where is asked. */
   | { readonly kind: 'inserting'; readonly landing: Landing | undefined };
 
@@ -19,6 +21,8 @@ export const startInserting = (landing?: Landing): void =>
   useWriting.setState({ writing: { kind: 'inserting', landing } });
 
 export const startWrapping = (): void => useWriting.setState({ writing: { kind: 'wrapping' } });
+
+export const startSharing = (): void => useWriting.setState({ writing: { kind: 'sharing' } });
 
 /** Ends it; the keys are the bench's again. */
 export function endWriting(): void {
