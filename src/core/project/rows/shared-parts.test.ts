@@ -131,18 +131,15 @@ describe('a part is kept once', () => {
   test('what a value is made of may be one input, fed where the part is used', () => {
     const words = { expr: '`${name}: ${price * 2}`', else: 'nothing' };
     const label: LabelPart = { part: 'label', id: 'name-and-price', text: words };
-    const added = edits.insert('plain', { within: 'row', at: 0 }, label).apply(project);
-    const after =
-      added.ok &&
-      share('name-and-price', 'tag', wholeIn(added.value, 'name-and-price')).apply(added.value);
-    if (!after || !after.ok) throw new Error('It was not shared.');
-    expect(after.value.sharedParts?.[0]).toMatchObject({
+    const added = edited(project, edits.insert('plain', { within: 'row', at: 0 }, label));
+    const after = edited(added, share('name-and-price', 'tag', wholeIn(added, 'name-and-price')));
+    expect(after.sharedParts?.[0]).toMatchObject({
       inputs: [{ type: 'text', name: 'name_and_price' }],
       row: { children: [{ text: { expr: 'name_and_price', else: 'nothing' } }] },
     });
-    const [use] = withId(after.value.templates, 'plain')?.row.children ?? [];
+    const [use] = withId(after.templates, 'plain')?.row.children ?? [];
     expect(use).toMatchObject({ inputs: { name_and_price: { expr: words.expr } } });
-    expect(drawn(after.value)).toEqual(drawn(added.value));
+    expect(drawn(after)).toEqual(drawn(added));
   });
 
   test('where it stood nothing changes, however often something is shared', () => {
