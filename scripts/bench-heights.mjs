@@ -27,8 +27,6 @@ export async function benchHeights(itemCount, median, note) {
     minify: true,
     format: 'esm',
     logLevel: 'warning',
-    // What it takes of Node is never asked for in a page.
-    external: ['fs', 'path'],
   });
   const files = {
     '/': join(root, 'tests/bench/heights.html'),

@@ -60,8 +60,8 @@ async function bundle() {
     format: 'esm',
     jsx: 'automatic',
     define: { 'process.env.NODE_ENV': '"production"' },
-    // What the unwrapping of fonts takes of Node is never asked for in a page.
-    external: ['fs', 'path'],
+    // What drawing takes of Node is never asked for in a page.
+    external: ['module'],
     logLevel: 'warning',
   });
   return outdir;
