@@ -1,14 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { build } from 'esbuild';
-import {
-  type DrawnIn,
-  drawnRow,
-  type LaidRow,
-  type Letters,
-  layRow,
-  rowColours,
-} from '../../src/core/drawing';
+import { type DrawnIn, drawnRow, type LaidRow, type Letters, layRow } from '../../src/core/drawing';
 import { RowBoxes } from '../../src/core/lists';
+import { colourOfRows } from '../../src/core/templates';
 import { chromiumBreaks, paragraphsOfRuns, TextMeasures } from '../../src/core/text';
 import { FileShapes } from '../../src/engine/drawing/glyph-shapes';
 import { chainFor, familiesFor } from '../../src/engine/measuring';
@@ -112,6 +106,16 @@ globalThis.strangePixels = async (one, other, places, tolerance) => {
 const fewPixels = 40;
 const smallShare = 0.0025;
 
+/** By what style sheets call them. */
+const windowColours = {
+  ground: colourOfRows('ground'),
+  ink: colourOfRows('ink'),
+  ash: colourOfRows('ash'),
+  rule: colourOfRows('rule'),
+  blank: colourOfRows('soft'),
+  missing: colourOfRows('madder'),
+};
+
 interface Place {
   readonly x: number;
   readonly y: number;
@@ -123,7 +127,7 @@ declare global {
   function showRows(
     cases: readonly unknown[],
     face: string,
-    colours: typeof rowColours,
+    colours: typeof windowColours,
     picture: string,
   ): Promise<readonly Place[]>;
   function showDrawings(svgs: readonly string[], places: readonly Place[]): Promise<void>;
@@ -194,7 +198,7 @@ export async function compareDrawings(task: {
   });
   await page.evaluate((ground) => {
     document.documentElement.style.background = ground;
-  }, rowColours.ground.light);
+  }, windowColours.ground.light);
   await loadFaces(page, texts, faceOf(language));
   const laid = cases.map((row): LaidRow => {
     const boxes = new RowBoxes(row.plan, { ratio: 1, textSize: row.textSize });
@@ -215,7 +219,7 @@ export async function compareDrawings(task: {
     const shrunk = some.map((row, i) => ({ ...row, shrunk: rows[i]?.boxes.shrunk ?? [] }));
     const places = await page.evaluate(
       ([cases, face, colours, picture]) => showRows(cases, face, colours, picture),
-      [shrunk, faceOf(language), rowColours, picture] as const,
+      [shrunk, faceOf(language), windowColours, picture] as const,
     );
     const theirs = await page.screenshot({ fullPage: true });
     let ids = 0;

@@ -1,9 +1,15 @@
 import type { TextDirection } from '../base';
 import type { LayoutNode } from '../layout';
 import type { PartPlan, RowLabel } from '../lists';
-import { type Constant, colourOf, type EntryValue, type Tokens } from '../templates';
+import {
+  type Constant,
+  colourOf,
+  colourOfRows,
+  type EntryValue,
+  type RowColour,
+  type Tokens,
+} from '../templates';
 import type { LaidGlyph, LaidText } from '../text';
-import { rowColours } from './colours';
 import type { Box } from './svg';
 
 /** A picture that a drawing can hold. */
@@ -84,8 +90,8 @@ export function colourSaid(
   return fullHex(colourOf(tokens.colours, said(property, part))?.[scheme]);
 }
 
-export const rowColour = ({ scheme }: DrawnIn, name: keyof typeof rowColours): string =>
-  rowColours[name][scheme];
+export const rowColour = ({ scheme }: DrawnIn, name: RowColour): string =>
+  colourOfRows(name)[scheme];
 
 /** #RGB as #RRGGBB. */
 export const fullHex = (colour: string | undefined): string | undefined =>

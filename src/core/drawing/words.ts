@@ -47,7 +47,7 @@ function drawnPiece(sketch: Sketch, piece: Piece, run: RunWords, place: PiecePla
   const ink = inkOf(sketch, run.part);
   const { ascent, descent } = extentsOf(sketch, run);
   const ground = { ...place, y: place.y - ascent, height: ascent + descent };
-  const behind = run.look === 'code' ? rounded(ground, 3, filled(rowColour(sketch, 'blank'))) : '';
+  const behind = run.look === 'code' ? rounded(ground, 3, filled(rowColour(sketch, 'soft'))) : '';
   // As Chromium draws such lines: in whole device px.
   const thickness = Math.max(1, (run.font.sizePx * ratio) / 10);
   const stripe = (y: number) => {

@@ -1,5 +1,5 @@
 import { contrastOn, ownValue } from '../base';
-import { type Colour, colourOf, type EntryValue, styleNamed } from '../templates';
+import { colourOf, colourOfRows, type EntryValue, styleNamed } from '../templates';
 import type { PartPlan, RowPlan } from './frame';
 
 /** Where a value comes from: the plan, or a slot of an entry. */
@@ -18,7 +18,7 @@ export interface TextOnGround {
 }
 
 /** What is behind all rows, in both schemes. */
-const behindAll: Pick<Colour, 'light' | 'dark'> = { light: '#ffffff', dark: '#1e1c22' };
+const behindAll = colourOfRows('ground');
 
 /** The texts of a row that stand on colours; on a picture, nobody knows what is behind them. */
 export function textsOnGrounds({ row, slots }: Pick<RowPlan, 'row' | 'slots'>): TextOnGround[] {

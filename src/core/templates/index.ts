@@ -97,9 +97,11 @@ export {
 export {
   type Colour,
   colourOf,
+  colourOfRows,
   knownName,
   neutralColours,
   neutralSpacing,
+  type RowColour,
   type SpacingStep,
   type Tokens,
 } from './tokens';

@@ -44,6 +44,15 @@ export const neutralColours: readonly Colour[] = [
   { name: 'heather', light: '#6d4a84', dark: '#be9cd4' },
 ];
 
+/** What every row has of itself, whatever its project says: as the window's style sheet has it. */
+export type RowColour = 'ground' | 'ink' | 'ash' | 'rule' | 'soft' | 'madder';
+
+export function colourOfRows(name: RowColour): Colour {
+  const colour = neutralColours.find((each) => each.name === name);
+  if (colour === undefined) throw new Error(`There is no colour ${name} of rows.`);
+  return colour;
+}
+
 /** A colour as items bring it (CSS Color 4, section 5.2). */
 const hex = /^#(?:[0-9a-f]{3}|[0-9a-f]{6}|[0-9a-f]{8})$/i;
 

@@ -47,8 +47,17 @@ export async function lettersAs(
   const { FileShapes } = await import('./glyph-shapes');
   const tables = new Map<string, Uint8Array>();
   for (const [at, { file }] of slices.entries())
-    tables.set(file, await unwrapped(contents[at] ?? new Uint8Array()));
+    tables.set(file, await unwrappedOnce(contents[at] ?? new Uint8Array()));
   return { letters: { kind, shapes: new FileShapes(tables) }, faces: [] };
+}
+
+const unwrappedBy = new WeakMap<Uint8Array, Promise<Uint8Array>>();
+
+/** Rows are drawn again with each edit: their fonts are the same. */
+function unwrappedOnce(file: Uint8Array): Promise<Uint8Array> {
+  const before = unwrappedBy.get(file) ?? unwrapped(file);
+  unwrappedBy.set(file, before);
+  return before;
 }
 
 /** The slices that draw any letter, each once. */

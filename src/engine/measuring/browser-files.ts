@@ -9,8 +9,17 @@ async function fetched(file: string): Promise<Response> {
   return answer;
 }
 
-/** A file of the faces that rows are drawn in. */
-export async function browserFace(file: string): Promise<Uint8Array> {
+const faces = new Map<string, Promise<Uint8Array>>();
+
+/** A file of the faces that rows are drawn in; one that did not come is asked for again. */
+export function browserFace(file: string): Promise<Uint8Array> {
+  const before = faces.get(file) ?? fetchedFace(file);
+  faces.set(file, before);
+  before.catch(() => faces.delete(file));
+  return before;
+}
+
+async function fetchedFace(file: string): Promise<Uint8Array> {
   const answer = await fetch(`/faces/${file}`);
   if (!answer.ok) throw new Error(`The font ${file} is not there: ${answer.status}.`);
   return new Uint8Array(await answer.arrayBuffer());

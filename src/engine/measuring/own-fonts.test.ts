@@ -2,25 +2,13 @@ import { readFileSync } from 'node:fs';
 import { deflateSync } from 'node:zlib';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
+import { tablesOf } from '../../../tests/support/font-tables';
 import { ownFontFile } from '../../../tests/support/own-font';
 import { unwrapped } from './font-tables';
 import { ownFonts } from './own-fonts';
 
 const file = readFileSync(ownFontFile);
 const base64 = (bytes: Uint8Array) => Buffer.from(bytes).toString('base64');
-
-/** The tables of a font file, by their tags. Standard: OpenType, table directory. */
-function tablesOf(font: Uint8Array): ReadonlyMap<string, Buffer> {
-  const view = Buffer.from(font);
-  return new Map(
-    Array.from({ length: view.readUInt16BE(4) }, (_, at) => {
-      const entry = 12 + 16 * at;
-      const start = view.readUInt32BE(entry + 8);
-      const bytes = view.subarray(start, start + view.readUInt32BE(entry + 12));
-      return [view.toString('latin1', entry, entry + 4), bytes];
-    }),
-  );
-}
 
 /** Wraps tables as WOFF 1.0 has them, those compressed that become smaller. */
 function asWoff(tables: ReadonlyMap<string, Buffer>): Buffer {

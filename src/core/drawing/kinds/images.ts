@@ -25,7 +25,7 @@ export const image: DrawPart = (sketch) => {
   const instead = pictureSaid(sketch, 'instead');
   if (instead !== undefined)
     return around + contentIn(sketch, shown, drawnIn(instead, shown.box, fitSaid(sketch)));
-  return around + dashed(box, radius, rowColour(sketch, 'missing'));
+  return around + dashed(box, radius, rowColour(sketch, 'madder'));
 };
 
 interface Shown {

@@ -4,6 +4,7 @@ import { Face, Font, Blob as FontBlob } from 'harfbuzzjs';
 import { expect, test } from 'vitest';
 import wawoff2 from 'wawoff2/decompress.js';
 import { families } from '../../../../scripts/fonts/families.mjs';
+import { tablesOf } from '../../../../tests/support/font-tables';
 import { ownFontFile } from '../../../../tests/support/own-font';
 import { unwrapped } from '../font-tables';
 
@@ -12,19 +13,6 @@ const files = [
   ...families().flatMap(({ slices }) => [slices[0]?.file, slices.at(-1)?.file]),
   ownFontFile,
 ].filter((file) => file !== undefined);
-
-/** Tables by their tags. Standard: OpenType, table directory. */
-function tablesOf(font: Uint8Array): ReadonlyMap<string, Buffer> {
-  const view = Buffer.from(font);
-  return new Map(
-    Array.from({ length: view.readUInt16BE(4) }, (_, at) => {
-      const entry = 12 + 16 * at;
-      const start = view.readUInt32BE(entry + 8);
-      const bytes = view.subarray(start, start + view.readUInt32BE(entry + 12));
-      return [view.toString('latin1', entry, entry + 4), bytes];
-    }),
-  );
-}
 
 const remade = new Set(['glyf', 'loca', 'head']);
 

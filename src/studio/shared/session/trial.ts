@@ -68,6 +68,8 @@ export function startTrial(): Trial {
       const past = whyPastLimits(before.project, taken.project);
       if (past !== undefined) refused(taken.done.at(-1)?.name ?? '', past);
       shown = past === undefined ? taken : before;
+      // What is still on its way to be shown is not shown after this.
+      next = shown;
       void showHistory(shown);
     },
     leave() {
