@@ -5,6 +5,7 @@ import { knownId } from '../core/templates';
 import { Entries } from './entries';
 import type { Pictures } from './parts';
 import { Pool, type PooledRow, place } from './pool';
+import { type Kinds, resizedKinds, resizeRow } from './resize';
 import { bindRow } from './row';
 import { Scroller } from './scroller';
 import { offsetOf, type Seen, seenIn } from './seen';
@@ -120,10 +121,12 @@ export class ListView {
     // Other heights of the same entries move none of those that are looked at.
     const isSameEntries = this.shown?.sequence.id === sequence.id;
     const seen = isSameEntries && !isPlaced ? this.seen() : undefined;
+    const kinds = shown.plans.map((plan) => JSON.stringify([plan.row, plan.slots, plan.tokens]));
+    this.resize(before.values(), { plans: shown.plans, kinds });
     this.shown = shown;
     this.cache.begin(shown.version, sequence.entryCount);
     this.cache.put(shown.entriesFrom, shown.entries);
-    this.kinds = shown.plans.map((plan) => JSON.stringify([plan.row, plan.slots, plan.tokens]));
+    this.kinds = kinds;
     const { arrangement } = sequence;
     this.sizer.classList.toggle(
       'yc-separated',
@@ -132,6 +135,17 @@ export class ListView {
     if (!isPlaced) this.takeLines(sequence, seen);
     this.followItems(before);
     this.draw();
+  }
+
+  /** Rows of templates that have got other sizes, and nothing else, stay and take them. */
+  private resize(rows: Iterable<PooledRow>, now: Kinds): void {
+    const resized = resizedKinds({ plans: this.shown?.plans ?? [], kinds: this.kinds }, now);
+    for (const row of resized.size === 0 ? [] : rows) {
+      const sizes = resized.get(row.kind);
+      if (sizes === undefined) continue;
+      resizeRow(row, sizes.resizes);
+      row.kind = sizes.kind;
+    }
   }
 
   private seen(): Seen | undefined {

@@ -11,9 +11,9 @@ export interface Place {
   readonly entryCount: number;
 }
 
-/** A row in the page: of one kind for its life, of one item for a while. */
+/** A row in the page: of one kind, for its life or until its template has other sizes; of one item for a while. */
 export interface PooledRow extends RowView {
-  readonly kind: string;
+  kind: string;
   /** The key of the item that it shows. */
   key: string;
   placed: Place | undefined;

@@ -6,6 +6,7 @@ import {
   type RowPlan,
   shrinkingParts,
 } from '../core/lists';
+import type { Tokens } from '../core/templates';
 import {
   type Around,
   type Direction,
@@ -37,6 +38,15 @@ export interface RowView {
   readonly leavers: readonly Leaver[];
   /** Labels that may be smaller, in the order of an entry's steps. */
   readonly shrinking: readonly HTMLElement[];
+  readonly parts: ReadonlyMap<string, DrawnPart>;
+  readonly tokens: Tokens;
+}
+
+/** How a part is drawn, by its id. */
+export interface DrawnPart {
+  readonly element: HTMLElement;
+  readonly direction: Direction;
+  readonly draw: (property: string, kind: PlanSlot['kind']) => Draw | undefined;
 }
 
 /** A row's elements for a plan, still without words. `data-part` names each part. */
@@ -49,18 +59,12 @@ export function createRow(plan: RowPlan): RowView {
     targets: plan.slots.map((slot) => targetOf(slot, byPart, plan)),
     leavers: leaversOf(plan, byPart),
     shrinking: [...shrinkingParts(plan.row)].flatMap(({ id }) => byPart.get(id)?.element ?? []),
+    parts: byPart,
+    tokens: plan.tokens,
   };
 }
 
-/** What is drawn of each part, and how. */
-type ByPart = Map<
-  string,
-  {
-    readonly element: HTMLElement;
-    readonly direction: Direction;
-    readonly draw: (property: string, kind: PlanSlot['kind']) => Draw | undefined;
-  }
->;
+type ByPart = Map<string, DrawnPart>;
 
 function leaversOf({ slots }: RowPlan, byPart: ByPart): readonly Leaver[] {
   const all = slots.flatMap(({ part, leaves }, slot) => (leaves ? [{ part, slot }] : []));

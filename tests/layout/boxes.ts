@@ -13,6 +13,7 @@ import { type RowCase, rowMaker } from './templates';
 const drawing = `
 import '../../src/render/render.css';
 import { bindRow, createRow } from '../../src/render';
+import { resizeRow, resizesTo } from '../../src/render/resize';
 globalThis.boxesOf = (cases, face) => {
   document.body.className = 'yc-list';
   document.body.style.setProperty('--row-face', face);
@@ -23,7 +24,11 @@ globalThis.boxesOf = (cases, face) => {
     };
     const made = () => createRow({ ...plan, heightPx: 0 });
     const row = bound(bound(made(), before, shrunk.map(({ byPx }) => ({ byPx: byPx + 1, wantsPx: 90 }))), values, shrunk);
-    const isAsFresh = stateOf(row.element) === stateOf(bound(made(), values, shrunk).element);
+    const fresh = stateOf(bound(made(), values, shrunk).element);
+    const others = { ...plan, row: withOtherSizes(plan.row) };
+    const resized = bound(createRow({ ...others, heightPx: 0 }), before, []);
+    resizeRow(resized, resizesTo(plan, others));
+    const isAsFresh = stateOf(row.element) === fresh && stateOf(bound(resized, values, shrunk).element) === fresh;
     row.element.style.width = widthPx + 'px';
     row.element.style.setProperty('--row-text-size', textSize);
     row.element.dir = direction;
@@ -37,6 +42,17 @@ globalThis.boxesOf = (cases, face) => {
     row.element.remove();
     return { boxes, isAsFresh };
   });
+};
+const withOtherSizes = (part) => ({
+  ...part,
+  children: part.children.map(withOtherSizes),
+  values: Object.fromEntries(Object.entries(part.values).map(([name, value]) => [name, otherSize(name, value)])),
+});
+const otherSize = (name, value) => {
+  if (value === undefined) return value;
+  if (name === 'width' || name === 'height') return value === 'fit' ? { share: 2 } : 'share' in value ? { fixed: 33 } : 'fit';
+  if (name === 'gap' || /^(min|max)(Width|Height)$/.test(name)) return value + 7;
+  return name === 'padding' ? { start: 1, end: 2, top: 3, bottom: 4 } : value;
 };
 const stateOf = (element) =>
   [element, ...element.querySelectorAll('*')]
@@ -63,7 +79,7 @@ interface PartBox {
 
 interface DrawnRow {
   readonly boxes: readonly PartBox[];
-  /** Whether the row, which showed another item before, is the same as a new one. */
+  /** Whether the row, which showed another item before, and one that had other sizes, are the same as a new one. */
   readonly isAsFresh: boolean;
 }
 

@@ -12,12 +12,12 @@ import { Mark } from '../shared/controls/mark';
 import { make, stepBack, stepForward } from '../shared/session/editing';
 import { goToFinding, useFindings } from '../shared/session/findings';
 import { go } from '../shared/session/route';
-import { useSession } from '../shared/session/session';
+import { useKept, useSession } from '../shared/session/session';
 import { useScheme } from '../shared/window/scheme';
 import { usePalette } from './palette/palette-state';
 
 export function Bar() {
-  const history = useSession((session) => session.history);
+  const history = useKept((session) => session.history);
   const [scheme, flipScheme] = useScheme();
   const back = history?.done.at(-1);
   const forward = history?.undone[0];

@@ -4,13 +4,13 @@ import { grouped } from '../../core/base';
 import { Button } from '../shared/controls/controls';
 import { handItem } from '../shared/session/at-hand';
 import { useCurrent } from '../shared/session/current';
-import { engine, surveysOf, useSession } from '../shared/session/session';
+import { engine, surveysOf, useKept, useSession } from '../shared/session/session';
 
 /** The item that every screen speaks of: step, or ask for a telling one. */
 export function ItemBar() {
   const atHand = useSession((session) => session.atHand);
-  const view = useSession((session) => session.view);
-  const surveys = useSession(surveysOf);
+  const view = useKept((session) => session.view);
+  const surveys = useKept(surveysOf);
   const current = useCurrent();
   const itemCount = view?.itemCount ?? 0;
   const survey = surveys.find((each) => each.itemCount > 0);

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Pin } from '../../../core/by-example';
 import type { ExampleAnswer } from '../../../engine';
-import { engine, useSession } from '../session/session';
+import { engine, useKept } from '../session/session';
 import { searches } from '../session/turns';
 import { useAnswer, useLatest } from '../session/use-answer';
 
@@ -19,7 +19,7 @@ export function useExamples(
   without: string | undefined,
   wishes: readonly Wish[],
 ): ExampleAnswer | undefined {
-  const version = useSession((session) => session.view?.version);
+  const version = useKept((session) => session.view?.version);
   const [answer, setAnswer] = useState<ExampleAnswer>();
   const examples = wishes
     .filter(({ text }) => text.trim() !== '')

@@ -81,10 +81,16 @@ let loading: Promise<typeof import('./editor-view')> | undefined;
 
 /** Rows come first: nobody types before there is something to see. */
 function afterRows(): Promise<typeof import('./editor-view')> {
-  loading ??= new Promise((resolve) => {
-    requestIdleCallback(() => resolve(fetched(() => import('./editor-view'))), { timeout: 1_000 });
-  });
+  loading ??= rowsStand().then(() => fetched(() => import('./editor-view')));
   return loading;
+}
+
+/** Once there are rows in the page, or after a moment: a list may have none. */
+async function rowsStand(): Promise<void> {
+  const until = performance.now() + 2_500;
+  while (document.querySelector('.yc-sizer > .yc-row') === null && performance.now() < until)
+    await new Promise((resolve) => setTimeout(resolve, 30));
+  await new Promise((resolve) => requestIdleCallback(resolve, { timeout: 1_000 }));
 }
 
 const spanOf = ({ place }: Finding): readonly Span[] =>

@@ -120,23 +120,22 @@ export function stepForward(): void {
 }
 
 /** A new state of the project: to the window first, then into this browser. Done when its rows are shown. */
-export function showHistory(history: History): Promise<void> {
-  useSession.setState({ tried: undefined, keeping: { kind: 'keeping' } });
+export async function showHistory(history: History): Promise<void> {
+  useSession.setState({ history, tried: undefined, keeping: { kind: 'keeping' } });
   keepSoon();
-  return showOnly(history);
+  if (await showRows(history)) void handAgain();
 }
 
 /** The same of a history whose last step nobody has taken yet: what was there before is kept. */
-export function showTried(history: History, kept: Project): Promise<void> {
-  useSession.setState({ tried: { history, kept } });
-  return showOnly(history);
+export async function showTried(history: History, kept: Project): Promise<void> {
+  useSession.setState({ history, tried: { history, kept } });
+  await showRows(history);
 }
 
-async function showOnly(history: History): Promise<void> {
-  useSession.setState({ history });
-  const { project } = history;
+/** Whether it is still what is to be shown once its rows have come. */
+async function showRows({ project }: History): Promise<boolean> {
   const view = await engine().update(project, wantedRange(), currentNow()?.list?.id);
-  if (useSession.getState().history?.project !== project) return;
+  if (useSession.getState().history?.project !== project) return false;
   showFrame(view);
-  void handAgain();
+  return true;
 }

@@ -5,14 +5,14 @@ import { draftStack, mayLeave, partWithId, slotsOf } from '../../../core/templat
 import type { SlotSurvey, TemplateSurvey } from '../../../engine';
 import { handItem } from './at-hand';
 import { goWithin } from './route';
-import { surveyOf, surveysOf, useProject, useSession } from './session';
+import { surveyOf, surveysOf, useKept, useProject, useSession } from './session';
 
 /** Everything that was noticed: while reading, in the project, over all items. Each once. */
 export function useFindings(): readonly Finding[] {
   const project = useProject();
-  const view = useSession((session) => session.view);
-  const readFindings = useSession((session) => session.readFindings);
-  const { templates: surveys, findings: misfits } = useSession(surveyOf);
+  const view = useKept((session) => session.view);
+  const readFindings = useKept((session) => session.readFindings);
+  const { templates: surveys, findings: misfits } = useKept(surveyOf);
   return useMemo(() => {
     const blanks = surveys.flatMap((survey) =>
       survey.slots

@@ -116,6 +116,15 @@ export const useSession: PartsOf<Session> = create<Session>()(() => ({
   survey: { edition: -1, ...noSurvey },
 }));
 
+/**
+ * The session without what is only being tried, by a drag say, as it was before. What shows neither
+ * rows nor what is done to them takes its parts from here, and stands still meanwhile.
+ */
+export const useKept: PartsOf<Session> = create<Session>()(() => useSession.getState());
+useSession.subscribe((session) => {
+  if (session.tried === undefined) useKept.setState(session, true);
+});
+
 /** The counts for what is on screen; none while they are taken for the first time of an edition. */
 export const surveyOf = ({ view, survey }: Session): Survey =>
   view?.edition === survey.edition ? survey : noSurvey;
@@ -123,7 +132,10 @@ export const surveyOf = ({ view, survey }: Session): Survey =>
 export const surveysOf = (session: Session): readonly TemplateSurvey[] =>
   surveyOf(session).templates;
 
-export const useProject = (): Project | undefined =>
+export const useProject = (): Project | undefined => useKept((session) => session.history?.project);
+
+/** The project with what is being tried. */
+export const useTriedProject = (): Project | undefined =>
   useSession((session) => session.history?.project);
 
 /** Ids that new things of the open project may not get. */

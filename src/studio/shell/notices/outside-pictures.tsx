@@ -2,13 +2,13 @@ import { useMemo } from 'react';
 import { isAddress } from '../../../core/pictures';
 import { Button } from '../../shared/controls/controls';
 import { keepSoon } from '../../shared/keeping/keep';
-import { useSession } from '../../shared/session/session';
+import { useKept, useSession } from '../../shared/session/session';
 
 const maxNamed = 4;
 
 /** A project from elsewhere names pictures at addresses: they are asked for only once that is meant. */
 export function OutsidePictures() {
-  const view = useSession((session) => session.view);
+  const view = useKept((session) => session.view);
   const loadsOutside = useSession((session) => session.loadsOutside);
   const hosts = useMemo(() => {
     if (loadsOutside || view === undefined) return [];

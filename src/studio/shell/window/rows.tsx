@@ -10,7 +10,7 @@ import { usePictures } from '../../shared/window/pictures';
 import type { Scheme } from '../../shared/window/window-settings';
 import { moveAlong } from './scroll-along';
 
-interface RowsProps {
+export interface RowsProps {
   readonly label: string;
   /** The view that they are of; undefined: the first. */
   readonly view?: string;

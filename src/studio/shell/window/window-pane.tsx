@@ -15,7 +15,7 @@ import {
 import { useBeside, useWindow } from '../../shared/window/window-settings';
 import { DeviceFrame, DeviceMenus } from './device-frame';
 import { LocaleMenu } from './locale-menu';
-import { NoRows, Rows } from './rows';
+import { NoRows, Rows, type RowsProps } from './rows';
 import { windows } from './scroll-along';
 
 /** The real list on all items, in a frame as large as the device. */
@@ -24,17 +24,9 @@ export function WindowPane() {
   const { scheme, textSize } = settings;
   const isBeside = useBeside((beside) => beside.isOpen);
   const list = useCurrent()?.list;
-  const view = useSession((session) => session.view);
-  const atHand = useSession((session) => session.atHand);
-  const shown = useRef<ListView>(undefined);
-  const hasRows = view !== undefined && view.sequence.entryCount > 0;
   const locale = useLocale();
   const direction = settings.direction ?? directionOf(locale);
   useShownLocale();
-  useEffect(() => {
-    windows.first = shown.current;
-    setWantedRange(() => shown.current?.wanted() ?? { from: 0, to: 40 });
-  });
   return (
     <div className="flex h-full flex-col bg-chosen/50">
       <div className="flex min-h-10 items-center gap-1 border-b border-rule bg-wool px-2 py-1.5">
@@ -57,26 +49,33 @@ export function WindowPane() {
         title={list?.name ?? ''}
         onChange={setWindow}
       >
-        {hasRows || view === undefined ? (
-          view !== undefined && (
-            <Rows
-              label="Rows"
-              frame={view}
-              scheme={scheme}
-              textSize={textSize}
-              direction={direction}
-              atHand={atHand?.key}
-              entry={atHand?.entry ?? -1}
-              locale={locale}
-              list={shown}
-              onResized={lookAgain}
-            />
-          )
-        ) : (
-          <NoRows frame={view} />
-        )}
+        <FirstRows {...{ scheme, textSize, direction, locale }} />
       </DeviceFrame>
     </div>
+  );
+}
+
+/** The rows of the first window, with what is being tried. */
+function FirstRows(settings: Pick<RowsProps, 'scheme' | 'textSize' | 'direction' | 'locale'>) {
+  const view = useSession((session) => session.view);
+  const atHand = useSession((session) => session.atHand);
+  const shown = useRef<ListView>(undefined);
+  useEffect(() => {
+    windows.first = shown.current;
+    setWantedRange(() => shown.current?.wanted() ?? { from: 0, to: 40 });
+  });
+  if (view === undefined) return null;
+  if (view.sequence.entryCount === 0) return <NoRows frame={view} />;
+  return (
+    <Rows
+      label="Rows"
+      frame={view}
+      {...settings}
+      atHand={atHand?.key}
+      entry={atHand?.entry ?? -1}
+      list={shown}
+      onResized={lookAgain}
+    />
   );
 }
 

@@ -8,7 +8,7 @@ import { FileButton } from '../../shared/controls/file-button';
 import { Renamed } from '../../shared/controls/renamed';
 import { handItem } from '../../shared/session/at-hand';
 import { make } from '../../shared/session/editing';
-import { surveysOf, useSession } from '../../shared/session/session';
+import { surveysOf, useKept, useSession } from '../../shared/session/session';
 import { addressOf, allowOutside, useOutside } from '../../shared/window/pictures';
 
 const kinds = '.svg,.png,.jpg,.jpeg,.webp,.avif,.gif';
@@ -58,7 +58,7 @@ export function PicturesPanel({ project }: { readonly project: Project }) {
 
 /** The names that items have for pictures, where there is none. */
 function Missing() {
-  const surveys = useSession(surveysOf);
+  const surveys = useKept(surveysOf);
   const unknown = eachOnce(surveys.flatMap(({ slots }) => slots.flatMap((slot) => slot.unknown)));
   if (unknown.length === 0) return null;
   return (

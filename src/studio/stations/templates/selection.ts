@@ -12,7 +12,7 @@ import {
 } from '../../../core/templates';
 import { type Field, makeExpression } from '../../../core/values';
 import { goWithin, useRoute } from '../../shared/session/route';
-import { useProject, useSession } from '../../shared/session/session';
+import { useSession, useTriedProject } from '../../shared/session/session';
 
 /** What the station is about now: a template, its item type, the selected part. */
 export interface Selection {
@@ -27,7 +27,7 @@ export interface Selection {
 
 /** The selection that the address names; else the template that shows the item at hand, and its first label. */
 export function useSelection(): Selection | undefined {
-  const project = useProject();
+  const project = useTriedProject();
   const { route } = useRoute();
   const typeAtHand = useSession((session) => session.atHand?.type);
   if (project === undefined || route.page !== 'project') return undefined;

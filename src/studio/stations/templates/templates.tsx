@@ -1,4 +1,4 @@
-import { type ReactNode, Suspense, useDeferredValue, useMemo, useRef } from 'react';
+import { type ReactNode, Suspense, useMemo, useRef } from 'react';
 import { withId } from '../../../core/project';
 import { Button } from '../../shared/controls/controls';
 import { onDemand } from '../../shared/controls/on-demand';
@@ -82,11 +82,9 @@ function TemplateScreen({ selection, isText }: TemplateScreenProps) {
   const room = useRef<HTMLDivElement>(null);
   useFocusKept(room);
   usePasting(selection);
-  // A drag is followed by the row on the bench and those of the window, and, as soon as there is time,
-  // by extremes; what is written about the part is written once it is let go.
+  // A drag is followed by the row on the bench and those of the window, and, where it rests, by
+  // extremes; what is written about the part is written once it is let go.
   const isDragging = useDragMarks(({ chip }) => chip !== undefined);
-  const late = useDeferredValue(selection);
-  const soon = isDragging ? late : selection;
   const letGo = useRef(selection);
   if (!isDragging) letGo.current = selection;
   const calm = letGo.current;
@@ -107,13 +105,13 @@ function TemplateScreen({ selection, isText }: TemplateScreenProps) {
   const beneath = useMemo(
     () => (
       <>
-        <SpaceBar selection={soon} />
+        <SpaceBar selection={calm} />
         <Split name="extremes" words="Height of the extremes" max={0.6} first={96}>
-          <Extremes selection={soon} />
+          <Extremes selection={calm} />
         </Split>
       </>
     ),
-    [soon],
+    [calm],
   );
   const properties = useMemo(
     () => (

@@ -4,7 +4,7 @@ import type { NearestValue, Span } from '../../../core/values';
 import type { Trace } from '../../../engine';
 import { make } from '../../shared/session/editing';
 import { goWithin } from '../../shared/session/route';
-import { engine, surveysOf, useSession } from '../../shared/session/session';
+import { engine, surveysOf, useKept } from '../../shared/session/session';
 import { useAnswer } from '../../shared/session/use-answer';
 import { useBenchItem } from './bench/bench-item';
 import { bindPath } from './binding/binding-edits';
@@ -120,7 +120,7 @@ interface NearestProps {
 /** The nearest path that has a value: instead of one that never has, else where it has none. */
 function Nearest({ nearest, selection, property }: NearestProps) {
   const { template, part } = selection;
-  const isAlwaysMissing = useSession((session) => {
+  const isAlwaysMissing = useKept((session) => {
     const survey = surveysOf(session).find((each) => each.template === template.id);
     const slot = survey?.slots.find((each) => each.part === part.id && each.property === property);
     return slot !== undefined && slot.missingCount === survey?.itemCount;

@@ -5,7 +5,7 @@ import type { Misfit } from '../../../../engine';
 import { Button } from '../../../shared/controls/controls';
 import { handItem } from '../../../shared/session/at-hand';
 import { makeForeseen } from '../../../shared/session/foreseeing';
-import { engine, surveyOf, useProject, useSession } from '../../../shared/session/session';
+import { engine, surveyOf, useKept, useProject } from '../../../shared/session/session';
 import { useAnswer } from '../../../shared/session/use-answer';
 
 interface MisfitsProps {
@@ -25,7 +25,7 @@ export function Misfits({ source, field }: MisfitsProps) {
 
 /** Looked for only where the counts over all items say that there are some. */
 function useMisfits(source: string): readonly Misfit[] {
-  const hasSome = useSession((session) =>
+  const hasSome = useKept((session) =>
     surveyOf(session).findings.some(({ code }) => code === 'field-of-other-type'),
   );
   return useAnswer(hasSome ? source : undefined, (asked) => engine().misfits(asked)) ?? [];

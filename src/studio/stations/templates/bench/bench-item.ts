@@ -1,7 +1,7 @@
 import type { Template } from '../../../../core/templates';
 import type { Tried } from '../../../../engine';
 import { engine, useSession } from '../../../shared/session/session';
-import { useAnswer } from '../../../shared/session/use-answer';
+import { type Pace, useAnswer } from '../../../shared/session/use-answer';
 
 /** The item at hand if the template is for its type, else the first item of the type; -1: none. */
 export function useBenchItem(template: Template): number {
@@ -14,9 +14,15 @@ export function useBenchItem(template: Template): number {
 }
 
 /** Items drawn with a template, whatever the list chooses for them; anew with every edit. */
-export function useTried(template: Template, items: readonly number[]): Tried | undefined {
+export function useTried(
+  template: Template,
+  items: readonly number[],
+  pace?: Pace,
+): Tried | undefined {
   const measuredCount = useSession((session) => session.measuredCount);
-  return useAnswer({ id: template.id, items, measuredCount }, (asked) =>
-    engine().tryTemplate(asked.id, asked.items),
+  return useAnswer(
+    { id: template.id, items, measuredCount },
+    (asked) => engine().tryTemplate(asked.id, asked.items),
+    pace,
   );
 }

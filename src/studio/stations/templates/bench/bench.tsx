@@ -37,7 +37,7 @@ export function Bench({ selection }: { readonly selection: Selection }) {
   const zoom = wish ?? Math.min(maxEnlarged, groundPx / device.widthPx);
   const item = useBenchItem(template);
   const items = useMemo(() => (item < 0 ? [] : [item]), [item]);
-  const tried = useTried(template, items);
+  const tried = useTried(template, items, 'tried');
   const pictures = usePictures(project.pictures, scheme);
   const { hidden } = useHidden();
   const direction = useDirection();

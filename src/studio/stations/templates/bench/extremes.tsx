@@ -21,12 +21,14 @@ export function Extremes({ selection }: { readonly selection: Selection }) {
   const device = useWindow((settings) => settings.device);
   const direction = useDirection();
   const atHand = useSession((session) => session.atHand?.item);
-  const extremes = useAnswer({ template: template.id, part: part.id }, (asked) =>
-    engine().extremes(asked),
+  const extremes = useAnswer(
+    { template: template.id, part: part.id },
+    (asked) => engine().extremes(asked),
+    'at rest',
   );
   const shown = useMemo(() => (extremes ?? []).slice(0, maxExtremes), [extremes]);
   const items = useMemo(() => shown.map(({ item }) => item), [shown]);
-  const tried = useTried(template, items);
+  const tried = useTried(template, items, 'at rest');
   if (shown.length === 0)
     return <p className="px-3 py-2 text-sm text-ash">No item is there to try the row on.</p>;
   return (

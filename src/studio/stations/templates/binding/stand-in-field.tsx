@@ -7,7 +7,7 @@ import { MenuButton, Row } from '../../../shared/controls/controls';
 import { ExpressionEditor } from '../../../shared/expression/expression-editor';
 import { FindingLine } from '../../../shared/expression/finding-line';
 import { make } from '../../../shared/session/editing';
-import { surveysOf, useSession } from '../../../shared/session/session';
+import { surveysOf, useKept, useSession } from '../../../shared/session/session';
 import { fieldsSeen, type Selection } from '../selection';
 import { type Place, standIn } from './binding-edits';
 
@@ -104,7 +104,7 @@ function StandInExpression({
 }
 
 function MissingCount({ selection, place, binding }: StandInFieldProps) {
-  const slot = useSession((session) =>
+  const slot = useKept((session) =>
     surveysOf(session)
       .find((survey) => survey.template === place.template)
       ?.slots.find((each) => each.part === place.part && each.property === place.property),

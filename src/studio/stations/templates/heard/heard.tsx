@@ -3,7 +3,7 @@ import { count } from '../../../../core/base';
 import { drawnPartCount, edits } from '../../../../core/project';
 import { make } from '../../../shared/session/editing';
 import { engine } from '../../../shared/session/session';
-import { useAnswer } from '../../../shared/session/use-answer';
+import { restMs, useAnswer } from '../../../shared/session/use-answer';
 import { usePictures } from '../../../shared/window/pictures';
 import { useWindow } from '../../../shared/window/window-settings';
 import { useTried } from '../bench/bench-item';
@@ -26,9 +26,17 @@ export function Heard({ selection }: { readonly selection: Selection }) {
       setMade(row && madeOf(row));
     };
     look();
-    const watched = new MutationObserver(look);
+    // A row that is dragged is another at each frame: it is read out where it rests.
+    let resting: ReturnType<typeof setTimeout> | undefined;
+    const watched = new MutationObserver(() => {
+      clearTimeout(resting);
+      resting = setTimeout(look, restMs);
+    });
     watched.observe(bench, { childList: true, subtree: true, characterData: true });
-    return () => watched.disconnect();
+    return () => {
+      clearTimeout(resting);
+      watched.disconnect();
+    };
   }, []);
   return (
     <details

@@ -16,7 +16,11 @@ export function SpaceBar({ selection }: { readonly selection: Selection }) {
   const stack = part.part === 'stack' ? part : stackAround(template.row, part.id);
   const item = useBenchItem(template);
   const ofStack = usePartTask({ ...selection, part: stack ?? template.row });
-  const space = useAnswer({ item, ...ofStack }, () => engine().spaceIn(item, ofStack.task));
+  const space = useAnswer(
+    { item, ...ofStack },
+    () => engine().spaceIn(item, ofStack.task),
+    'at rest',
+  );
   const facts = useFacts(selection);
   if (space === undefined || space.px === 0 || space.direction === 'over')
     return <div className="h-8 border-t border-rule" />;

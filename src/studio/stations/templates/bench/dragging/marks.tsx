@@ -9,9 +9,8 @@ import { dragEdge, fitEdge } from './edge-drags';
 import type { Box } from './landing';
 import { Measures } from './measures';
 
-interface MarksProps {
+interface MarksProps extends OnGround {
   readonly selection: Selection;
-  readonly ground: RefObject<HTMLElement | null>;
   /** Changes whenever the row on the bench is another. */
   readonly drawn: number;
 }
@@ -19,7 +18,7 @@ interface MarksProps {
 /** What can be taken hold of on the bench, and what a drag shows: drawn over the row, in its place. */
 export function Marks({ selection, ground, drawn }: MarksProps) {
   const { part, template, parts } = selection;
-  const marks = useDragMarks();
+  const isMoving = useDragMarks((marks) => marks.isMoving);
   const [origin, setOrigin] = useState<Box>({ left: 0, top: 0, width: 0, height: 0 });
   const [size, setSize] = useState(0);
   useLayoutEffect(() => {
@@ -34,18 +33,14 @@ export function Marks({ selection, ground, drawn }: MarksProps) {
   useLayoutEffect(() => {
     const own = ground.current?.getBoundingClientRect();
     if (own === undefined) return;
-    setOrigin(own);
-    setBox(drawnBox(part.id));
-  }, [ground, drawn, size, part.id, marks]);
-  const at = (where: Box) => ({
-    left: where.left - origin.left,
-    top: where.top - origin.top,
-    width: where.width,
-    height: where.height,
-  });
-  const isOne = parts.length === 1 && !marks.isMoving;
+    setOrigin((before) => (isSame(before, own) ? before : own));
+    const next = drawnBox(part.id);
+    setBox((before) => (isSame(before, next) ? before : next));
+  }, [ground, drawn, size, part.id]);
+  const at = (where: Box) => within(origin, where);
+  const isOne = parts.length === 1 && !isMoving;
   return (
-    <div className="pointer-events-none absolute inset-0 z-10" data-testid="marks">
+    <div className="pointer-events-none absolute inset-0 z-10" data-marks data-testid="marks">
       {isOne && <Bands {...{ selection, drawn: drawn + size, at }} />}
       {isOne && box !== undefined && part.id !== template.row.id && canBeFixed(part, 'width') && (
         <Edge
@@ -66,23 +61,50 @@ export function Marks({ selection, ground, drawn }: MarksProps) {
         />
       )}
       {isOne && <Measures {...{ selection, at, drawn }} />}
-      <Landing at={at} />
-      {marks.frame !== undefined && (
-        <div
-          className="absolute border border-dashed border-woad bg-chosen/40"
-          style={at(marks.frame)}
-        />
-      )}
-      {marks.chip !== undefined && (
-        <span
-          role="status"
-          className="fixed z-50 rounded-md bg-ink px-2 py-0.5 text-sm whitespace-nowrap text-paper"
-          style={{ left: marks.chip.x + 12, top: marks.chip.y + 14 }}
-        >
-          {marks.chip.words}
-        </span>
-      )}
+      <Landing ground={ground} />
+      <Frame ground={ground} />
+      <Chip />
     </div>
+  );
+}
+
+interface OnGround {
+  readonly ground: RefObject<HTMLElement | null>;
+}
+
+const within = (origin: Box | undefined, { left, top, width, height }: Box): Box => ({
+  left: left - (origin?.left ?? 0),
+  top: top - (origin?.top ?? 0),
+  width,
+  height,
+});
+
+const isSame = (one: Box | undefined, other: Box | undefined): boolean =>
+  one?.left === other?.left &&
+  one?.top === other?.top &&
+  one?.width === other?.width &&
+  one?.height === other?.height;
+
+function Frame({ ground }: OnGround) {
+  const frame = useDragMarks((marks) => marks.frame);
+  if (frame === undefined) return null;
+  const style = within(ground.current?.getBoundingClientRect(), frame);
+  return <div className="absolute border border-dashed border-woad bg-chosen/40" style={style} />;
+}
+
+/** What a drag would do, in words beside the pointer. */
+function Chip() {
+  const chip = useDragMarks((marks) => marks.chip);
+  return (
+    chip !== undefined && (
+      <span
+        role="status"
+        className="fixed top-3.5 left-3 z-50 rounded-md bg-ink px-2 py-0.5 text-sm whitespace-nowrap text-paper"
+        style={{ transform: `translate(${chip.x}px, ${chip.y}px)` }}
+      >
+        {chip.words}
+      </span>
+    )
   );
 }
 
@@ -118,9 +140,10 @@ function Edge({ words, side, box, onDown, onTwice }: EdgeProps) {
 }
 
 /** Where what is dragged lands: a line, and the stack that takes it; or the part that shows it. */
-function Landing({ at }: { readonly at: (box: Box) => Box }) {
-  const { landed } = useDragMarks();
+function Landing({ ground }: OnGround) {
+  const landed = useDragMarks((marks) => marks.landed);
   if (landed === undefined) return null;
+  const at = (box: Box) => within(ground.current?.getBoundingClientRect(), box);
   const around = drawnBox(landed.kind === 'place' ? landed.stack : landed.part);
   return (
     <>

@@ -47,7 +47,7 @@ export function Threads({ room, selection }: ThreadsProps) {
     };
     // Rows come from the worker, lists are scrolled and opened: whatever moves an end is followed.
     const watched = new MutationObserver((changes) => {
-      if (changes.some(({ target }) => !isOwn(target))) soon();
+      if (changes.some(({ target }) => !isOverlay(target))) soon();
     });
     watched.observe(element, { childList: true, subtree: true, attributeFilter: ['style'] });
     const resized = new ResizeObserver(soon);
@@ -93,9 +93,10 @@ export function Threads({ room, selection }: ThreadsProps) {
   );
 }
 
-const isOwn = (target: Node): boolean =>
+/** Moves no end: what is drawn over the row. */
+const isOverlay = (target: Node): boolean =>
   target instanceof SVGElement ||
-  (target instanceof Element && target.closest('[data-threads]') !== null);
+  (target instanceof Element && target.closest('[data-threads], [data-marks]') !== null);
 
 function ThreadLine({
   thread,
