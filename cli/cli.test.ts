@@ -226,6 +226,19 @@ describe('resolve', () => {
     });
   });
 
+  test('in a look that is named, items have the templates of that look', async () => {
+    const demo = 'public/demo/thrumwick.yarncard.json';
+    const rich = ['resolve', demo, '--list', 'everything', '--look', 'rich', '--json'];
+    const templates = (await yarncard(rich)).lines.map((line) => JSON.parse(line).template);
+    expect(new Set(templates)).toEqual(new Set(['skein-rich', 'class-rich', 'tool-rich']));
+    expect((await yarncard(['resolve', demo, '--look', 'bold'])).stderr).toContain(
+      'The looks are brief, rich.',
+    );
+    expect((await yarncard(['resolve', demo, '--set', 'none'])).stderr).toContain(
+      'The project has no sets.',
+    );
+  });
+
   test('tells what a part looks like from its words', async () => {
     const demo = JSON.parse(readFileSync('public/demo/thrumwick.yarncard.json', 'utf8'));
     demo.templates[0].row.children[1].children[0].width = { expr: 'stock * 2' };

@@ -99,6 +99,8 @@ program
   .argument('<file>', 'a project; - reads standard input')
   .option('--list <id>', 'only this list')
   .option('--locale <locale>', 'another locale than the first of the project')
+  .option('--look <id>', 'in this look, not the first of the project')
+  .option('--set <id>', 'this set in the place of a source’s own items')
   .option('--width <px>', 'with the box of every part in a list so wide, as it is drawn')
   .option('--ratio <ratio>', 'device pixels in a px of the page, for the boxes; 1 if not said')
   .option('--text-size <per cent>', 'how large text is, for the boxes; 100 if not said')

@@ -289,14 +289,18 @@ const project = {
       name: 'Everything in the shop',
       source: 'stock',
       choices: [
-        { type: 'skein', template: 'skein-brief' },
-        { type: 'tool', template: 'tool-brief' },
-        { type: 'class', template: 'class-brief' },
+        { type: 'skein', template: { brief: 'skein-brief', rich: 'skein-rich' } },
+        { type: 'tool', template: { brief: 'tool-brief', rich: 'tool-rich' } },
+        { type: 'class', template: { brief: 'class-brief', rich: 'class-rich' } },
       ],
       otherwise: null,
       arrangement: { kind: 'list', gap: 0, edge: 0, separators: true },
     },
     rich.list,
+  ],
+  looks: [
+    { id: 'brief', name: 'brief' },
+    { id: 'rich', name: 'rich' },
   ],
   pictures: pictures.map(({ name, mediaType, base64 }) => ({
     name,

@@ -10,6 +10,8 @@ import { boxesFinder } from '../row-boxes';
 interface ResolveOptions {
   readonly list?: string;
   readonly locale?: string;
+  readonly look?: string;
+  readonly set?: string;
   readonly json?: boolean;
   readonly width?: string;
   readonly ratio?: string;
@@ -25,6 +27,8 @@ export async function resolve(file: string, options: ResolveOptions): Promise<vo
   report(findings);
   const lists = options.list === undefined ? project.lists : [listNamed(project, options.list)];
   showLocale(engine, options.locale);
+  showLook(engine, project, options.look);
+  showSet(engine, lists, { project, set: options.set });
   const boxesOf = finderFor(engine, fonts, options);
   for (const list of lists) {
     const view = engine.update(project, { from: 0, to: 0 }, list.id);
@@ -38,10 +42,36 @@ export async function resolve(file: string, options: ResolveOptions): Promise<vo
 function listNamed(project: Project, id: string): List {
   const list = withId(project.lists, id);
   if (list !== undefined) return list;
-  throw new WrongUse(
-    `There is no list "${id}". The lists are ${project.lists.map((each) => each.id).join(', ')}.`,
-  );
+  throw new WrongUse(`There is no list "${id}". ${named('lists', project.lists)}`);
 }
+
+function showLook(engine: Engine, { looks = [] }: Project, id: string | undefined): void {
+  if (id === undefined) return;
+  if (withId(looks, id) === undefined)
+    throw new WrongUse(`There is no look "${id}". ${named('looks', looks)}`);
+  engine.showLook(id);
+}
+
+/** In the place of the own items of the sources that have it. */
+function showSet(
+  engine: Engine,
+  lists: readonly List[],
+  { project, set }: { readonly project: Project; readonly set: string | undefined },
+): void {
+  if (set === undefined) return;
+  const sources = project.sources.filter(({ id }) => lists.some(({ source }) => source === id));
+  const having = sources.filter(({ sets = [] }) => withId(sets, set) !== undefined);
+  if (having.length === 0) {
+    const all = sources.flatMap(({ sets = [] }) => sets);
+    throw new WrongUse(`There is no set "${set}". ${named('sets', all)}`);
+  }
+  for (const { id } of having) engine.showSet(id, set);
+}
+
+const named = (what: string, things: readonly { readonly id: string }[]): string =>
+  things.length === 0
+    ? `The project has no ${what}.`
+    : `The ${what} are ${things.map(({ id }) => id).join(', ')}.`;
 
 /** Undefined: no width was asked for, so there are no boxes. */
 function finderFor(engine: Engine, fonts: OwnFonts, options: ResolveOptions) {

@@ -49,7 +49,10 @@ describe('a list of real items', () => {
   });
 
   test('leaves out what a choice leaves out, and counts it all the same', () => {
-    const project = edited(projectOf(shop), edits.choose('stock', 'tool', null));
+    const project = edited(
+      projectOf(shop),
+      edits.choose({ list: 'stock', at: 1 }, 'all looks', null),
+    );
     const view = engineWith(project, shop).update(project, everything);
     expect(view.entries.map((entry) => entry.key)).toEqual(['a', 'c']);
     expect(view.choiceCounts).toEqual([2, 2, 0]);
@@ -261,7 +264,21 @@ function someEdit(project: Project, pick: number, kind: number): Edit | undefine
     case 4:
       return edits.remove({ template: template.id, parts: [part] });
     case 5:
-      return edits.choose(list.id, template.type, pick % 2 === 0 ? null : template.id);
+      return edits.choose(
+        { list: list.id, at: pick % 3 },
+        'all looks',
+        pick % 2 === 0 ? null : template.id,
+      );
+    case 8:
+      return edits.addChoice(list.id, { type: template.type, when: `${expr} !== undefined` }, 0);
+    case 9:
+      return edits.addLook(`look ${pick % 3}`);
+    case 10:
+      return edits.choose(
+        { list: list.id, at: pick % 3 },
+        { look: project.looks?.[pick % 2]?.id ?? '' },
+        template.id,
+      );
     case 6:
       return edits.setKey(list.source, pick % 2 === 0 ? null : field.name);
     default:
@@ -270,7 +287,7 @@ function someEdit(project: Project, pick: number, kind: number): Edit | undefine
 }
 
 test('any project gives the same entries after it was saved and opened, for any items', () => {
-  const steps = fc.array(fc.tuple(fc.nat(1_000), fc.nat(7)), { maxLength: 8 });
+  const steps = fc.array(fc.tuple(fc.nat(1_000), fc.nat(10)), { maxLength: 8 });
   return fc.assert(
     fc.asyncProperty(someItems, steps, async (items, all) => {
       let project = projectOf(items);

@@ -8,6 +8,8 @@ import { holdsWords, type ItemStore, SourceStore, Titles } from './items';
 import { CompiledTemplates } from './project';
 import type { ItemAtHand, PartTask, Scene } from './scene';
 import {
+  type ChoiceAsked,
+  type ChoiceTable,
   type EntryRange,
   type Frame,
   type PartFacts,
@@ -205,10 +207,11 @@ export class Engine implements Scene, World {
   /** Takes the time anew; false: no row follows it. */
   tick(): boolean {
     const areItemsLater = this.itemsFollowTime();
-    if (!areItemsLater && !this.main.templates.some((template) => template.followsTime))
-      return false;
+    const areRowsLater =
+      this.main.choices.followTime || this.main.templates.some((template) => template.followsTime);
+    if (!areItemsLater && !areRowsLater) return false;
     this.now = '';
-    if (areItemsLater) this.itemsChanged();
+    if (areItemsLater || this.main.choices.followTime) this.itemsChanged();
     else this.changed();
     return true;
   }
@@ -223,6 +226,25 @@ export class Engine implements Scene, World {
   /** Texts are measured in other faces than before. */
   facesChanged(): void {
     this.changed();
+  }
+
+  choiceTable(): ChoiceTable | undefined {
+    return this.main.choices.table();
+  }
+
+  whyChosen(item: number): readonly ChoiceAsked[] {
+    return this.main.choices.whyFor(item);
+  }
+
+  lookNow(): string | undefined {
+    return this.main.look();
+  }
+
+  /** Shows all rows in a look of the project. */
+  showLook(look: string): void {
+    this.changed();
+    this.main.show({ look });
+    this.takeEdition();
   }
 
   localeNow(): string {
@@ -366,14 +388,14 @@ export class Engine implements Scene, World {
   private takeEdition(): void {
     const { project } = this;
     if (project === undefined) return;
-    const { types, templates, lists, formats, pictures } = project;
+    const { types, templates, lists, looks, formats, pictures } = project;
     const { sharedParts, fonts, textStyles, colours } = project;
     const sources = project.sources.map((source) => {
       const { id, name, key, discriminator } = source;
       return [id, name, key, discriminator, this.held(id).shownSetId];
     });
     const names = pictures.map(({ name }) => name);
-    const shown = [this.main.list()?.id, this.localeNow()];
+    const shown = [this.main.list()?.id, this.localeNow(), looks, this.main.look()];
     const of = JSON.stringify([
       ...[types, templates, lists, formats, names, sources, shown],
       ...[sharedParts, fonts, textStyles, colours],

@@ -47,6 +47,8 @@ export type {
 export { type SourceDocument, sqliteFrom, strictDecoder } from './reading';
 export type { ItemAtHand, PartTask, TriedDraft } from './scene';
 export type {
+  ChoiceAsked,
+  ChoiceTable,
   EntryRange,
   Frame,
   LabelFacts,

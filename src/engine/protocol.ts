@@ -34,7 +34,16 @@ import type { ItemChange } from './items';
 import type { FontContents } from './measuring';
 import type { SourceDocument } from './reading';
 import type { ItemAtHand, PartTask, TriedDraft } from './scene';
-import type { EntryRange, Frame, PartFacts, Survey, Tried, ViewSettings } from './views';
+import type {
+  ChoiceAsked,
+  ChoiceTable,
+  EntryRange,
+  Frame,
+  PartFacts,
+  Survey,
+  Tried,
+  ViewSettings,
+} from './views';
 
 /** What was read from a document: a new project, or one that was kept in a file. */
 export interface ProjectRead {
@@ -118,6 +127,12 @@ export interface EngineProtocol {
   drawRows(task: DrawTask): Promise<RowsDrawn>;
   /** Shows all rows in a locale; undefined: they are. */
   showLocale(locale: string, wanted: EntryRange): Promise<Frame | undefined>;
+  /** Shows all rows in a look; undefined: they are. */
+  showLook(look: string, wanted: EntryRange): Promise<Frame | undefined>;
+  /** How the choices of the first view's list fare; undefined: there is no list. */
+  choiceTable(): Promise<ChoiceTable | undefined>;
+  /** Which choices were asked for an item of the first view, the last of which takes it. */
+  whyChosen(item: number): Promise<readonly ChoiceAsked[]>;
   /** The project's own fonts, in which its texts are measured from now on. */
   giveFonts(fonts: FontContents, wanted: EntryRange): Promise<Frame>;
   /** The project as its file, with its items and what its pictures show. */

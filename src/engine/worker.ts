@@ -275,6 +275,15 @@ const protocol: EngineProtocol &
     return shown(engine.view(wanted));
   },
 
+  async showLook(look, wanted) {
+    if (engine.lookNow() === look) return undefined;
+    engine.showLook(look);
+    return shown(engine.view(wanted));
+  },
+
+  choiceTable: async () => engine.choiceTable(),
+  whyChosen: async (item) => engine.whyChosen(item),
+
   async giveFonts(fonts, wanted) {
     fontsWanted = fonts;
     const read = await ownFonts(fonts);

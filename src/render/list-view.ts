@@ -48,14 +48,25 @@ export interface Wanted {
   readonly to: number;
   readonly sequence: KnownSequence;
   readonly box: RowPlace & { readonly widthPx: number };
+  readonly keep?: Eye;
+}
+
+/** A row that is looked at, and where it stands. */
+interface Eye {
+  readonly key: string;
+  readonly at: number;
 }
 
 export interface Shown {
   readonly version: number;
+  /** The same as long as items alone change. */
+  readonly edition: number;
   readonly sequence: Sequence;
   readonly plans: readonly RowPlan[];
   readonly entries: readonly Entry[];
   readonly entriesFrom: number;
+  /** Where the row stands now that was looked at, if it is another place. */
+  readonly kept: number | undefined;
 }
 
 /** The list on all items, with as many rows in the page as the window shows and a few more. */
@@ -79,6 +90,8 @@ export class ListView {
   /** Where this scrolled by itself last: that event is nobody's wish. */
   private ownScrollTop: number | undefined;
   private isUntold = false;
+  /** The row that was looked at when an update was last asked for. */
+  private eye: Eye | undefined;
   private restTimer: ReturnType<typeof setTimeout> | undefined;
 
   constructor(
@@ -121,6 +134,10 @@ export class ListView {
     // Other heights of the same entries move none of those that are looked at.
     const isSameEntries = this.shown?.sequence.id === sequence.id;
     const seen = isSameEntries && !isPlaced ? this.seen() : undefined;
+    // Other rows around the one that is looked at leave it where it is; new items come in above it.
+    const isOther = !isSameEntries && this.shown?.edition !== shown.edition;
+    const eye = isOther ? this.eye : undefined;
+    const pastPx = eye && this.scroller.offset - this.lines.topPx(this.lines.of(eye.at));
     const kinds = shown.plans.map((plan) => JSON.stringify([plan.row, plan.slots, plan.tokens]));
     this.resize(before.values(), { plans: shown.plans, kinds });
     this.shown = shown;
@@ -133,6 +150,8 @@ export class ListView {
       arrangement.kind === 'list' && arrangement.separators,
     );
     if (!isPlaced) this.takeLines(sequence, seen);
+    if (pastPx !== undefined && shown.kept !== undefined)
+      this.goTo({ line: this.lines.of(shown.kept), offsetPx: pastPx });
     this.followItems(before);
     this.draw();
   }
@@ -153,6 +172,21 @@ export class ListView {
     return seenIn(this.lines, { offset: this.scroller.offset, heightPx: this.heightPx });
   }
 
+  /** The selected row where it is in sight, else the first that is wholly so; undefined: at the beginning without such a row. */
+  private rowLookedAt(): Eye | undefined {
+    const { offset } = this.scroller;
+    const inSight = [...this.rows].filter(([index]) => {
+      const top = this.lines.topPx(this.lines.of(index));
+      return top >= offset && top < offset + this.heightPx;
+    });
+    const selected = inSight.find(([, { key }]) => key === this.selectedKey);
+    const [first] = inSight.toSorted(([one], [other]) => one - other);
+    const eye = selected ?? (offset > 0 ? first : undefined);
+    if (eye === undefined) return undefined;
+    const [at, { key }] = eye;
+    return { key, at };
+  }
+
   private takeLines(sequence: Sequence, seen: Seen | undefined): void {
     this.lines = linesOf(sequence);
     this.scroller.setContent(this.lines.heightPx);
@@ -171,7 +205,11 @@ export class ListView {
     const { id = -1, heightsId = -1 } = this.shown?.sequence ?? {};
     const textSize = this.ports.textSize?.() ?? 1;
     const box = { widthPx: this.widthPx, ratio: devicePixelRatio, textSize };
-    return { from, to: Math.max(to, from + 30), sequence: { id, heightsId }, box };
+    this.eye = this.rowLookedAt();
+    return {
+      ...{ from, to: Math.max(to, from + 30), sequence: { id, heightsId }, box },
+      ...(this.eye !== undefined && { keep: this.eye }),
+    };
   }
 
   /** Marks the row of the item with a key, and no other. */

@@ -35,11 +35,11 @@ export function arrange(planOfItem: Int16Array): Arranged {
   };
 }
 
-/** The plan of each item by its type: `planOfType` has it for each type, -1 where it is left out. */
-export function plansByType(types: Uint16Array, planOfType: Int16Array): Int16Array {
-  const plans = new Int16Array(types.length);
-  for (let item = 0; item < types.length; item += 1)
-    plans[item] = planOfType[types[item] ?? 0] ?? -1;
+/** The plan of each item by the choice that takes it: `planOfChoice` has it for each, -1 where it is left out. */
+export function plansByChoice(choices: Int16Array, planOfChoice: Int16Array): Int16Array {
+  const plans = new Int16Array(choices.length);
+  for (let item = 0; item < choices.length; item += 1)
+    plans[item] = planOfChoice[choices[item] ?? 0] ?? -1;
   return plans;
 }
 

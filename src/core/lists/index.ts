@@ -8,10 +8,21 @@ export {
   type EntryHeights,
   type EntryKind,
   linesOf,
-  plansByType,
+  plansByChoice,
 } from './arrange';
 export { type BoxFault, eachFault } from './box-faults';
-export { chooser } from './choose';
+export {
+  allChosen,
+  candidates,
+  choicesOfItems,
+  choosing,
+  chosenIn,
+  countsOfChoices,
+  mapChosen,
+  mapTemplates,
+  templatesIn,
+  withChosen,
+} from './choose';
 export {
   type Entry,
   type KnownSequence,
@@ -22,7 +33,7 @@ export {
   type Sequence,
   type Shrunk,
 } from './frame';
-export { type Arrangement, type Choice, columnsOf, type List } from './list';
+export { type Arrangement, type Choice, type Chosen, columnsOf, type List } from './list';
 export { RowBoxes, type RowPlace } from './row-boxes';
 export { anyText, type HeightBy, haveOwnHeights, heightBy, plainHeightPx } from './row-height';
 export type { FontedWords, LabelFont, RowLabel, RunWords } from './row-label';

@@ -1,8 +1,17 @@
-/** Which template an item of a type gets; `template` null: left out on purpose. */
+/**
+ * The id of a template; null: left out on purpose. By the ids of looks where these differ: in one
+ * that is not there nothing is chosen.
+ */
+export type Chosen = string | null | Readonly<Record<string, string | null>>;
+
+/** Which template an item gets that is of a type, for which a condition holds, or both. */
 export interface Choice {
-  /** Id of an item type. */
-  readonly type: string;
-  readonly template: string | null;
+  /** Id of an item type; none: those of all types. */
+  readonly type?: string;
+  /** An expression that gives yes or no; none: it holds for all. */
+  readonly when?: string;
+  /** None: nothing is chosen. */
+  readonly template?: Chosen;
 }
 
 /** How entries are placed. Edges and gaps in px. */
@@ -25,9 +34,10 @@ export interface List {
   readonly id: string;
   readonly name: string;
   readonly source: string;
+  /** The first that takes an item decides. */
   readonly choices: readonly Choice[];
-  /** The template of items that no choice takes; null: they are left out. */
-  readonly otherwise: string | null;
+  /** What items get that no choice takes; none: nothing is chosen for them. */
+  readonly otherwise?: Chosen;
   readonly arrangement: Arrangement;
 }
 

@@ -9,8 +9,8 @@ import {
   neutralStyles,
   type StackPart,
 } from '../templates';
-import { arrange, linesOf, plansByType } from './arrange';
-import { chooser } from './choose';
+import { arrange, linesOf, plansByChoice } from './arrange';
+import { allChosen, candidates, choicesOfItems, chosenIn } from './choose';
 import { rowPlanOf } from './frame';
 import type { List } from './list';
 import { RowBoxes } from './row-boxes';
@@ -30,12 +30,11 @@ const list: List = {
 };
 
 test('a choice takes its type, may leave it out, and otherwise takes the rest', () => {
-  const choose = chooser(list);
-  expect([choose('skein'), choose('tool'), choose('class'), choose(undefined)]).toEqual([
-    'brief',
-    null,
-    'plain',
-    'plain',
+  const types = ['skein', 'tool', 'class'];
+  const taken = choicesOfItems(Uint16Array.of(0, 1, 2, 3), candidates(list, types), () => true);
+  const all = allChosen(list);
+  expect([...taken].map((at) => chosenIn(all[at], undefined))).toEqual([
+    ...['brief', null, 'plain', 'plain'],
   ]);
 });
 
@@ -51,14 +50,16 @@ describe('the sequence', () => {
 
   test('is the items in their order without those left out; a line is as high as its highest cell', () => {
     fc.assert(
-      fc.property(types, plans, columns, (all, planOfType, columnCount) => {
-        const arranged = arrange(plansByType(Uint16Array.from(all), Int16Array.from(planOfType)));
+      fc.property(types, plans, columns, (all, planOfChoice, columnCount) => {
+        const arranged = arrange(
+          plansByChoice(Int16Array.from(all), Int16Array.from(planOfChoice)),
+        );
         const table = linesOf(
           arranged,
           { ofPlans: Int32Array.from(heights), ofEntries: undefined },
           columnCount,
         );
-        const planOf = (type: number) => planOfType[type] ?? -1;
+        const planOf = (type: number) => planOfChoice[type] ?? -1;
         const kept = all.flatMap((type, item) =>
           planOf(type) < 0 ? [] : [{ item, plan: planOf(type) }],
         );

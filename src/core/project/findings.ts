@@ -8,6 +8,15 @@ const error = (code: string, path: string, message: string, hint: string): Findi
   hint: clipped(hint),
 });
 
+interface ListNamed {
+  readonly id: string;
+  readonly name: string;
+  readonly choices: readonly unknown[];
+}
+
+/** Choices are counted from 0 in it, as in the file. */
+const choicePath = ({ id }: ListNamed, at: number): string => `lists/${id}/choices/${at}`;
+
 /** Everything that can be wrong with a project file and with what refers to what in it. */
 export const projectFindings = {
   notAProject: (file: string) =>
@@ -118,6 +127,71 @@ export const projectFindings = {
       `The list "${list}" chooses the template "${template}", which is not there.`,
       'Choose another template.',
     ),
+
+  choiceTypeUnknown: (list: ListNamed, at: number, type: string) =>
+    error(
+      'choice-type-unknown',
+      choicePath(list, at),
+      `Choice ${at + 1} of “${list.name}” takes items of the type "${type}", which its source does not have.`,
+      'Choose another type for it, or remove it.',
+    ),
+
+  conditionUnfit: (list: ListNamed, at: number, { message, hint }: Finding) =>
+    error(
+      'choice-condition-unfit',
+      choicePath(list, at),
+      `The condition of choice ${at + 1} of “${list.name}” holds for no item: ${message}`,
+      hint,
+    ),
+
+  choiceNeverReached: (list: ListNamed, at: number, before: number) =>
+    ({
+      ...error(
+        'choice-never-reached',
+        choicePath(list, at),
+        `Choice ${at + 1} of “${list.name}” takes no item ever: choice ${before + 1} takes all that it could.`,
+        'Move it up, or remove it.',
+      ),
+      severity: 'warning',
+    }) satisfies Finding,
+
+  nothingChosen: (
+    list: ListNamed,
+    at: number,
+    found: { readonly count: number; readonly look: string | undefined },
+  ) =>
+    error(
+      'choice-nothing-chosen',
+      choicePath(list, at),
+      `${count(found.count, 'item')} of “${list.name}” ${found.count === 1 ? 'gets' : 'get'} no template${found.look === undefined ? '' : ` in the look ${found.look}`}: ${at < list.choices.length ? `choice ${at + 1} chooses` : 'for all that no choice takes, nothing is chosen'}${at < list.choices.length ? ' none' : ''}.`,
+      'Choose a template, or leave them out on purpose.',
+    ),
+
+  choiceUnfit: (
+    list: ListNamed,
+    at: number,
+    found: { readonly count: number; readonly type: string; readonly template: string },
+  ) =>
+    ({
+      ...error(
+        'choice-unfit',
+        choicePath(list, at),
+        `${count(found.count, 'item')} of the type ${found.type} in “${list.name}” ${found.count === 1 ? 'gets' : 'get'} the template "${found.template}", which is for another type.`,
+        'Fields that they do not have stay blank. Add a choice for the type.',
+      ),
+      severity: 'warning',
+    }) satisfies Finding,
+
+  templateUnused: ({ id, name }: { readonly id: string; readonly name: string }) =>
+    ({
+      ...error(
+        'template-unused',
+        `templates/${id}`,
+        `No list chooses the template "${id}" (${name}).`,
+        'Choose it for some items, or remove it.',
+      ),
+      severity: 'note',
+    }) satisfies Finding,
 
   templateOfOtherType: (list: string, template: string, type: string) =>
     ({

@@ -3,8 +3,11 @@
  * that undoes them. The items are not in it; whoever holds both passes both.
  */
 
+export { conditionOf, fieldsOfChoice } from './choosing/choices';
 export { type Draft, draftsFor } from './drafting/drafts';
 export {
+  type Asked,
+  type ChoicePlace,
   type Edit,
   edits,
   type FieldPlace,
@@ -17,11 +20,13 @@ export {
   usesOfTemplate,
 } from './edits';
 export { wholeValuesOf } from './edits/templates/whole-inputs';
+export { environmentOf, type FindItem } from './environment';
 export { projectFileSchema } from './file/file-schema';
 export { loadLimits, type WhyPastLimits } from './file/limits';
 export { looksLikeProject } from './file/looks-like';
 export { type ProjectFile, readProject } from './file/read';
 export { fileNameOf, writeProject } from './file/write';
+export { projectFindings } from './findings';
 export { foresee, goesWith, withMends } from './foresee';
 export { formatFrom } from './format-from';
 export { forgetRevision, type History, makeEdit, redo, startHistory, undo } from './history';
@@ -50,8 +55,6 @@ export {
   brokenReferences,
   compileFor,
   drawnPartCount,
-  environmentOf,
-  type FindItem,
   scopeFor,
 } from './problems';
 export {
@@ -61,7 +64,9 @@ export {
   type ItemSet,
   type ItemType,
   itemsIdOf,
+  type Look,
   localeOf,
+  lookShown,
   type Origin,
   ownSet,
   type Project,

@@ -13,7 +13,7 @@ import {
   withProperty,
 } from '../templates';
 import { type Environment, type Field, makeExpression, resultsOf } from '../values';
-import { environmentOf } from './problems';
+import { environmentOf } from './environment';
 import { type Project, withId } from './project';
 import { shownTemplates, type WrittenRow, withRows } from './rows/rows';
 

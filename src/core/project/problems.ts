@@ -1,4 +1,4 @@
-import type { Finding, JsonRecord } from '../base';
+import type { Finding } from '../base';
 import { pictureFindings, picturesHave } from '../pictures';
 import {
   type BindingScope,
@@ -6,20 +6,14 @@ import {
   checkTemplate,
   colourOf,
   compileTemplate,
-  environmentToCheck,
   expandedRow,
   openedTemplate,
   partIds,
   type Template,
 } from '../templates';
-import {
-  computedOrder,
-  type Environment,
-  fieldsBeside,
-  fieldsOfAll,
-  makeExpression,
-  type Value,
-} from '../values';
+import { computedOrder, fieldsBeside, makeExpression } from '../values';
+import { brokenChoices, unusedTemplates } from './choosing/choices';
+import { type FindItem, nothingFound, sourcesOf } from './environment';
 import { projectFindings } from './findings';
 import {
   coloursOf,
@@ -28,7 +22,6 @@ import {
   type Project,
   stylesOf,
   tokensOf,
-  typesOf,
   withId,
 } from './project';
 
@@ -68,26 +61,6 @@ export function scopeFor(
   };
 }
 
-export type FindItem = (source: string, key: Value) => JsonRecord | undefined;
-
-const nothingFound: FindItem = () => undefined;
-
-/** What expressions can reach, to be checked: nothing is found in other sources here, or written. */
-export const environmentOf = (project: Project): Environment =>
-  environmentToCheck({ sources: sourcesOf(project, nothingFound), formats: project.formats ?? [] });
-
-const sourcesOf = (project: Project, find: FindItem): Environment['sources'] =>
-  new Map(
-    project.sources.map(({ id, key }) => [
-      id,
-      {
-        fields: fieldsOfAll(typesOf(project, id)),
-        hasKey: key !== null,
-        find: (value: Value) => find(id, value),
-      },
-    ]),
-  );
-
 /** What refers to something that is not there, or that does not fit. */
 export function brokenReferences(project: Project): Finding[] {
   return [
@@ -111,11 +84,9 @@ export function brokenReferences(project: Project): Finding[] {
       ...(withId(project.sources, list.source) === undefined
         ? [projectFindings.sourceUnknown(list.id, list.source)]
         : []),
-      ...list.choices.flatMap((choice) =>
-        brokenChoice(project, list.id, choice.template, choice.type),
-      ),
-      ...brokenChoice(project, list.id, list.otherwise, undefined),
+      ...brokenChoices(project, list),
     ]),
+    ...unusedTemplates(project),
   ];
 }
 
@@ -148,17 +119,4 @@ function brokenComputed(type: ItemType): Finding[] {
         ),
   );
   return [...wrong, ...circles.map((names) => projectFindings.computedCircle(type, names))];
-}
-
-function brokenChoice(
-  project: Project,
-  list: string,
-  id: string | null,
-  type: string | undefined,
-): Finding[] {
-  if (id === null) return [];
-  const template = withId(project.templates, id);
-  if (template === undefined) return [projectFindings.templateUnknown(list, id)];
-  if (type === undefined || template.type === type) return [];
-  return [projectFindings.templateOfOtherType(list, id, type)];
 }

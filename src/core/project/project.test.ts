@@ -196,6 +196,7 @@ describe('the project file', () => {
       'list-source-unknown',
       'choice-template-unknown',
       'choice-type-differs',
+      'template-unused',
     ]);
   });
 
@@ -210,8 +211,17 @@ describe('edits', () => {
   const all: readonly Edit[] = [
     edits.rename('Fell shop'),
     edits.setKey('stock', null),
-    edits.choose('stock', 'tool', null),
-    edits.choose('stock', undefined, null),
+    edits.choose({ list: 'stock', at: 1 }, 'all looks', null),
+    edits.choose({ list: 'stock', at: 2 }, 'all looks', null),
+    edits.choose({ list: 'stock', at: 0 }, 'all looks', undefined),
+    edits.addChoice('stock', { type: 'skein', when: 'grams > 60' }, 0),
+    edits.ask({ list: 'stock', at: 0 }, { when: 'name === look' }),
+    edits.moveChoice({ list: 'stock', at: 0 }, 1),
+    edits.addLook('rich'),
+    edits.choose({ list: 'stock', at: 0 }, { look: 'rich' }, 'skein-plain'),
+    edits.renameLook('rich', 'Rich'),
+    edits.removeLook('usual'),
+    edits.removeChoice({ list: 'stock', at: 1 }),
     edits.arrangeAs('stock', { kind: 'grid', columns: 3, gap: 8, edge: 12 }),
     edits.bind(place, { expr: 'grams', else: 'light' }),
     edits.insert(
@@ -272,7 +282,7 @@ describe('edits', () => {
     ['a property that it has not', edits.bind({ ...place, property: 'picture' }, 'x')],
     ['the row itself', edits.remove({ template: 'skein-plain', parts: ['row'] })],
     ['no name', edits.rename('  ')],
-    ['a list that is not there', edits.choose('gone', 'tool', null)],
+    ['a list that is not there', edits.choose({ list: 'gone', at: 0 }, 'all looks', null)],
     ['a template that is there', edits.addTemplate(draftTemplate(skein, [], []))],
   ])('say why they cannot be made: %s', (_, edit) => {
     const made = edit.apply(projectOf(shop));

@@ -66,6 +66,12 @@ export interface ItemType {
   readonly leftOut?: readonly string[];
 }
 
+/** A name under which choices choose other templates: the app switches from one to another as it runs. */
+export interface Look {
+  readonly id: string;
+  readonly name: string;
+}
+
 /** All of it but the items: what the project file holds, in the file's own form. */
 export interface Project {
   readonly yarncard: typeof formatVersion;
@@ -76,6 +82,8 @@ export interface Project {
   /** Parts that templates use by their ids, each with inputs of its own; none: there are none. */
   readonly sharedParts?: readonly SharedPart[];
   readonly lists: readonly List[];
+  /** The first is shown first; none: there is one, without a name. */
+  readonly looks?: readonly Look[];
   readonly pictures: readonly Picture[];
   readonly formats?: readonly NamedFormat[];
   /** What texts may be set in, the first where nothing else is said; none: a neutral set. */
@@ -128,6 +136,11 @@ export const contentsNamed = ({ pictures, fonts = [] }: Project): readonly HasCo
   ...pictures,
   ...fonts,
 ];
+
+/** The look that rows are shown in: the one that was chosen, if the project has it, or its first. */
+export function lookShown({ looks = [] }: Project, chosen: string | undefined): Look | undefined {
+  return looks.find(({ id }) => id === chosen) ?? looks[0];
+}
 
 export const localeOf = (project: Project): string => project.locales?.[0] ?? 'en';
 

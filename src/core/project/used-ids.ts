@@ -6,7 +6,15 @@ import type { Project } from './project';
  */
 export type UsedIds = Readonly<Record<IdKind, ReadonlySet<string>>>;
 
-const kinds = ['sources', 'types', 'templates', 'sharedParts', 'lists', 'formats'] as const;
+const kinds = [
+  'sources',
+  'types',
+  'templates',
+  'sharedParts',
+  'lists',
+  'looks',
+  'formats',
+] as const;
 type IdKind = (typeof kinds)[number];
 
 const collected = (idsOf: (kind: IdKind) => ReadonlySet<string>): UsedIds => ({
@@ -15,6 +23,7 @@ const collected = (idsOf: (kind: IdKind) => ReadonlySet<string>): UsedIds => ({
   templates: idsOf('templates'),
   sharedParts: idsOf('sharedParts'),
   lists: idsOf('lists'),
+  looks: idsOf('looks'),
   formats: idsOf('formats'),
 });
 

@@ -37,6 +37,7 @@ export type FieldUse =
       readonly expr: string;
     }
   | { readonly kind: 'format'; readonly format: string }
+  | { readonly kind: 'choice'; readonly list: string; readonly at: number; readonly when: string }
   | { readonly kind: 'key' | 'discriminator'; readonly source: string };
 
 /** All that reads a field of a type, or something inside it. */
@@ -72,10 +73,19 @@ export function usesOfField(
       ? [{ kind: 'computed', type: type.id, name, expr }]
       : [],
   );
+  const choices = project.lists.flatMap((list) =>
+    list.choices.flatMap(({ type: own, when }, at): FieldUse[] => {
+      const isOfItem = own === undefined ? list.source === type.source : own === type.id;
+      const isRead =
+        when !== undefined && ((isOfItem && reads(when, path)) || reads(when, lookedUp));
+      return isRead ? [{ kind: 'choice', list: list.id, at, when }] : [];
+    }),
+  );
   return [
     ...computed,
     ...bindings,
     ...formats,
+    ...choices,
     ...(whole && keyFields(source.key).includes(first ?? '')
       ? [{ kind: 'key', source: source.id } as const]
       : []),
@@ -129,6 +139,29 @@ export function renamedInRows(
       );
     });
   });
+}
+
+/** The conditions of choices, reading the last step under its new name. */
+export function renamedInChoices(
+  { lists }: Project,
+  types: readonly ItemType[],
+  path: readonly string[],
+  name: string,
+): Project['lists'] {
+  const [first] = types;
+  if (first === undefined) return lists;
+  const lookedUp = [lookupStep(first.source), ...path];
+  return lists.map((list) => ({
+    ...list,
+    choices: list.choices.map((choice) => {
+      const { type, when } = choice;
+      if (when === undefined) return choice;
+      const isOwn =
+        type === undefined ? list.source === first.source : types.some(({ id }) => id === type);
+      const own = isOwn ? renameStep(when, path, name) : when;
+      return { ...choice, when: renameStep(own, lookedUp, name) };
+    }),
+  }));
 }
 
 /**

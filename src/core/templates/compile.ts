@@ -1,6 +1,6 @@
 import type { Finding, JsonRecord } from '../base';
 import { compileMessage, type NamedFormat } from '../formats';
-import { formatsUsed, type RowContext, readsNow } from '../values';
+import { formatsUsed, type RowContext, readsContext } from '../values';
 import { type BoundValue, bindSlot, checkSlot, namesOf } from './bind-value';
 import { environmentToRun } from './bind-words';
 import type { BindingScope } from './binding';
@@ -181,7 +181,7 @@ function followsTime(slot: BoundSlot, scope: BindingScope): boolean {
   return (
     formatsOf(slot, scope).some(({ as }) => as === 'relative') ||
     [slot.expression, slot.standIn].some(
-      (each) => each?.checked !== undefined && readsNow(each.checked),
+      (each) => each?.checked !== undefined && readsContext(each.checked, 'now'),
     )
   );
 }

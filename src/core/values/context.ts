@@ -4,6 +4,8 @@ export interface RowContext {
   readonly index?: number;
   /** How many the list has. */
   readonly count?: number;
+  /** Id of the look that the list is shown in. */
+  readonly look?: string;
   /** The time, as ISO 8601 with a zone. */
   readonly now?: string;
 }

@@ -1,9 +1,11 @@
 import type { Finding } from '../base';
 import { check } from './check/check';
-import type { Checked } from './check/checked';
+import { type Checked, inWords } from './check/checked';
 import { showableFinding } from './check/showable';
 import { compile, type Evaluate } from './compile/compile';
 import { type Environment, emptyEnvironment } from './environment';
+import { valueFindings } from './findings';
+import { kindOf, withArticle } from './result-type';
 import { readExpression } from './syntax/read';
 import type { Field } from './type';
 import { pathsUsed } from './uses';
@@ -22,9 +24,10 @@ export interface Expression {
 
 /**
  * What an expression is for. `text`: its value must be able to stand on a label; `property`: it
- * belongs to the item, wherever that stands.
+ * belongs to the item, wherever that stands; `condition`: it says yes or no, before the item stands
+ * anywhere.
  */
-export type Use = 'any' | 'text' | 'property';
+export type Use = 'any' | 'text' | 'property' | 'condition';
 
 export function makeExpression(
   text: string,
@@ -43,11 +46,12 @@ export function makeExpression(
       evaluate: undefined,
     };
   const paths = pathsUsed(read.value);
-  const world = { fields, environment, hasPlace: use !== 'property' };
+  const hasPlace = use === 'any' || use === 'text';
+  const world = { fields, environment, hasPlace, hasLook: use !== 'property' };
   const { checked, findings } = check(read.value, text, world);
-  const unshowable = checked !== undefined && use === 'text' ? showableFinding(checked) : undefined;
-  if (checked === undefined || unshowable !== undefined) {
-    const all = unshowable === undefined ? findings : [unshowable];
+  const unfit = checked && unfitFor(use, checked);
+  if (checked === undefined || unfit !== undefined) {
+    const all = unfit === undefined ? findings : [unfit];
     return { text, findings: all, paths, environment, checked: undefined, evaluate: undefined };
   }
   let evaluate: Evaluate | undefined;
@@ -63,4 +67,10 @@ export function makeExpression(
       return evaluate;
     },
   };
+}
+
+function unfitFor(use: Use, checked: Checked): Finding | undefined {
+  if (use === 'text') return showableFinding(checked);
+  if (use !== 'condition' || kindOf(checked.type) === 'boolean') return undefined;
+  return valueFindings.noCondition(checked, inWords(checked), withArticle(checked.type));
 }

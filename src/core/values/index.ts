@@ -4,7 +4,7 @@
  * items only as JSON records; templates, checks and the command line call it.
  */
 
-export { anyMissing, type Checked, readsNow, resultsOf } from './check/checked';
+export { anyMissing, type Checked, readsContext, resultsOf } from './check/checked';
 export { pathText } from './check/names';
 export { blockLength, Columns, isMissing, isTrue } from './columns/columns';
 export { type Pass, passOver } from './columns/pass';

@@ -9,6 +9,8 @@ export interface EntryRange {
   readonly sequence?: KnownSequence;
   /** The box that rows are drawn in; undefined: as before. */
   readonly box?: ListBox;
+  /** The row that stays where it is looked at, where others stand around it: its key, and where it stood. */
+  readonly keep?: { readonly key: string; readonly at: number };
 }
 
 /** Where a list is drawn. */
@@ -30,6 +32,8 @@ export interface Frame {
   readonly plans: readonly RowPlan[];
   readonly entries: readonly Entry[];
   readonly entriesFrom: number;
+  /** Where the row stands now that was to be kept; undefined: nowhere, or where it did. */
+  readonly kept: number | undefined;
   readonly itemCount: number;
   /** How many items each choice takes, in the order of the list's choices; the last is *otherwise*. */
   readonly choiceCounts: readonly number[];

@@ -7,6 +7,8 @@ export type { LabelFacts } from './boxes/label-facts';
 export { MeasuredRows, type RowBox, type RowMeasures } from './boxes/measured-rows';
 export type { PartFacts } from './boxes/row-measuring';
 export type { StackFacts } from './boxes/stack-facts';
+export type { ChoiceAsked } from './choices/item-choices';
+export type { ChoiceTable } from './choices/list-choices';
 export type { EntryRange, Frame, ListBox } from './frame';
 export type { SlotSurvey, Survey, TemplateSurvey, UnknownPicture } from './survey';
 export { type Tried, View, type ViewSettings, type World } from './view';

@@ -6,7 +6,7 @@ import {
   columnsOf,
   type KnownSequence,
   linesOf,
-  plansByType,
+  plansByChoice,
   type Sequence,
 } from '../../core/lists';
 
@@ -29,10 +29,11 @@ export interface RowHeights {
 }
 
 /** What a sequence is made of. */
-interface Choosing {
-  /** The position of each item's type. */
-  readonly types: Uint16Array;
-  readonly planOfType: Int16Array;
+interface Arranging {
+  /** The choice that takes each item; the same array where they are the same. */
+  readonly choices: Int16Array;
+  /** -1 where its items are left out. */
+  readonly planOfChoice: Int16Array;
   /** The height of each plan's rows, in whole 1/64 px. */
   readonly planHeights: Int32Array;
   /** The heights of entries that hang on their texts, for the sequence that is arranged by now. */
@@ -63,10 +64,10 @@ export class ListSequence {
     this.takeLines(noLines, []);
   }
 
-  arrange({ types, planOfType, planHeights, heightsOf, arrangement }: Choosing): void {
-    const ofEntries = [types, planOfType.join()];
+  arrange({ choices, planOfChoice, planHeights, heightsOf, arrangement }: Arranging): void {
+    const ofEntries = [choices, planOfChoice.join()];
     if (!isSame(ofEntries, this.ofEntries)) {
-      this.arranged = arrange(plansByType(types, planOfType));
+      this.arranged = arrange(plansByChoice(choices, planOfChoice));
       this.entries = undefined;
       this.ofEntries = ofEntries;
     }
@@ -84,16 +85,22 @@ export class ListSequence {
     }
   }
 
+  /** Whether an asker has the entries as they stand. */
+  isKnown(known: KnownSequence | undefined): boolean {
+    return known?.id === this.id;
+  }
+
   /** The sequence as it is drawn; `known` is what was sent before. */
   toDraw(arrangement: Arrangement, known: KnownSequence | undefined): Sequence {
     const { id, heightsId } = this;
+    const areLinesKnown = this.isKnown(known);
     const { firsts, columns, heights } = this.lines;
     return {
       id,
       heightsId,
       arrangement,
       entryCount: this.count,
-      lines: known?.id === id ? undefined : { firsts: firsts.slice(), columns: columns.slice() },
+      lines: areLinesKnown ? undefined : { firsts: firsts.slice(), columns: columns.slice() },
       heights: known?.heightsId === heightsId ? undefined : heights.slice(),
     };
   }

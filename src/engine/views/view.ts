@@ -4,8 +4,10 @@ import { cellWidth, unitsOf } from '../../core/layout';
 import {
   type Arranged,
   type Arrangement,
-  chooser,
+  allChosen,
+  chosenIn,
   columnsOf,
+  countsOfChoices,
   type Entry,
   type List,
   plainHeightPx,
@@ -15,13 +17,22 @@ import {
   type Space,
 } from '../../core/lists';
 import { picturesHave } from '../../core/pictures';
-import { localeOf, type Project, type Source, withId } from '../../core/project';
+import {
+  type FindItem,
+  localeOf,
+  lookShown,
+  type Project,
+  type Source,
+  withId,
+} from '../../core/project';
 import type { CompiledTemplate } from '../../core/templates';
 import type { RowContext } from '../../core/values';
 import type { ItemStore } from '../items';
 import type { CompiledTemplates } from '../project';
 import type { RowBox, RowMeasures, RowValues } from './boxes/measured-rows';
 import { type PartFacts, type PartPlace, RowMeasuring } from './boxes/row-measuring';
+import type { Choosing } from './choices/item-choices';
+import { ListChoices } from './choices/list-choices';
 import type { EntryRange, Frame, ListBox } from './frame';
 import { ListSequence } from './list-sequence';
 import { missingPictures } from './missing-pictures';
@@ -42,6 +53,7 @@ export interface World {
   /** A source's items; without a set, those of the set that is shown. */
   store(source: string, set?: string): ItemStore;
   templatesIn(locale: string): CompiledTemplates;
+  readonly lookUp: FindItem;
   /** Undefined: nobody measures; heights that hang on texts stay rough. */
   readonly measures: RowMeasures | undefined;
 }
@@ -51,6 +63,7 @@ export interface ViewSettings {
   readonly list?: string | undefined;
   readonly set?: string | undefined;
   readonly locale?: string | undefined;
+  readonly look?: string | undefined;
 }
 
 const noKeys = itemKeys([], null, '');
@@ -60,6 +73,7 @@ const noArrangement: Arrangement = { kind: 'list', gap: 0, edge: 0, separators: 
 export class View {
   templates: readonly CompiledTemplate[] = [];
   private plans: readonly RowPlan[] = [];
+  readonly choices = new ListChoices(() => this.choosing());
   private readonly sequence = new ListSequence();
   private choiceCounts: readonly number[] = [];
   private readonly once = new Once();
@@ -97,29 +111,27 @@ export class View {
       this.choiceCounts = [];
       return;
     }
-    const choose = chooser(list);
-    const { types, indexes, counts } = this.store(source).types(project, source);
+    const choices = this.choices.take();
+    const look = this.look();
     const planIds = this.plans.map((plan) => plan.template);
-    // The last stands for items of no known type.
-    const planOfType = Int16Array.from([...types, undefined], (type) => {
-      const template = choose(type);
-      return template === null ? -1 : planIds.indexOf(template);
-    });
+    const planOfChoice = Int16Array.from(allChosen(list), (chosen) =>
+      planIds.indexOf(chosenIn(chosen, look) ?? ''),
+    );
     const planHeights = Int32Array.from(this.plans, (plan) => unitsOf(plan.heightPx));
     const { arrangement } = list;
     const heightsOf = (arranged: Arranged) =>
       this.measured.heightsOf(this.rowValues(arranged), this.rowBox(this.box));
     this.arrangeLines = () =>
-      this.sequence.arrange({ types: indexes, planOfType, planHeights, heightsOf, arrangement });
+      this.sequence.arrange({ choices, planOfChoice, planHeights, heightsOf, arrangement });
     this.arrangeLines();
-    const chosen = list.choices.map((choice) => counts[types.indexOf(choice.type)] ?? 0);
-    const others = indexes.length - chosen.reduce((sum, count) => sum + count, 0);
-    this.choiceCounts = [...chosen, others];
+    this.choiceCounts = countsOfChoices(choices, list.choices.length);
   }
 
   frame(wanted: EntryRange): Frame {
     const arrangement = this.list()?.arrangement ?? noArrangement;
-    const from = Math.max(0, Math.min(wanted.from, this.sequence.count - 1));
+    const kept = this.keptIn(wanted);
+    const moved = kept === undefined ? 0 : kept - (wanted.keep?.at ?? 0);
+    const from = Math.max(0, Math.min(wanted.from + moved, this.sequence.count - 1));
     this.takeBox(wanted.box);
     if (this.measured.measure(from, from + wanted.to - wanted.from)) this.arrangeLines();
     return {
@@ -131,10 +143,17 @@ export class View {
       plans: this.plans,
       entries: this.entries({ from, to: from + wanted.to - wanted.from }),
       entriesFrom: from,
+      kept,
       itemCount: this.items().length,
       choiceCounts: this.choiceCounts,
       findings: this.findings(),
     };
+  }
+
+  private keptIn({ keep, sequence }: EntryRange): number | undefined {
+    if (keep === undefined || this.sequence.isKnown(sequence)) return undefined;
+    const entry = this.entryOfKey(keep.key);
+    return entry < 0 ? undefined : entry;
   }
 
   entries(range: EntryRange): Entry[] {
@@ -238,6 +257,7 @@ export class View {
         ...surveys.flatMap(({ contrast }) => contrast),
         ...misfits,
         ...boxes,
+        ...this.choices.findings(),
       ],
     };
   }
@@ -264,6 +284,12 @@ export class View {
   locale(): string {
     const { project } = this.world;
     return this.settings.locale ?? (project === undefined ? 'en' : localeOf(project));
+  }
+
+  /** Id of the look that is shown; undefined: the project has none. */
+  look(): string | undefined {
+    const { project } = this.world;
+    return project && lookShown(project, this.settings.look)?.id;
   }
 
   items(): readonly Item[] {
@@ -329,7 +355,22 @@ export class View {
   /** What stands around an item. */
   contextOf(item: number): RowContext {
     const entry = this.sequence.entryOf(item);
-    return entry < 0 ? { now: this.world.now } : this.contextAt(entry);
+    return entry < 0 ? this.around() : this.contextAt(entry);
+  }
+
+  /** What stands around all items. */
+  private around(): RowContext {
+    const look = this.look();
+    return { now: this.world.now, ...(look !== undefined && { look }) };
+  }
+
+  private choosing(): Choosing | undefined {
+    const list = this.list();
+    const source = this.source();
+    const { project, now, lookUp } = this.world;
+    if (list === undefined || source === undefined || project === undefined) return undefined;
+    const types = this.store(source).types(project, source);
+    return { project, list, items: this.items(), types, look: this.look(), now, find: lookUp };
   }
 
   compiled(id: string): CompiledTemplate | undefined {
@@ -365,7 +406,7 @@ export class View {
   }
 
   private contextAt(index: number): RowContext {
-    return { index, count: this.sequence.count, now: this.world.now };
+    return { index, count: this.sequence.count, ...this.around() };
   }
 
   /** What is wrong with the project as it stands; keys are checked over all items. */
@@ -375,8 +416,8 @@ export class View {
 
   private takeTemplates(): void {
     const list = this.list();
-    const ids =
-      list === undefined ? [] : [...list.choices.map((each) => each.template), list.otherwise];
+    const look = this.look();
+    const ids = list === undefined ? [] : allChosen(list).map((chosen) => chosenIn(chosen, look));
     this.templates = [...new Set(ids)].flatMap((id) => (id && this.compiled(id)) || []);
     this.plans = this.templates.map((template) => this.planOf(template));
   }

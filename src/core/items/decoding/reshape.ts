@@ -7,7 +7,7 @@ import {
   heldFields,
   makeExpression,
   type RowContext,
-  readsNow,
+  readsContext,
   type ValueType,
 } from '../../values';
 import type { Item } from '../item';
@@ -50,7 +50,9 @@ function reshaperOf(fields: readonly Field[]): Made {
   });
   if (computed.length === 0) return { reshape: decoded, followsTime: false };
   return {
-    followsTime: computed.some(({ checked }) => checked !== undefined && readsNow(checked)),
+    followsTime: computed.some(
+      ({ checked }) => checked !== undefined && readsContext(checked, 'now'),
+    ),
     reshape(item, around) {
       let made = decoded?.(item) ?? item;
       for (const { name, evaluate } of computed)

@@ -3,6 +3,16 @@
 import { paste } from '../pieces/paste';
 import { writeTemplate } from '../pieces/template-text';
 import { checkTextSizes, checkWidths } from './checked-at';
+import {
+  addChoice,
+  addLook,
+  ask,
+  choose,
+  moveChoice,
+  removeChoice,
+  removeLook,
+  renameLook,
+} from './choices';
 import { addColour, changeColour, removeColour, renameColour } from './colours';
 import {
   addFormat,
@@ -14,7 +24,7 @@ import {
 } from './formats';
 import { limitParts, rename } from './general';
 import { importAgain, typesGrow } from './import-again';
-import { arrangeAs, choose } from './lists';
+import { arrangeAs } from './lists';
 import { addPictures, removePicture, renamePicture } from './pictures';
 import {
   addSet,
@@ -74,6 +84,7 @@ import {
   retypeField,
 } from './types';
 
+export type { Asked, ChoicePlace } from './choices';
 export { type Edit, inOneStep } from './edit';
 export type { PropertyPlace } from './templates/templates';
 export { freeTemplateId, matchFields, usesOfTemplate } from './templates/whole';
@@ -118,7 +129,14 @@ export const edits = {
   decodeField,
   removeField,
   renameType,
+  addChoice,
+  ask,
   choose,
+  moveChoice,
+  removeChoice,
+  addLook,
+  renameLook,
+  removeLook,
   arrangeAs,
   addTemplate,
   renameTemplate,

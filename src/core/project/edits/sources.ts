@@ -1,5 +1,6 @@
 import { failed, freeId, ok } from '../../base';
 import type { Key, TypeFound } from '../../items';
+import { type Chosen, choosing, mapTemplates, withChosen } from '../../lists';
 import type { Template } from '../../templates';
 import { type Field, fieldsOfAll, withComputedSettled } from '../../values';
 import { itemTypes, type SourceDraft } from '../make';
@@ -171,7 +172,7 @@ function splitProject(project: Project, { source, old, types, field, used }: Spl
     });
     copies.set(type.id, made);
   }
-  const copyOf = (type: string, template: string | null) => {
+  const copyOf = (type: string, template: string) => {
     const at = own.findIndex((each) => each.id === template);
     return copies.get(type)?.[at]?.id ?? null;
   };
@@ -186,13 +187,19 @@ function splitProject(project: Project, { source, old, types, field, used }: Spl
     ],
     lists: project.lists.map((list) => {
       if (list.source !== source.id) return list;
-      const before =
-        list.choices.find((choice) => choice.type === old.id)?.template ?? list.otherwise;
-      const choices = types.map((type) => ({
-        type: type.id,
-        template: copyOf(type.id, before),
-      }));
-      return { ...list, choices, otherwise: choices[0]?.template ?? null };
+      const inCopies = (type: ItemType | undefined, chosen: Chosen | undefined) =>
+        mapTemplates(chosen, (template) => copyOf(type?.id ?? '', template));
+      // What was chosen for all items is, for each type, with its own copies.
+      const own = list.choices.filter(({ type }) => type === undefined || type === old.id);
+      const all = own.some(({ when }) => when === undefined)
+        ? own
+        : [...own, choosing({}, list.otherwise)];
+      const choices = all.flatMap((choice) =>
+        types.map((type) =>
+          choosing({ ...choice, type: type.id }, inCopies(type, choice.template)),
+        ),
+      );
+      return withChosen({ ...list, choices }, inCopies(types[0], list.otherwise));
     }),
   };
 }
@@ -225,9 +232,13 @@ export function mergeTypes(id: string): Edit {
         ),
         lists: project.lists.map((list) => {
           if (list.source !== id) return list;
-          const template =
-            list.choices.find((choice) => choice.type === first.id)?.template ?? null;
-          return { ...list, choices: [{ type: first.id, template }] };
+          // Without a condition the first type's choice is that of all.
+          const choices = list.choices.flatMap((choice) => {
+            const { type, when } = choice;
+            if (type === undefined || type === first.id) return [choice];
+            return when === undefined ? [] : [{ ...choice, type: first.id }];
+          });
+          return { ...list, choices };
         }),
       });
     },

@@ -10,7 +10,7 @@ import {
   withComputedSettled,
 } from '../../values';
 import { editById, type ItemType, type Project, type Source, typesOf, withId } from '../project';
-import { renamedInFields, renamedInFormats, renamedInRows } from '../uses';
+import { renamedInChoices, renamedInFields, renamedInFormats, renamedInRows } from '../uses';
 import type { Edit } from './edit';
 
 /** A field of a type, through records. */
@@ -51,7 +51,8 @@ export function renameField({ type: id, path }: FieldPlace, wish: string): Edit 
         path.length === 1
           ? editById(next.sources, source.id, (each) => renamedSource(each, lastOf(path), name))
           : next.sources;
-      return ok({ ...next, sources, ...(formats !== undefined && { formats }) });
+      const lists = renamedInChoices(project, types, path, name);
+      return ok({ ...next, sources, lists, ...(formats !== undefined && { formats }) });
     },
   };
 }

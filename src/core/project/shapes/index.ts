@@ -1,7 +1,7 @@
 import type { ProjectFont } from '../../fonts';
 import { isLocale } from '../../formats';
 import type { Follow, Key, Paging } from '../../items';
-import type { Arrangement, Choice, List } from '../../lists';
+import type { Arrangement, Choice, Chosen, List } from '../../lists';
 import { type Picture, pictureTypes } from '../../pictures';
 import {
   boolean,
@@ -10,6 +10,7 @@ import {
   byMember,
   id,
   list,
+  mapOf,
   nullable,
   number,
   oneOf,
@@ -33,6 +34,7 @@ import {
   formatVersion,
   type ItemSet,
   type ItemType,
+  type Look,
   type Origin,
   type Project,
   type Source,
@@ -103,12 +105,25 @@ const arrangement: Shape<Arrangement> = byMember<Arrangement>('kind', {
   }),
 });
 
+const chosen: Shape<Chosen> = byKind<Chosen>({
+  null: oneOf([null]),
+  text: id(),
+  record: mapOf(idOrNull()),
+});
+
 const listOfItems: Shape<List> = record<List>({
   id: id(),
   name: text(),
   source: id(),
-  choices: list(record<Choice>({ type: id(), template: idOrNull() })),
-  otherwise: idOrNull(),
+  choices: list(
+    record<Choice>({
+      type: optional(id()),
+      when: optional(text()),
+      template: optional(chosen),
+    }),
+    { max: 500 },
+  ),
+  otherwise: optional(chosen),
   arrangement,
 });
 
@@ -163,6 +178,7 @@ export const projectShape: Shape<Project> = record<Project>({
   templates: list(templateShape, { tellsApart: 'id' }),
   sharedParts: optional(list(sharedPart, { tellsApart: 'id', max: 500 })),
   lists: list(listOfItems, { tellsApart: 'id' }),
+  looks: optional(list(record<Look>({ id: id(), name: text() }), { tellsApart: 'id', max: 50 })),
   pictures: list(picture, { tellsApart: 'name' }),
   formats: optional(list(formatShape, { max: 500 })),
   fonts: optional(list(font, { tellsApart: 'name', max: 50 })),

@@ -3,7 +3,7 @@ import type { ResultType } from '../result-type';
 import type { ArithmeticOperator, CompareOperator, LogicalOperator } from '../syntax/tree';
 
 /** Names that stand for what is around an item, unless it has a field of that name. */
-export type ContextName = 'index' | 'count' | 'now';
+export type ContextName = 'index' | 'count' | 'look' | 'now';
 
 /** How two values are compared: `mixed` ones are looked at when they are there. */
 export type CompareAs = 'text' | 'number' | 'boolean' | 'date' | 'mixed';
@@ -110,9 +110,10 @@ export const callsAnything = (checked: CheckedArgument): boolean =>
   checked.kind === 'format' ||
   partsOf(checked).some(callsAnything);
 
-/** Whether it follows the time: then it is another one later. */
-export const readsNow = (checked: CheckedArgument): boolean =>
-  (checked.kind === 'context' && checked.name === 'now') || partsOf(checked).some(readsNow);
+/** Whether it reads something that stands around the item: the time, say, which is another one later. */
+export const readsContext = (checked: CheckedArgument, name: ContextName): boolean =>
+  (checked.kind === 'context' && checked.name === name) ||
+  partsOf(checked).some((part) => readsContext(part, name));
 
 /** All that an expression may come to: of a condition, both of its ends. */
 export function resultsOf(checked: Checked): readonly Checked[] {

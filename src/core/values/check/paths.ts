@@ -12,17 +12,20 @@ import type { Checking } from './scope';
 const contextTypes: Readonly<Record<ContextName, ResultType>> = {
   index: { type: 'integer' },
   count: { type: 'integer' },
+  look: { type: 'text' },
   now: { type: 'datetime' },
 };
 
 const isContextName = (name: string): name is ContextName => Object.hasOwn(contextTypes, name);
 
-/** Names of contexts that are nowhere but in a list. */
-const needsPlace = (name: ContextName): boolean => name !== 'now';
+function isKnown(name: ContextName, { hasPlace, hasLook }: Checking['world']): boolean {
+  if (name === 'now') return true;
+  return name === 'look' ? hasLook : hasPlace;
+}
 
 export function name(node: Expr & { kind: 'name' }, here: Checking): Checked | undefined {
   const span = { from: node.from, to: node.to };
-  const { fields, hasPlace } = here.world;
+  const { fields } = here.world;
   const local = here.locals.findLast((each) => each.name === node.name);
   if (local !== undefined) return { kind: 'local', ...local, ...span };
   // A field that is called "item" itself is item.item.
@@ -32,8 +35,7 @@ export function name(node: Expr & { kind: 'name' }, here: Checking): Checked | u
   if (field !== undefined)
     return { kind: 'field', name: field.name, type: field, mayBeMissing: !field.required, ...span };
   if (isContextName(node.name)) {
-    if (!hasPlace && needsPlace(node.name))
-      return here.note(valueFindings.noPlace(span, node.name));
+    if (!isKnown(node.name, here.world)) return here.note(valueFindings.noPlace(span, node.name));
     const type = contextTypes[node.name];
     return { kind: 'context', name: node.name, type, mayBeMissing: node.name !== 'now', ...span };
   }

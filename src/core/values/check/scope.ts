@@ -11,6 +11,8 @@ export interface World {
   readonly environment: Environment;
   /** False for computed properties: they belong to the item, wherever it stands. */
   readonly hasPlace: boolean;
+  /** Whether it is asked in a look: true also of conditions, before the item stands anywhere. */
+  readonly hasLook: boolean;
 }
 
 export interface Local {

@@ -59,9 +59,14 @@ export interface WindowSettings {
   readonly direction: Direction;
   /** Where it is undefined, the project's first locale holds. */
   readonly locale: string | undefined;
+  /** Id of a look; where it is undefined, or the project has none such, its first one holds. */
+  readonly look: string | undefined;
 }
 
-const usual = { device: narrowPhone, textSize: 1, direction: undefined, locale: undefined };
+const usual = {
+  ...{ device: narrowPhone, textSize: 1, direction: undefined },
+  ...{ locale: undefined, look: undefined },
+};
 
 export const useWindow = create<WindowSettings>()(() => ({ ...usual, scheme: 'light' }));
 
@@ -92,8 +97,9 @@ export const useBesideFrame = create<{ readonly frame: Frame | undefined }>()(()
 
 /** What of the windows is a project's own: another project begins without it. */
 export function forgetProjectSettings(): void {
-  useWindow.setState({ locale: undefined });
-  useBeside.setState({ locale: undefined, list: undefined, set: undefined });
+  const none = { locale: undefined, look: undefined };
+  useWindow.setState(none);
+  useBeside.setState({ ...none, list: undefined, set: undefined });
 }
 
 /** What an address calls a device: by its name, or as wide and as high as it is. */
@@ -129,6 +135,7 @@ export function writeWindows(query: URLSearchParams): void {
   write('text-size', percent(first.textSize), '100');
   write('direction', first.direction);
   write('locale', first.locale);
+  write('look', first.look);
   const beside = useBeside.getState();
   if (!beside.isOpen) return;
   write('beside', slugOf(beside.device));
@@ -136,6 +143,7 @@ export function writeWindows(query: URLSearchParams): void {
   write('beside-text-size', percent(beside.textSize), '100');
   write('beside-direction', beside.direction);
   write('beside-locale', beside.locale);
+  write('beside-look', beside.look);
   write('beside-list', beside.list);
   write('beside-set', beside.set);
 }
@@ -149,6 +157,7 @@ export function readWindows(query: URLSearchParams): void {
     textSize: textSizeOf(query.get('text-size')),
     direction: directionIn(query.get('direction')),
     locale: read('locale'),
+    look: read('look'),
   });
   useBeside.setState({
     isOpen: query.has('beside'),
@@ -157,6 +166,7 @@ export function readWindows(query: URLSearchParams): void {
     textSize: textSizeOf(query.get('beside-text-size')),
     direction: directionIn(query.get('beside-direction')),
     locale: read('beside-locale'),
+    look: read('beside-look'),
     list: read('beside-list'),
     set: read('beside-set'),
   });

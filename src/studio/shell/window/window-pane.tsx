@@ -1,6 +1,7 @@
 import Columns2 from 'lucide-react/icons/columns-2';
 import { useEffect, useRef } from 'react';
 import { directionOf } from '../../../core/base';
+import { lookShown } from '../../../core/project';
 import type { ListView } from '../../../render';
 import { useCurrent } from '../../shared/session/current';
 import { useLocale } from '../../shared/session/locale';
@@ -9,12 +10,14 @@ import {
   engine,
   setWantedRange,
   showFrame,
+  useProject,
   useSession,
   wantedRange,
 } from '../../shared/session/session';
 import { useBeside, useWindow } from '../../shared/window/window-settings';
 import { DeviceFrame, DeviceMenus } from './device-frame';
 import { LocaleMenu } from './locale-menu';
+import { LookBar } from './look-bar';
 import { NoRows, Rows, type RowsProps } from './rows';
 import { windows } from './scroll-along';
 
@@ -27,6 +30,7 @@ export function WindowPane() {
   const locale = useLocale();
   const direction = settings.direction ?? directionOf(locale);
   useShownLocale();
+  useShownLook();
   return (
     <div className="flex h-full flex-col bg-chosen/50">
       <div className="flex min-h-10 items-center gap-1 border-b border-rule bg-wool px-2 py-1.5">
@@ -43,6 +47,7 @@ export function WindowPane() {
           <span className="sr-only">Beside</span>
         </button>
       </div>
+      <LookBar look={settings.look} onChange={setWindow} />
       <DeviceFrame
         settings={settings}
         direction={direction}
@@ -96,4 +101,18 @@ function useShownLocale(): void {
       .showLocale(locale, wantedRange())
       .then((frame) => frame && showFrame(frame));
   }, [locale, id, isRead]);
+}
+
+/** Has the rows shown in the look that is chosen. */
+function useShownLook(): void {
+  const project = useProject();
+  const chosen = useWindow(({ look }) => look);
+  const look = project && lookShown(project, chosen)?.id;
+  const isRead = useSession(({ view, reading }) => view !== undefined && reading === undefined);
+  useEffect(() => {
+    if (!isRead || look === undefined) return;
+    void engine()
+      .showLook(look, wantedRange())
+      .then((frame) => frame && showFrame(frame));
+  }, [look, isRead]);
 }

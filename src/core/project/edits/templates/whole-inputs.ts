@@ -11,7 +11,7 @@ import {
   withProperty,
 } from '../../../templates';
 import { type Field, makeExpression, pathRead, scalarNames } from '../../../values';
-import { environmentOf } from '../../problems';
+import { environmentOf } from '../../environment';
 import type { Project } from '../../project';
 
 /** A property that an expression feeds. */

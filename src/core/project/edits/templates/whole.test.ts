@@ -53,7 +53,11 @@ describe('templates of a project', () => {
 
   test('say where they are shown', () => {
     expect(usesOfTemplate(project, 'skein-plain')).toEqual([
-      { list: 'goods', types: ['skein'], isOtherwise: true },
+      {
+        list: 'goods',
+        choices: [{ type: 'skein', template: 'skein-plain' }],
+        isOtherwise: true,
+      },
     ]);
     expect(usesOfTemplate(project, 'none')).toEqual([]);
   });

@@ -1,4 +1,5 @@
 import { failed, freeId, nearest, ok } from '../../../base';
+import { allChosen, type Chosen, templatesIn } from '../../../lists';
 import {
   elementPaths,
   expressionsOf,
@@ -68,7 +69,7 @@ export function removeTemplate(id: string): Edit {
     apply(project) {
       if (withId(project.templates, id) === undefined) return failed(gone(id));
       const lists = project.lists.filter((list) =>
-        [list.otherwise, ...list.choices.map(({ template }) => template)].includes(id),
+        allChosen(list).some((chosen) => templatesIn(chosen).includes(id)),
       );
       if (lists.length > 0)
         return failed(
@@ -227,12 +228,13 @@ function withFormats(project: Project, { formats }: Draft): Project {
 
 const gone = (id: string): string => `There is no template "${id}".`;
 
-/** Which lists show a template, and for which item types; null: for all others. */
+/** Which lists show a template, and for which items; those that say nothing of it choose it for all others. */
 export const usesOfTemplate = ({ lists }: Project, id: string) =>
   lists.flatMap((list) => {
-    const types = list.choices.flatMap(({ type, template }) => (template === id ? [type] : []));
-    const isOtherwise = list.otherwise === id;
-    return types.length === 0 && !isOtherwise ? [] : [{ list: list.name, types, isOtherwise }];
+    const isChosen = (chosen: Chosen | undefined) => templatesIn(chosen).includes(id);
+    const choices = list.choices.filter(({ template }) => isChosen(template));
+    const isOtherwise = isChosen(list.otherwise);
+    return choices.length === 0 && !isOtherwise ? [] : [{ list: list.name, choices, isOtherwise }];
   });
 
 /** A template id of a type that none has or had. */

@@ -117,8 +117,11 @@ function usesInWords(project: Selection['project'], id: string): string {
   const uses = usesOfTemplate(project, id);
   if (uses.length === 0) return 'shown by no list';
   return uses
-    .map(({ list, types, isOtherwise }) => {
-      const names = types.map((type) => withId(project.types, type)?.name ?? type);
+    .map(({ list, choices, isOtherwise }) => {
+      const names = choices.map(({ type, when }) => {
+        const own = type === undefined ? 'all' : (withId(project.types, type)?.name ?? type);
+        return when === undefined ? own : `${own} where ${when}`;
+      });
       return `in “${list}” for ${[...names, ...(isOtherwise ? ['all others'] : [])].join(', ')}`;
     })
     .join('; ');

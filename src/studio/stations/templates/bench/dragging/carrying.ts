@@ -9,6 +9,7 @@ import {
   type StackPart,
   usesAround,
 } from '../../../../../core/templates';
+import { followPointer, type Point } from '../../../../shared/pointer/pointer-drag';
 import { make, refused } from '../../../../shared/session/editing';
 import { startTrial } from '../../../../shared/session/trial';
 import { shownInstead } from '../../commands/binding';
@@ -17,8 +18,7 @@ import { newForPath } from '../../inserting/new-parts';
 import { type Selection, select } from '../../selection';
 import { drawnBox, drawnRow } from '../drawn';
 import { clearMarks, showMarks } from './drag-marks';
-import { type Box, type Dragged, type Landed, landedAt, type Point } from './landing';
-import { followPointer } from './pointer-drag';
+import { type Box, type Dragged, type Landed, landedAt } from './landing';
 import { takerAt } from './takers';
 
 /** The stack in which parts of that prefix stand: the row, or that of a shared part. */

@@ -7,13 +7,12 @@ import {
   propertyOf,
   type StackPart,
 } from '../../../../../core/templates';
+import { type DragKeys, followPointer, type Point } from '../../../../shared/pointer/pointer-drag';
 import { startTrial } from '../../../../shared/session/trial';
 import { fixedSize, nextStep, type SizeName } from '../../commands/resizing';
 import { type Selection, select } from '../../selection';
 import { drawnBox, drawnRow } from '../drawn';
 import { clearMarks, showMarks } from './drag-marks';
-import type { Point } from './landing';
-import { type DragKeys, followPointer } from './pointer-drag';
 
 /** What a length would become, and what says so. */
 interface Tried {

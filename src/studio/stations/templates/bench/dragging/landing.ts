@@ -6,6 +6,7 @@ import {
   type StackPart,
   type StandingPart,
 } from '../../../../../core/templates';
+import type { Point } from '../../../../shared/pointer/pointer-drag';
 
 /** A box of the page, in px. */
 export interface Box {
@@ -13,11 +14,6 @@ export interface Box {
   readonly top: number;
   readonly width: number;
   readonly height: number;
-}
-
-export interface Point {
-  readonly x: number;
-  readonly y: number;
 }
 
 /** Where something that is dragged would land, and what shows it. */

@@ -1,5 +1,5 @@
 import type { Edit } from '../../../../../core/project';
-import type { Point } from './landing';
+import type { Point } from '../../../../shared/pointer/pointer-drag';
 
 /** Something outside of the row that takes a value which is carried to it. */
 export interface Taker {

@@ -2,13 +2,13 @@ import { ownValue } from '../../../../../core/base';
 import { type Edit, edits, inOneStep } from '../../../../../core/project';
 import { kindOfPart, partWithId } from '../../../../../core/templates';
 import { pathText } from '../../../../../core/values';
+import { followPointer, type Point } from '../../../../shared/pointer/pointer-drag';
 import { make, refused } from '../../../../shared/session/editing';
 import type { Place } from '../../binding/binding-edits';
 import { shownInstead } from '../../commands/binding';
 import { type Selection, select } from '../../selection';
 import { clearMarks, showMarks } from '../dragging/drag-marks';
-import { landedAt, type Point } from '../dragging/landing';
-import { followPointer } from '../dragging/pointer-drag';
+import { landedAt } from '../dragging/landing';
 import { type Taker, takerAt } from '../dragging/takers';
 import { drawnBox, drawnRow } from '../drawn';
 

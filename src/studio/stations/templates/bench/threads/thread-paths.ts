@@ -1,4 +1,5 @@
-import type { Box, Point } from '../dragging/landing';
+import type { Point } from '../../../../shared/pointer/pointer-drag';
+import type { Box } from '../dragging/landing';
 
 /** Where a thread comes onto a part, and from which side of the row. */
 export interface ThreadEnd extends Point {

@@ -10,8 +10,9 @@ import {
 } from '../../../../../core/templates';
 import { fieldAtPath, makeExpression, pathRead, type ValueType } from '../../../../../core/values';
 import { markOf } from '../../../../shared/controls/typed';
+import type { Point } from '../../../../shared/pointer/pointer-drag';
 import type { Selection } from '../../selection';
-import type { Box, Point } from '../dragging/landing';
+import type { Box } from '../dragging/landing';
 import { drawnBox, drawnRow } from '../drawn';
 import { type LaidThread, ThreadEnds } from './thread-ends';
 import { gatePx, threadEnd, threadPath } from './thread-paths';

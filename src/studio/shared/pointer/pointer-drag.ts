@@ -1,5 +1,10 @@
 import type { PointerEvent } from 'react';
-import type { Point } from './landing';
+
+/** In px of the page. */
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
 
 /** What is told of a drag, once a frame at most. */
 export interface DragListener {

@@ -1,0 +1,91 @@
+import type { Finding } from '../../base';
+import { allChosen, type Choice, type Chosen, type List, templatesIn } from '../../lists';
+import { type Expression, type Field, fieldsOfAll, makeExpression } from '../../values';
+import { environmentOf, type FindItem } from '../environment';
+import { projectFindings } from '../findings';
+import { type Project, typesOf, withId } from '../project';
+
+/** The fields that the condition of a choice sees: those of its type, or of all types of the list. */
+export const fieldsOfChoice = (
+  project: Project,
+  { source }: List,
+  { type }: Choice,
+): readonly Field[] =>
+  type === undefined
+    ? fieldsOfAll(typesOf(project, source))
+    : (withId(project.types, type)?.fields ?? []);
+
+/** The condition of a choice made ready; undefined: it has none. */
+export const conditionOf = (
+  project: Project,
+  list: List,
+  choice: Choice,
+  find?: FindItem,
+): Expression | undefined =>
+  choice.when === undefined
+    ? undefined
+    : makeExpression(
+        choice.when,
+        fieldsOfChoice(project, list, choice),
+        'condition',
+        environmentOf(project, find),
+      );
+
+/** What is wrong with the choices of a list, whatever its items are. */
+export const brokenChoices = (project: Project, list: List): readonly Finding[] => [
+  ...list.choices.flatMap((choice, at) => [
+    ...unknownIn(project, list, at),
+    ...brokenTemplates(project, list, choice.template, choice.type),
+    ...unfitCondition(project, list, at),
+    ...neverReached(list, at),
+  ]),
+  ...brokenTemplates(project, list, list.otherwise, undefined),
+];
+
+function unknownIn(project: Project, list: List, at: number): readonly Finding[] {
+  const type = list.choices[at]?.type;
+  const isThere = type === undefined || typesOf(project, list.source).some(({ id }) => id === type);
+  // Where the source is not there, that is told.
+  return isThere || withId(project.sources, list.source) === undefined
+    ? []
+    : [projectFindings.choiceTypeUnknown(list, at, type)];
+}
+
+const brokenTemplates = (
+  project: Project,
+  list: List,
+  chosen: Chosen | undefined,
+  type: string | undefined,
+): readonly Finding[] =>
+  templatesIn(chosen).flatMap((id) => {
+    const template = withId(project.templates, id);
+    if (template === undefined) return [projectFindings.templateUnknown(list.id, id)];
+    if (type === undefined || template.type === type) return [];
+    return [projectFindings.templateOfOtherType(list.id, id, type)];
+  });
+
+function unfitCondition(project: Project, list: List, at: number): readonly Finding[] {
+  const choice = list.choices[at];
+  const condition = choice && conditionOf(project, list, choice);
+  return (condition?.findings ?? []).map((finding) =>
+    projectFindings.conditionUnfit(list, at, finding),
+  );
+}
+
+/** One that comes after another which takes all that it could take. */
+function neverReached(list: List, at: number): readonly Finding[] {
+  const own = list.choices[at]?.type;
+  const before = list.choices.findIndex(
+    ({ type, when }, place) =>
+      place < at && when === undefined && (type === undefined || type === own),
+  );
+  return before < 0 ? [] : [projectFindings.choiceNeverReached(list, at, before)];
+}
+
+/** Templates that no list chooses. */
+export function unusedTemplates({ lists, templates }: Project): readonly Finding[] {
+  const used = new Set(lists.flatMap((list) => allChosen(list).flatMap(templatesIn)));
+  return lists.length === 0
+    ? []
+    : templates.filter(({ id }) => !used.has(id)).map(projectFindings.templateUnused);
+}
