@@ -271,6 +271,11 @@ function someEdit(project: Project, pick: number, kind: number): Edit | undefine
       );
     case 8:
       return edits.addChoice(list.id, { type: template.type, when: `${expr} !== undefined` }, 0);
+    case 11:
+      return edits.sortBy(list.id, [
+        { by: expr, ...(pick % 2 === 0 && { descending: true }) },
+        { by: pathText([type?.fields[0]?.name ?? '']), missing: 'first' },
+      ]);
     case 9:
       return edits.addLook(`look ${pick % 3}`);
     case 10:
@@ -287,7 +292,7 @@ function someEdit(project: Project, pick: number, kind: number): Edit | undefine
 }
 
 test('any project gives the same entries after it was saved and opened, for any items', () => {
-  const steps = fc.array(fc.tuple(fc.nat(1_000), fc.nat(10)), { maxLength: 8 });
+  const steps = fc.array(fc.tuple(fc.nat(1_000), fc.nat(11)), { maxLength: 8 });
   return fc.assert(
     fc.asyncProperty(someItems, steps, async (items, all) => {
       let project = projectOf(items);

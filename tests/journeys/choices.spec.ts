@@ -101,9 +101,42 @@ test.describe('which template an item gets', () => {
     await other.getByRole('button', { name: 'usual' }).click();
     await expect
       .poll(() => rowsOf(page, 1, 'section[aria-label="Rows beside"]'))
-      .toEqual([[expect.stringContaining('P-100')]]);
+      .toEqual([['Household 0']]);
     await expect
       .poll(() => rowsOf(page, 1, 'section[aria-label="Rows"]'))
-      .toEqual([[expect.stringContaining('P-102')]]);
+      .toEqual([['Household 2']]);
   });
+});
+
+test('items stand as keys sort them, in any locale; one without a value last or first', async ({
+  page,
+}) => {
+  await page.goto('/');
+  const words = ['Zwirn', 'Ärmel', 'Öse', 'Apfel', 'Zopf'];
+  const own = words.map((name, at) => ({ id: at, name, ...(at % 2 === 0 && { price: 9 - at }) }));
+  await dropFile(page, 'notions.json', JSON.stringify(own));
+  await page.locator('.yc-sizer > .yc-row').first().waitFor();
+  await page.getByRole('link', { name: 'List', exact: true }).click();
+  const order = page.getByRole('region', { name: 'Order' });
+  await order.getByRole('button', { name: 'A key more' }).click();
+  await page.getByRole('menuitem', { name: 'name' }).click();
+  const names = async () => (await rowsOf(page)).map(([name]) => name);
+  await expect.poll(names).toEqual(['Apfel', 'Ärmel', 'Öse', 'Zopf', 'Zwirn']);
+  await page.getByRole('button', { name: /^Locale/ }).click();
+  await page.getByRole('menuitem', { name: 'add sv' }).click();
+  await expect.poll(names).toEqual(['Apfel', 'Zopf', 'Zwirn', 'Ärmel', 'Öse']);
+
+  await order.getByRole('button', { name: 'A key more' }).click();
+  await page.getByRole('menuitem', { name: 'price' }).click();
+  await order.getByRole('button', { name: 'Key 2 earlier' }).click();
+  await order.getByRole('button', { name: 'down', exact: true }).first().click();
+  await expect.poll(names).toEqual(['Zwirn', 'Öse', 'Zopf', 'Apfel', 'Ärmel']);
+  await order.getByRole('button', { name: 'missing first' }).first().click();
+  await expect.poll(names).toEqual(['Apfel', 'Ärmel', 'Zwirn', 'Öse', 'Zopf']);
+  await page.getByRole('textbox', { name: 'Key 1 of the order' }).fill('-(price ?? 0)');
+  await expect.poll(names).toEqual(['Apfel', 'Ärmel', 'Zopf', 'Öse', 'Zwirn']);
+  await page.getByRole('button', { name: 'Remove key 2' }).click();
+  await page.getByRole('button', { name: 'Remove key 1' }).click();
+  await expect(order).toContainText('items stand as they came');
+  await expect.poll(names).toEqual(words);
 });

@@ -14,14 +14,16 @@ export interface Arranged {
 }
 
 /**
- * The entries in the order of the items. `planOfItem`: the plan of each, or -1 where it is left out.
+ * The entries in the order of the items. `planOfItem`: the plan of each, or -1 where it is left out;
+ * `order`: positions of items as they are sorted, undefined: as they came.
  * Typed arrays and plain loops: this runs over all items after every edit of choices.
  */
-export function arrange(planOfItem: Int16Array): Arranged {
+export function arrange(planOfItem: Int16Array, order?: Int32Array): Arranged {
   const items = new Int32Array(planOfItem.length);
   const plans = new Uint16Array(planOfItem.length);
   let count = 0;
-  for (let item = 0; item < planOfItem.length; item += 1) {
+  for (let at = 0; at < planOfItem.length; at += 1) {
+    const item = order === undefined ? at : (order[at] ?? 0);
     const plan = planOfItem[item] ?? -1;
     if (plan < 0) continue;
     items[count] = item;

@@ -34,6 +34,7 @@ export {
   type Shrunk,
 } from './frame';
 export { type Arrangement, type Choice, type Chosen, columnsOf, type List } from './list';
+export { placesOf, type SortColumn, type SortKey, sortedBy } from './order/sort';
 export { RowBoxes, type RowPlace } from './row-boxes';
 export { anyText, type HeightBy, haveOwnHeights, heightBy, plainHeightPx } from './row-height';
 export type { FontedWords, LabelFont, RowLabel, RunWords } from './row-label';

@@ -1,3 +1,5 @@
+import type { SortKey } from './order/sort';
+
 /**
  * The id of a template; null: left out on purpose. By the ids of looks where these differ: in one
  * that is not there nothing is chosen.
@@ -38,6 +40,8 @@ export interface List {
   readonly choices: readonly Choice[];
   /** What items get that no choice takes; none: nothing is chosen for them. */
   readonly otherwise?: Chosen;
+  /** By what its items are sorted, the first counting most; none: as they came. */
+  readonly order?: readonly SortKey[];
   readonly arrangement: Arrangement;
 }
 

@@ -144,6 +144,14 @@ export const projectFindings = {
       hint,
     ),
 
+  orderUnfit: (list: ListNamed, by: string, { message, hint }: Finding) =>
+    error(
+      'order-unfit',
+      `lists/${list.id}/order`,
+      `The items of “${list.name}” can't be sorted by ${by}: ${message}`,
+      hint,
+    ),
+
   choiceNeverReached: (list: ListNamed, at: number, before: number) =>
     ({
       ...error(

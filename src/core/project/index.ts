@@ -3,7 +3,7 @@
  * that undoes them. The items are not in it; whoever holds both passes both.
  */
 
-export { conditionOf, fieldsOfChoice } from './choosing/choices';
+export { conditionOf, fieldsOfChoice, sortExpression } from './choosing/choices';
 export { type Draft, draftsFor } from './drafting/drafts';
 export {
   type Asked,

@@ -38,6 +38,7 @@ export type FieldUse =
     }
   | { readonly kind: 'format'; readonly format: string }
   | { readonly kind: 'choice'; readonly list: string; readonly at: number; readonly when: string }
+  | { readonly kind: 'order'; readonly list: string; readonly by: string }
   | { readonly kind: 'key' | 'discriminator'; readonly source: string };
 
 /** All that reads a field of a type, or something inside it. */
@@ -81,11 +82,17 @@ export function usesOfField(
       return isRead ? [{ kind: 'choice', list: list.id, at, when }] : [];
     }),
   );
+  const orders = project.lists.flatMap(({ id: list, source: own, order = [] }) =>
+    order.flatMap(({ by }): FieldUse[] =>
+      own === type.source && reads(by, path) ? [{ kind: 'order', list, by }] : [],
+    ),
+  );
   return [
     ...computed,
     ...bindings,
     ...formats,
     ...choices,
+    ...orders,
     ...(whole && keyFields(source.key).includes(first ?? '')
       ? [{ kind: 'key', source: source.id } as const]
       : []),
@@ -141,8 +148,8 @@ export function renamedInRows(
   });
 }
 
-/** The conditions of choices, reading the last step under its new name. */
-export function renamedInChoices(
+/** What lists ask of their items, reading the last step under its new name. */
+export function renamedInLists(
   { lists }: Project,
   types: readonly ItemType[],
   path: readonly string[],
@@ -153,6 +160,10 @@ export function renamedInChoices(
   const lookedUp = [lookupStep(first.source), ...path];
   return lists.map((list) => ({
     ...list,
+    ...(list.order !== undefined &&
+      list.source === first.source && {
+        order: list.order.map((key) => ({ ...key, by: renameStep(key.by, path, name) })),
+      }),
     choices: list.choices.map((choice) => {
       const { type, when } = choice;
       if (when === undefined) return choice;

@@ -32,6 +32,8 @@ export interface RowHeights {
 interface Arranging {
   /** The choice that takes each item; the same array where they are the same. */
   readonly choices: Int16Array;
+  /** Positions of items as they are sorted; undefined: as they came. */
+  readonly order: Int32Array | undefined;
   /** -1 where its items are left out. */
   readonly planOfChoice: Int16Array;
   /** The height of each plan's rows, in whole 1/64 px. */
@@ -64,10 +66,10 @@ export class ListSequence {
     this.takeLines(noLines, []);
   }
 
-  arrange({ choices, planOfChoice, planHeights, heightsOf, arrangement }: Arranging): void {
-    const ofEntries = [choices, planOfChoice.join()];
+  arrange({ choices, order, planOfChoice, planHeights, heightsOf, arrangement }: Arranging): void {
+    const ofEntries = [choices, order, planOfChoice.join()];
     if (!isSame(ofEntries, this.ofEntries)) {
-      this.arranged = arrange(plansByChoice(choices, planOfChoice));
+      this.arranged = arrange(plansByChoice(choices, planOfChoice), order);
       this.entries = undefined;
       this.ofEntries = ofEntries;
     }
@@ -128,9 +130,10 @@ export class ListSequence {
 const isSame = (one: readonly unknown[], other: readonly unknown[]): boolean =>
   one.length === other.length && one.every((each, at) => each === other[at]);
 
-/** Where each number stands; -1: nowhere. The numbers ascend. */
+/** Where each number stands; -1: nowhere. */
 function inverse(numbers: Int32Array): Int32Array {
-  const places = new Int32Array((numbers.at(-1) ?? -1) + 1).fill(-1);
+  const highest = numbers.reduce((most, number) => Math.max(most, number), -1);
+  const places = new Int32Array(highest + 1).fill(-1);
   for (let at = 0; at < numbers.length; at += 1) places[numbers[at] ?? 0] = at;
   return places;
 }

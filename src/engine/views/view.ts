@@ -34,6 +34,7 @@ import { type PartFacts, type PartPlace, RowMeasuring } from './boxes/row-measur
 import type { Choosing } from './choices/item-choices';
 import { ListChoices } from './choices/list-choices';
 import type { EntryRange, Frame, ListBox } from './frame';
+import { ItemOrder } from './item-order';
 import { ListSequence } from './list-sequence';
 import { missingPictures } from './missing-pictures';
 import { oddBindings } from './odd-bindings';
@@ -74,6 +75,7 @@ export class View {
   templates: readonly CompiledTemplate[] = [];
   private plans: readonly RowPlan[] = [];
   readonly choices = new ListChoices(() => this.choosing());
+  private readonly order = new ItemOrder();
   private readonly sequence = new ListSequence();
   private choiceCounts: readonly number[] = [];
   private readonly once = new Once();
@@ -112,6 +114,9 @@ export class View {
       return;
     }
     const choices = this.choices.take();
+    const order = this.order.take({
+      ...{ project, list, items: this.items(), locale: this.locale(), now: this.world.now },
+    });
     const look = this.look();
     const planIds = this.plans.map((plan) => plan.template);
     const planOfChoice = Int16Array.from(allChosen(list), (chosen) =>
@@ -122,7 +127,7 @@ export class View {
     const heightsOf = (arranged: Arranged) =>
       this.measured.heightsOf(this.rowValues(arranged), this.rowBox(this.box));
     this.arrangeLines = () =>
-      this.sequence.arrange({ choices, planOfChoice, planHeights, heightsOf, arrangement });
+      this.sequence.arrange({ choices, order, planOfChoice, planHeights, heightsOf, arrangement });
     this.arrangeLines();
     this.choiceCounts = countsOfChoices(choices, list.choices.length);
   }

@@ -69,6 +69,14 @@ test('what can be wrong with choices is told, each at its place', () => {
   ]);
 });
 
+test('what can not sort items is told; what sorts them follows a field to its new name', () => {
+  const sorted = edited(project, edits.sortBy(list.id, [{ by: 'gram' }, { by: 'name' }]));
+  expect(codes(sorted)).toEqual(['order-unfit']);
+  const renamed = edited(sorted, edits.renameField({ type: 'skein', path: ['name'] }, 'title'));
+  expect(renamed.lists[0]?.order).toEqual([{ by: 'gram' }, { by: 'title' }]);
+  expect(edited(sorted, edits.sortBy(list.id, [])).lists).toEqual(project.lists);
+});
+
 test('a field that a condition reads is known to be used, and is renamed in it', () => {
   const asked = edited(project, edits.ask(place(0), { type: 'skein', when: 'grams > 50' }));
   const skein = asked.types.find(({ id }) => id === 'skein');

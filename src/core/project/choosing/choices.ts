@@ -31,8 +31,17 @@ export const conditionOf = (
         environmentOf(project, find),
       );
 
-/** What is wrong with the choices of a list, whatever its items are. */
+/** What items are sorted by, made ready: it sees the fields of all types of the list. */
+export const sortExpression = (project: Project, { source }: List, by: string): Expression =>
+  makeExpression(by, fieldsOfAll(typesOf(project, source)), 'property');
+
+/** What is wrong with the choices and the order of a list, whatever its items are. */
 export const brokenChoices = (project: Project, list: List): readonly Finding[] => [
+  ...(list.order ?? []).flatMap(({ by }) =>
+    sortExpression(project, list, by).findings.map((finding) =>
+      projectFindings.orderUnfit(list, by, finding),
+    ),
+  ),
   ...list.choices.flatMap((choice, at) => [
     ...unknownIn(project, list, at),
     ...brokenTemplates(project, list, choice.template, choice.type),

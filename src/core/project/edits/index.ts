@@ -24,7 +24,7 @@ import {
 } from './formats';
 import { limitParts, rename } from './general';
 import { importAgain, typesGrow } from './import-again';
-import { arrangeAs } from './lists';
+import { arrangeAs, sortBy } from './lists';
 import { addPictures, removePicture, renamePicture } from './pictures';
 import {
   addSet,
@@ -138,6 +138,7 @@ export const edits = {
   renameLook,
   removeLook,
   arrangeAs,
+  sortBy,
   addTemplate,
   renameTemplate,
   duplicateTemplate,

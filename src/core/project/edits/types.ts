@@ -10,7 +10,7 @@ import {
   withComputedSettled,
 } from '../../values';
 import { editById, type ItemType, type Project, type Source, typesOf, withId } from '../project';
-import { renamedInChoices, renamedInFields, renamedInFormats, renamedInRows } from '../uses';
+import { renamedInFields, renamedInFormats, renamedInLists, renamedInRows } from '../uses';
 import type { Edit } from './edit';
 
 /** A field of a type, through records. */
@@ -51,7 +51,7 @@ export function renameField({ type: id, path }: FieldPlace, wish: string): Edit 
         path.length === 1
           ? editById(next.sources, source.id, (each) => renamedSource(each, lastOf(path), name))
           : next.sources;
-      const lists = renamedInChoices(project, types, path, name);
+      const lists = renamedInLists(project, types, path, name);
       return ok({ ...next, sources, lists, ...(formats !== undefined && { formats }) });
     },
   };

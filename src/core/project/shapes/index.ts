@@ -1,7 +1,7 @@
 import type { ProjectFont } from '../../fonts';
 import { isLocale } from '../../formats';
 import type { Follow, Key, Paging } from '../../items';
-import type { Arrangement, Choice, Chosen, List } from '../../lists';
+import type { Arrangement, Choice, Chosen, List, SortKey } from '../../lists';
 import { type Picture, pictureTypes } from '../../pictures';
 import {
   boolean,
@@ -124,6 +124,16 @@ const listOfItems: Shape<List> = record<List>({
     { max: 500 },
   ),
   otherwise: optional(chosen),
+  order: optional(
+    list(
+      record<SortKey>({
+        by: text(),
+        descending: optional(oneOf([true])),
+        missing: optional(oneOf(['first'])),
+      }),
+      { max: 20 },
+    ),
+  ),
   arrangement,
 });
 

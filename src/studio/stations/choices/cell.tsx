@@ -46,9 +46,10 @@ export function Cell(props: CellProps) {
     ...(look === undefined ? [] : [`in ${look.name}`]),
   ].join(' ');
   return (
-    <td className="py-2 pe-3">
+    <td className="py-2 pe-3 max-[1100px]:max-w-44 in-data-[windows=two]:max-w-36">
       <span className="flex items-center gap-1">
         <MenuButton
+          givesWay
           label={`Template for ${whom}`}
           words={words}
           entries={entriesFor(props, type, template)}
@@ -136,9 +137,6 @@ async function chooseNew(type: ItemType, choose: (template: string) => void): Pr
   if (make(edits.addTemplate(template)) === undefined) choose(template.id);
 }
 
-/** How much smaller than in the window. */
-const scale = 0.5;
-
 interface ExampleProps extends Pick<Project, 'pictures'> {
   readonly template: string;
   readonly item: number;
@@ -155,11 +153,12 @@ function Example({ template, item, pictures }: ExampleProps) {
   const shownPx = Math.min(widthPx, 400);
   return (
     <div
-      className="mt-1 min-h-8 overflow-hidden rounded-md border border-rule"
-      style={{ width: shownPx * scale + 2 }}
+      // How much smaller than in the window, by the room that there is.
+      className="mt-1 min-h-8 overflow-hidden rounded-md border border-rule [--small:0.5] in-data-[windows=two]:[--small:0.34] max-[1100px]:[--small:0.42]"
+      style={{ width: `calc(${shownPx}px * var(--small) + 2px)` }}
     >
       {tried !== undefined && entry !== undefined && (
-        <div style={{ zoom: scale, width: shownPx }}>
+        <div style={{ zoom: 'var(--small)', width: shownPx }}>
           <RowPicture plan={tried.plan} entry={entry} pictures={pictures} scheme={scheme} />
         </div>
       )}

@@ -9,6 +9,7 @@ import { useProject, useSession } from '../../shared/session/session';
 import { useWindow } from '../../shared/window/window-settings';
 import { CheckedAt } from './checked-at';
 import { SequenceDrawing } from './sequence-drawing';
+import { SortKeys } from './sort-keys';
 
 /** How entries are placed: one under the other, or so many beside each other. */
 export default function List() {
@@ -92,6 +93,7 @@ export default function List() {
         <p className="pt-3 text-ash">
           {entryCount} entries in {Math.ceil(entryCount / columnsOf(arrangement))} lines.
         </p>
+        <SortKeys project={project} list={list} />
         <CheckedAt />
       </div>
     </div>

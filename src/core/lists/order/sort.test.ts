@@ -1,0 +1,89 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { placesOf, type SortColumn, sortedBy } from './sort';
+import { placesOfTexts } from './text-order';
+
+const locales = ['en', 'de', 'sv', 'cs', 'ar', 'ja', 'es'];
+const letters = 'aAbBzZäÄåÅøßéêçčñøıİ0123456789 -_\'".,شبגא東京かカ한🧶';
+const word = fc.string({ unit: fc.constantFrom(...[...letters], 'ch', 'll', 'Dž'), maxLength: 6 });
+
+describe('texts', () => {
+  test('stand as the collator of the locale has them, whatever they are', () => {
+    fc.assert(
+      fc.property(
+        fc.array(word, { maxLength: 60 }),
+        fc.constantFrom(...locales),
+        (texts, locale) => {
+          const { compare } = new Intl.Collator(locale, { numeric: true });
+          const places = placesOfTexts(texts, compare);
+          const ours = texts
+            .map((_, at) => at)
+            .sort((a, b) => (places[a] ?? 0) - (places[b] ?? 0) || a - b);
+          const theirs = texts
+            .map((_, at) => at)
+            .sort((a, b) => compare(texts[a] ?? '', texts[b] ?? '') || a - b);
+          expect(ours.map((at) => texts[at])).toEqual(theirs.map((at) => texts[at]));
+        },
+      ),
+    );
+  });
+
+  test('that are far from the cheap order are in the true one, too', () => {
+    const { compare } = new Intl.Collator('en');
+    const backwards = (one: string, other: string) => compare(other, one);
+    const texts = Array.from({ length: 300 }, (_, at) => `item ${(at * 7919) % 300}`);
+    const places = placesOfTexts(texts, backwards);
+    const sorted = [...texts].sort(backwards);
+    expect(
+      [...texts].sort((a, b) => (places[texts.indexOf(a)] ?? 0) - (places[texts.indexOf(b)] ?? 0)),
+    ).toEqual(sorted);
+  });
+});
+
+test('items are sorted by each key in turn, either way, those without a value first or last', () => {
+  const value = fc.option(fc.integer({ min: 0, max: 4 }), { nil: undefined });
+  const row = fc.tuple(value, value);
+  const way = fc.record({ isDescending: fc.boolean(), isMissingFirst: fc.boolean() });
+  const { compare } = new Intl.Collator('en');
+  fc.assert(
+    fc.property(fc.array(row, { maxLength: 40 }), way, way, (rows, first, second) => {
+      const columnOf = (at: 0 | 1, own: typeof first): SortColumn => ({
+        ...own,
+        places: placesOf(
+          rows.map((each) => each[at]),
+          false,
+          compare,
+        ),
+      });
+      const order = sortedBy(rows.length, [columnOf(0, first), columnOf(1, second)]);
+      expect([...order].sort((a, b) => a - b)).toEqual(rows.map((_, at) => at));
+      const isBefore = (a: number | undefined, b: number | undefined, own: typeof first) =>
+        a === b
+          ? undefined
+          : a === undefined
+            ? own.isMissingFirst
+            : b === undefined
+              ? !own.isMissingFirst
+              : a < b !== own.isDescending;
+      for (let at = 1; at < order.length; at += 1) {
+        const [a, b] = [order[at - 1] ?? 0, order[at] ?? 0];
+        const [one = [undefined, undefined], other = [undefined, undefined]] = [rows[a], rows[b]];
+        const told =
+          isBefore(one[0], other[0], first) ?? isBefore(one[1], other[1], second) ?? a < b;
+        expect(told).toBe(true);
+      }
+    }),
+  );
+});
+
+test('dates sort by when they are, yes after no, lists by how many they hold', () => {
+  const { compare } = new Intl.Collator('en');
+  const sorted = (values: Parameters<typeof placesOf>[0], areTimes = false) => [
+    ...sortedBy(values.length, [
+      { places: placesOf(values, areTimes, compare), isDescending: false, isMissingFirst: false },
+    ]),
+  ];
+  expect(sorted(['2026-10-01', '2026-09-30', undefined], true)).toEqual([1, 0, 2]);
+  expect(sorted([true, undefined, false])).toEqual([2, 0, 1]);
+  expect(sorted([[1, 2], [1], {}])).toEqual([1, 0, 2]);
+});
