@@ -1,4 +1,4 @@
-import { dropFile, expect, rowsOf, test } from './support';
+import { dropFile, expect, openDemo, rowsOf, test } from './support';
 
 const parcels = Array.from({ length: 60 }, (_, at) => ({
   kind: at % 3 === 2 ? 'letter' : 'parcel',
@@ -139,4 +139,36 @@ test('items stand as keys sort them, in any locale; one without a value last or 
   await page.getByRole('button', { name: 'Remove key 1' }).click();
   await expect(order).toContainText('items stand as they came');
   await expect.poll(names).toEqual(words);
+});
+
+test('several lists of a project: shown in turn, duplicated, named, arranged apart, removed', async ({
+  page,
+}) => {
+  await openDemo(page, 'list');
+  await page.getByRole('button', { name: 'This list' }).click();
+  await page.getByRole('menuitem', { name: 'Duplicate it' }).click();
+  await expect(page).toHaveURL(/list=everything-in-the-shop-2/);
+  await page.getByRole('button', { name: 'This list' }).click();
+  await page.getByRole('menuitem', { name: 'Name it' }).click();
+  await page
+    .getByRole('textbox', { name: 'Name of list Everything in the shop 2' })
+    .fill('By name');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('By name');
+  await page.getByRole('button', { name: 'A key more' }).click();
+  await page.getByRole('menuitem', { name: 'name', exact: true }).click();
+  await expect.poll(async () => (await rowsOf(page, 1))[0]?.[0]).not.toBe('Merino lace, undyed');
+  await page.getByRole('button', { name: 'List: By name' }).click();
+  await page.getByRole('menuitem', { name: 'In the shop window' }).click();
+  await expect.poll(async () => (await rowsOf(page, 1))[0]?.[0]).toBe('Merino lace, undyed');
+  await expect(page.locator('.yc-sizer .yc-link, .yc-sizer a').first()).toBeAttached();
+  await page.getByRole('button', { name: 'List: In the shop window' }).click();
+  await page.getByRole('menuitem', { name: 'By name' }).click();
+  await page.reload();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('By name');
+  await page.getByRole('button', { name: 'This list' }).click();
+  await page.getByRole('menuitem', { name: 'Remove it' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Everything in the shop');
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('button', { name: /^List:/ })).toBeVisible();
 });

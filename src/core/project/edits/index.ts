@@ -24,7 +24,7 @@ import {
 } from './formats';
 import { limitParts, rename } from './general';
 import { importAgain, typesGrow } from './import-again';
-import { arrangeAs, sortBy } from './lists';
+import { arrangeAs, duplicateList, removeList, renameList, sortBy } from './lists';
 import { addPictures, removePicture, renamePicture } from './pictures';
 import {
   addSet,
@@ -139,6 +139,9 @@ export const edits = {
   removeLook,
   arrangeAs,
   sortBy,
+  duplicateList,
+  renameList,
+  removeList,
   addTemplate,
   renameTemplate,
   duplicateTemplate,

@@ -19,11 +19,52 @@ export function sortBy(id: string, order: readonly SortKey[]): Edit {
   }));
 }
 
+/** The same list once more, under an id and a name of its own, right after it. */
+export function duplicateList(id: string, next: Pick<List, 'id' | 'name'>): Edit {
+  return {
+    name: `Duplicate list ${id}`,
+    apply(project) {
+      const at = project.lists.findIndex((list) => list.id === id);
+      const own = project.lists[at];
+      if (own === undefined) return failed(gone(id));
+      if (withId(project.lists, next.id) !== undefined)
+        return failed(`There is a list "${next.id}" already.`);
+      return ok({ ...project, lists: project.lists.toSpliced(at + 1, 0, { ...own, ...next }) });
+    },
+  };
+}
+
+export function renameList(id: string, wish: string): Edit {
+  const name = wish.trim();
+  return {
+    name: `Name list ${name}`,
+    apply(project) {
+      if (name === '') return failed('A list needs a name.');
+      return editList('', id, (list) => ({ ...list, name })).apply(project);
+    },
+  };
+}
+
+export function removeList(id: string): Edit {
+  return {
+    name: `Remove list ${id}`,
+    apply(project) {
+      const own = withId(project.lists, id);
+      if (own === undefined) return failed(gone(id));
+      if (!project.lists.some((list) => list !== own && list.source === own.source))
+        return failed('It is the only list that shows its items.');
+      return ok({ ...project, lists: project.lists.filter((list) => list !== own) });
+    },
+  };
+}
+
+const gone = (id: string): string => `There is no list "${id}".`;
+
 function editList(name: string, id: string, change: (list: List) => List): Edit {
   return {
     name,
     apply(project) {
-      if (withId(project.lists, id) === undefined) return failed(`There is no list "${id}".`);
+      if (withId(project.lists, id) === undefined) return failed(gone(id));
       return ok({ ...project, lists: editById(project.lists, id, change) });
     },
   };

@@ -16,10 +16,18 @@ export function sourceIn(project: Project, id: string | undefined): Source | und
   return (id === undefined ? undefined : withId(project.sources, id)) ?? project.sources[0];
 }
 
-/** The list that shows a source. */
-export function listOf(project: Project, source: Source | undefined): List | undefined {
-  return project.lists.find((list) => list.source === source?.id) ?? project.lists[0];
+/** The list that shows a source: the one in the address, or its first. */
+function listOf(project: Project, source: Source, named: List | undefined): List | undefined {
+  if (named?.source === source.id) return named;
+  return project.lists.find((list) => list.source === source.id) ?? project.lists[0];
 }
+
+interface Named {
+  readonly source?: string | undefined;
+  readonly list?: string | undefined;
+}
+
+const nothingNamed: Named = {};
 
 export interface Current {
   readonly project: Project;
@@ -34,29 +42,30 @@ export interface Current {
 export function currentNow(): Current | undefined {
   const { history, sets } = useSession.getState();
   const { route } = useRoute.getState();
-  return currentOf(history?.project, route.page === 'project' ? route.source : undefined, sets);
+  return currentOf(history?.project, route.page === 'project' ? route : nothingNamed, sets);
 }
 
 export function useCurrent(): Current | undefined {
   const project = useProject();
   const sets = useSession((session) => session.sets);
   const { route } = useRoute();
-  return currentOf(project, route.page === 'project' ? route.source : undefined, sets);
+  return currentOf(project, route.page === 'project' ? route : nothingNamed, sets);
 }
 
 function currentOf(
   project: Project | undefined,
-  id: string | undefined,
+  { source: id, list }: Named,
   sets: Readonly<Record<string, string>>,
 ): Current | undefined {
-  const source = project === undefined ? undefined : sourceIn(project, id);
+  const named = list === undefined ? undefined : withId(project?.lists ?? [], list);
+  const source = project === undefined ? undefined : sourceIn(project, id ?? named?.source);
   if (project === undefined || source === undefined) return undefined;
   const wished = ownValue(sets, source.id) ?? ownSet;
   const set = source.sets?.some((each) => each.id === wished) ? wished : ownSet;
   return {
     project,
     source,
-    list: listOf(project, source),
+    list: listOf(project, source, named),
     types: typesOf(project, source.id),
     set,
   };

@@ -28,6 +28,8 @@ export type Route =
       /** Parts that are selected with it. */
       readonly also?: readonly string[] | undefined;
       readonly source?: string | undefined;
+      /** The list that is shown; undefined: the first of the source. */
+      readonly list?: string | undefined;
       readonly field?: string | undefined;
       /** What a station shows in the place of what it mostly does. */
       readonly panel?: Panel | undefined;
@@ -51,6 +53,7 @@ function routeOf(address: URL): Route {
     part: address.searchParams.get('part') ?? undefined,
     also: address.searchParams.getAll('also'),
     source: address.searchParams.get('source') ?? undefined,
+    list: address.searchParams.get('list') ?? undefined,
     field: address.searchParams.get('field') ?? undefined,
     panel: panels.find((panel) => panel === address.searchParams.get('panel')),
     style: address.searchParams.get('style') ?? undefined,
@@ -65,6 +68,7 @@ function addressOf(route: Route): string {
   if (route.part !== undefined) query.set('part', route.part);
   for (const part of route.also ?? []) query.append('also', part);
   if (route.source !== undefined) query.set('source', route.source);
+  if (route.list !== undefined) query.set('list', route.list);
   if (route.field !== undefined) query.set('field', route.field);
   if (route.panel !== undefined) query.set('panel', route.panel);
   if (route.style !== undefined) query.set('style', route.style);

@@ -3,9 +3,10 @@ import { useEffect, useRef } from 'react';
 import { directionOf } from '../../../core/base';
 import { lookShown } from '../../../core/project';
 import type { ListView } from '../../../render';
+import { MenuButton } from '../../shared/controls/controls';
 import { useCurrent } from '../../shared/session/current';
 import { useLocale } from '../../shared/session/locale';
-import { setBeside, setWindow } from '../../shared/session/route';
+import { goWithin, setBeside, setWindow } from '../../shared/session/route';
 import {
   engine,
   setWantedRange,
@@ -26,7 +27,9 @@ export function WindowPane() {
   const settings = useWindow();
   const { scheme, textSize } = settings;
   const isBeside = useBeside((beside) => beside.isOpen);
-  const list = useCurrent()?.list;
+  const current = useCurrent();
+  const list = current?.list;
+  const lists = current?.project.lists ?? [];
   const locale = useLocale();
   const direction = settings.direction ?? directionOf(locale);
   useShownLocale();
@@ -47,7 +50,20 @@ export function WindowPane() {
           <span className="sr-only">Beside</span>
         </button>
       </div>
-      <LookBar look={settings.look} onChange={setWindow} />
+      <LookBar look={settings.look} onChange={setWindow}>
+        {lists.length > 1 && (
+          <MenuButton
+            givesWay
+            label="List"
+            words={list?.name ?? ''}
+            entries={lists.map((each) => ({
+              words: each.name,
+              isChosen: each === list,
+              onChoose: () => goWithin({ list: each.id, source: each.source }),
+            }))}
+          />
+        )}
+      </LookBar>
       <DeviceFrame
         settings={settings}
         direction={direction}

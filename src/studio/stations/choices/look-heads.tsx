@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { edits, type Look, lookShown } from '../../../core/project';
 import { Button, MenuButton } from '../../shared/controls/controls';
+import { NameField } from '../../shared/fields/name-field';
 import { make } from '../../shared/session/editing';
 import { setWindow } from '../../shared/session/route';
 import { useProject } from '../../shared/session/session';
@@ -27,7 +28,7 @@ export function LookHead({ look }: { readonly look: Look | undefined }) {
             name={look.name}
             onDone={(name) => {
               setNaming(false);
-              if (name !== undefined && name !== look.name) make(edits.renameLook(look.id, name));
+              if (name !== look.name) make(edits.renameLook(look.id, name));
             }}
           />
         ) : (
@@ -68,35 +69,7 @@ export function AddLook() {
       name=""
       onDone={(name) => {
         setNaming(false);
-        if (name !== undefined && name !== '') make(edits.addLook(name));
-      }}
-    />
-  );
-}
-
-interface NameFieldProps {
-  readonly label: string;
-  readonly name: string;
-  /** Undefined: it was left. */
-  readonly onDone: (name: string | undefined) => void;
-}
-
-function NameField({ label, name, onDone }: NameFieldProps) {
-  return (
-    <input
-      aria-label={label}
-      placeholder="name"
-      defaultValue={name}
-      // biome-ignore lint/a11y/noAutofocus: who asked to name it types the name
-      autoFocus
-      onFocus={(event) => event.target.select()}
-      className="h-7 w-28 rounded-md border border-woad bg-paper px-2 text-sm font-normal"
-      onBlur={(event) => onDone(event.target.value.trim())}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') event.currentTarget.blur();
-        if (event.key !== 'Escape') return;
-        event.currentTarget.value = name;
-        event.currentTarget.blur();
+        if (name !== '') make(edits.addLook(name));
       }}
     />
   );

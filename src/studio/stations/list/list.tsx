@@ -8,6 +8,7 @@ import { make } from '../../shared/session/editing';
 import { useProject, useSession } from '../../shared/session/session';
 import { useWindow } from '../../shared/window/window-settings';
 import { CheckedAt } from './checked-at';
+import { ListMenu } from './list-menu';
 import { SequenceDrawing } from './sequence-drawing';
 import { SortKeys } from './sort-keys';
 
@@ -24,7 +25,7 @@ export default function List() {
   return (
     <div className="grid h-full grid-cols-[250px_minmax(0,1fr)] in-data-[windows=two]:grid-cols-[200px_minmax(0,1fr)] grid-rows-[40px_minmax(0,1fr)] max-[1000px]:grid-cols-1">
       <div className="col-span-2 flex items-center gap-3 overflow-x-auto overflow-y-hidden border-b border-rule px-3 max-[1000px]:col-span-1">
-        <h1 className="font-semibold">{list.name}</h1>
+        <ListMenu key={list.id} list={list} />
         <ChoiceChips
           label="Arrangement"
           options={['list', 'grid']}

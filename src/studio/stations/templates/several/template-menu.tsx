@@ -3,6 +3,7 @@ import { freeId, slug } from '../../../../core/base';
 import { edits, freeTemplateId, matchFields, withId } from '../../../../core/project';
 import { MenuButton } from '../../../shared/controls/controls';
 import type { MenuEntry } from '../../../shared/controls/popup';
+import { NameField } from '../../../shared/fields/name-field';
 import { make, whyNot } from '../../../shared/session/editing';
 import { goWithin } from '../../../shared/session/route';
 import { usedIds, useSession } from '../../../shared/session/session';
@@ -14,23 +15,12 @@ export function TemplateMenu({ selection }: { readonly selection: Selection }) {
   const { template, project } = selection;
   if (isNaming)
     return (
-      <input
-        aria-label={`Name of template ${template.name}`}
-        defaultValue={template.name}
-        // biome-ignore lint/a11y/noAutofocus: who asked to name it types the name
-        autoFocus
-        onFocus={(event) => event.target.select()}
-        className="h-7 w-28 rounded-md border border-woad bg-paper px-2 text-sm"
-        onBlur={(event) => {
+      <NameField
+        label={`Name of template ${template.name}`}
+        name={template.name}
+        onDone={(name) => {
           setNaming(false);
-          if (event.target.value !== template.name)
-            make(edits.renameTemplate(template.id, event.target.value));
-        }}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') event.currentTarget.blur();
-          if (event.key !== 'Escape') return;
-          event.currentTarget.value = template.name;
-          event.currentTarget.blur();
+          if (name !== template.name) make(edits.renameTemplate(template.id, name));
         }}
       />
     );
