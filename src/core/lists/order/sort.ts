@@ -43,25 +43,58 @@ function numberOf(value: unknown): number {
 
 /** Positions of items in order: by the first column, where that is the same by the next; last as they came. */
 export function sortedBy(itemCount: number, columns: readonly SortColumn[]): Int32Array {
-  const order = Int32Array.from({ length: itemCount }, (_, item) => item);
-  return order.sort((one, other) => {
-    for (const column of columns) {
-      const difference = differenceIn(column, one, other);
-      if (difference !== 0) return difference;
-    }
-    return one - other;
-  });
+  // From the column that counts least to the one that counts most, each keeps what was before.
+  return columns.reduceRight(
+    sortedByOne,
+    Int32Array.from({ length: itemCount }, (_, item) => item),
+  );
 }
 
-function differenceIn(
-  { places, isDescending, isMissingFirst }: SortColumn,
-  one: number,
-  other: number,
-): number {
-  const [a, b] = [places[one] ?? Number.NaN, places[other] ?? Number.NaN];
-  if (Number.isNaN(a) || Number.isNaN(b)) {
-    if (Number.isNaN(a) === Number.isNaN(b)) return 0;
-    return Number.isNaN(a) === isMissingFirst ? -1 : 1;
+/** The same items sorted by one column, those at the same place as they stood: counted, not compared. */
+function sortedByOne(before: Int32Array, column: SortColumn): Int32Array {
+  const ranks = ranksOf(column);
+  const starts = new Int32Array(ranks.count + 1);
+  for (const item of before) {
+    const next = (ranks.of[item] ?? 0) + 1;
+    starts[next] = (starts[next] ?? 0) + 1;
   }
-  return isDescending ? b - a : a - b;
+  for (let rank = 1; rank < starts.length; rank += 1)
+    starts[rank] = (starts[rank] ?? 0) + (starts[rank - 1] ?? 0);
+  const order = new Int32Array(before.length);
+  for (const item of before) {
+    const rank = ranks.of[item] ?? 0;
+    const at = starts[rank] ?? 0;
+    order[at] = item;
+    starts[rank] = at + 1;
+  }
+  return order;
+}
+
+/** For each item which of the places it stands at, from 0, in the column's way. */
+function ranksOf({ places, isDescending, isMissingFirst }: SortColumn) {
+  const { rankOf, count } = places.every(isPlace) ? asTheyAre(places) : amongDistinct(places);
+  const shift = isMissingFirst ? 1 : 0;
+  const missing = isMissingFirst ? 0 : count;
+  const of = Int32Array.from(places, (place) => {
+    if (Number.isNaN(place)) return missing;
+    const rank = rankOf(place);
+    return (isDescending ? count - 1 - rank : rank) + shift;
+  });
+  return { of, count: count + 1 };
+}
+
+/** Small whole numbers, such as places of texts, count as they are. */
+const isPlace = (place: number, _: number, { length }: Float64Array): boolean =>
+  Number.isNaN(place) || (Number.isInteger(place) && place >= 0 && place < length);
+
+const asTheyAre = ({ length }: Float64Array) => ({
+  rankOf: (place: number) => place,
+  count: length,
+});
+
+function amongDistinct(places: Float64Array) {
+  const distinct = Float64Array.from(new Set(places.filter((place) => !Number.isNaN(place))));
+  distinct.sort();
+  const known = new Map(Array.from(distinct, (place, rank) => [place, rank]));
+  return { rankOf: (place: number) => known.get(place) ?? 0, count: distinct.length };
 }
