@@ -255,6 +255,6 @@ test.describe('a part of the page that fails', () => {
     await expect(page.locator('.yc-sizer > .yc-row').first()).toBeVisible();
     await page.unroute(/\/_astro\/choices\..*\.js/);
     await failed.getByRole('button', { name: 'Try again' }).click();
-    await expect(page.getByRole('columnheader', { name: 'template' })).toBeVisible();
+    await expect(page.getByRole('columnheader', { name: 'when', exact: true })).toBeVisible();
   });
 });
