@@ -42,7 +42,8 @@ function inOrderOf(texts: readonly string[], compare: Compare): InOrder {
   for (let at = 1; at < sorted.length; at += 1) {
     const text = sorted[at] ?? '';
     const [before, own] = [keyed[at - 1], keyed[at]];
-    const isPlain = isUsual && own !== undefined && letters.test(own.key);
+    // Marks are left out of keys, and may tell letters apart.
+    const isPlain = isUsual && plain.test(text) && own !== undefined && letters.test(own.key);
     // What only letters tell apart needs no asking, as long as nothing was moved in between.
     const isSettled =
       isPlain && isPlainBefore && before?.key !== own?.key && sorted[at - 1] === before?.text;
