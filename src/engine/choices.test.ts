@@ -42,7 +42,12 @@ describe('choices', () => {
     const left = items.filter(({ kind, stock }) => kind === 'tool' || Number(stock) >= 5);
     expect(engine.view(everything).entries.map(({ key }) => key)).toEqual(left.map(({ id }) => id));
     const lowCount = items.length - left.length;
-    expect(engine.view(everything).choiceCounts).toEqual([lowCount, 30 - lowCount, 10, 0]);
+    expect(engine.choiceTable()?.counts).toEqual([[lowCount, 30 - lowCount, 10, 0]]);
+    // A type has as many items as ever, whichever choice takes them.
+    expect(engine.view(everything).typeCounts).toEqual([
+      ['skein', 30],
+      ['tool', 10],
+    ]);
   });
 
   test('differ by look, and a condition may ask for it; all are counted', () => {
@@ -113,8 +118,11 @@ describe('choices', () => {
     for (const step of steps) {
       project = edited(project, step);
       const shown = engine.update(project, everything);
-      const fresh = engineFor(project).view(everything);
-      expect([shown.choiceCounts, shown.entries]).toEqual([fresh.choiceCounts, fresh.entries]);
+      const fresh = engineFor(project);
+      expect([engine.choiceTable(), shown.entries]).toEqual([
+        fresh.choiceTable(),
+        fresh.view(everything).entries,
+      ]);
     }
     expect(engine.tick()).toBe(false);
     engine.update(edited(project, edits.ask(at(0), { when: 'now >= now' })), everything);

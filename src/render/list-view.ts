@@ -135,7 +135,9 @@ export class ListView {
     const isSameEntries = this.shown?.sequence.id === sequence.id;
     const seen = isSameEntries && !isPlaced ? this.seen() : undefined;
     // Other rows around the one that is looked at leave it where it is; new items come in above it.
-    const isOther = !isSameEntries && this.shown?.edition !== shown.edition;
+    const areItemsAlone =
+      this.shown?.edition === shown.edition && this.shown.version !== shown.version;
+    const isOther = !isSameEntries && !areItemsAlone;
     const eye = isOther ? this.eye : undefined;
     const pastPx = eye && this.scroller.offset - this.lines.topPx(this.lines.of(eye.at));
     const kinds = shown.plans.map((plan) => JSON.stringify([plan.row, plan.slots, plan.tokens]));

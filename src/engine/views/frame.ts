@@ -35,7 +35,7 @@ export interface Frame {
   /** Where the row stands now that was to be kept; undefined: nowhere, or where it did. */
   readonly kept: number | undefined;
   readonly itemCount: number;
-  /** How many items each choice takes, in the order of the list's choices; the last is *otherwise*. */
-  readonly choiceCounts: readonly number[];
+  /** How many items of the source are of each of its types. */
+  readonly typeCounts: readonly (readonly [type: string, count: number])[];
   readonly findings: readonly Finding[];
 }

@@ -7,7 +7,6 @@ import {
   allChosen,
   chosenIn,
   columnsOf,
-  countsOfChoices,
   type Entry,
   type List,
   plainHeightPx,
@@ -77,7 +76,6 @@ export class View {
   readonly choices = new ListChoices(() => this.choosing());
   private readonly order = new ItemOrder();
   private readonly sequence = new ListSequence();
-  private choiceCounts: readonly number[] = [];
   private readonly once = new Once();
   private box: ListBox | undefined;
   private readonly knownPlans = new WeakMap<CompiledTemplate, RowPlace & { plan: RowPlan }>();
@@ -110,7 +108,6 @@ export class View {
     if (list === undefined || source === undefined || project === undefined) {
       this.sequence.clear();
       this.arrangeLines = () => {};
-      this.choiceCounts = [];
       return;
     }
     const choices = this.choices.take();
@@ -129,7 +126,6 @@ export class View {
     this.arrangeLines = () =>
       this.sequence.arrange({ choices, order, planOfChoice, planHeights, heightsOf, arrangement });
     this.arrangeLines();
-    this.choiceCounts = countsOfChoices(choices, list.choices.length);
   }
 
   frame(wanted: EntryRange): Frame {
@@ -150,7 +146,7 @@ export class View {
       entriesFrom: from,
       kept,
       itemCount: this.items().length,
-      choiceCounts: this.choiceCounts,
+      typeCounts: this.typeCounts(),
       findings: this.findings(),
     };
   }
@@ -317,6 +313,11 @@ export class View {
     return source === undefined || project === undefined
       ? noKeys
       : this.store(source).keys(project, source, now);
+  }
+
+  private typeCounts(): Frame['typeCounts'] {
+    const known = this.knownTypes();
+    return (known?.types ?? []).map((type, at) => [type, known?.counts[at] ?? 0]);
   }
 
   /** Finds the type of an item by its position. */

@@ -122,8 +122,13 @@ export const useSession: PartsOf<Session> = create<Session>()(() => ({
  */
 export const useKept: PartsOf<Session> = create<Session>()(() => useSession.getState());
 useSession.subscribe((session) => {
-  if (session.tried === undefined) useKept.setState(session, true);
+  if (!isTrying(session)) useKept.setState(session, true);
 });
+
+/** Whether what is shown is only tried: what another tab wrote meanwhile, or another project, is not. */
+export function isTrying({ tried, history }: Session): boolean {
+  return tried !== undefined && tried.history === history;
+}
 
 /** The counts for what is on screen; none while they are taken for the first time of an edition. */
 export const surveyOf = ({ view, survey }: Session): Survey =>

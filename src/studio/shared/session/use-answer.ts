@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { create } from 'zustand';
-import { useKept, useSession } from './session';
+import { isTrying, useKept, useSession } from './session';
 
 /**
  * When an answer is asked anew: with what is kept; with all that is tried; or with what is tried as
@@ -15,10 +15,10 @@ const useRested = create<{ readonly version: number | undefined }>()(() => ({
   version: undefined,
 }));
 let resting: ReturnType<typeof setTimeout> | undefined;
-useSession.subscribe(({ view, tried }) => {
+useSession.subscribe((session) => {
   clearTimeout(resting);
-  const rest = () => useRested.setState({ version: view?.version });
-  if (tried === undefined) rest();
+  const rest = () => useRested.setState({ version: session.view?.version });
+  if (!isTrying(session)) rest();
   else resting = setTimeout(rest, restMs);
 });
 

@@ -18,15 +18,15 @@ import { TypesMenu } from './types-menu';
 
 /** Sources, then the types of the chosen one, its sets and its key. */
 export function Aside({ current }: { readonly current: Current }) {
-  const { project, source, list, types, set } = current;
+  const { project, source, types, set } = current;
   const itemCount = useSession((session) => session.view?.itemCount ?? 0);
   const { route } = useRoute();
   // The type of the item at hand: it shows what the expression gives.
   const atHand = useSession((session) => session.atHand?.type);
   const ofItem = types.find((type) => type.id === atHand) ?? types[0];
-  const choiceCounts = useSession((session) => session.view?.choiceCounts);
-  const itemCountOf = (type: ItemType): number =>
-    choiceCounts?.[list?.choices.findIndex((choice) => choice.type === type.id) ?? -1] ?? 0;
+  const typeCounts = useSession((session) => session.view?.typeCounts);
+  const itemCountOf = ({ id }: ItemType): number =>
+    typeCounts?.find(([type]) => type === id)?.[1] ?? 0;
   const isOfPictures = route.page === 'project' && route.panel === 'pictures';
   return (
     <aside
