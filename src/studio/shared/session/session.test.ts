@@ -1,14 +1,12 @@
 import { expect, test } from 'vitest';
+import { atOnce } from '../../../core/base';
+import { infer } from '../../../core/items';
 import { makeProject, startHistory } from '../../../core/project';
 import { noSession, useKept, useSession } from './session';
 
 const historyOf = (name: string) =>
   startHistory({
-    ...makeProject(
-      name,
-      { format: 'json', at: '$', items: [] },
-      { types: [], discriminator: undefined, key: undefined, unique: [], findings: [] },
-    ),
+    ...makeProject(name, { format: 'json', at: '$', items: [] }, atOnce(infer([], name))),
     name,
   });
 
