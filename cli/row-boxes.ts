@@ -4,7 +4,9 @@ import { columnsOf, type Entry, type List, RowBoxes, type RowPlan } from '../src
 import { cutRuns, type Measures, type RowBox } from '../src/engine';
 
 /** Where a list stands. */
-interface ListPlace extends RowBox {
+interface ListPlace extends Omit<RowBox, 'widths'> {
+  /** Inner width, in CSS px. */
+  readonly widthPx: number;
   readonly direction: TextDirection;
 }
 
@@ -25,7 +27,7 @@ export interface PartBox {
 export function boxesFinder({ widthPx, direction, ...place }: ListPlace, measures: Measures) {
   return async (list: List, plan: RowPlan, entry: Entry): Promise<readonly PartBox[]> => {
     const { edge, gap } = list.arrangement;
-    const columns = columnsOf(list.arrangement);
+    const columns = entry.kind === 'row' ? columnsOf(list.arrangement) : 1;
     const boxes = new RowBoxes(plan, place);
     boxes.fill(entry.values);
     const measured = () =>

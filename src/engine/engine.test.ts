@@ -86,6 +86,8 @@ describe('a list of real items', () => {
     expect(view.sequence.lines).toEqual({
       firsts: Int32Array.of(0, 3),
       columns: Uint8Array.of(3, 3),
+      headings: new Int32Array(),
+      ends: new Int32Array(),
     });
   });
 

@@ -164,7 +164,7 @@ export class Engine implements Scene, World {
 
   /** Where the item with a key stands in the source of the first view; -1: nowhere in the set that is shown. */
   itemOfKey(key: string): number {
-    return this.main.itemOfKey(key);
+    return this.main.of.itemOfKey(key);
   }
 
   tryTemplate(template: string, items: readonly number[]): Tried | undefined {
@@ -180,9 +180,9 @@ export class Engine implements Scene, World {
     const items = this.shownItems();
     const item = Math.max(0, Math.min(items.length - 1, position));
     const value = items[item];
-    const source = this.main.source()?.id;
+    const source = this.main.of.source()?.id;
     if (value === undefined || source === undefined) return undefined;
-    const key = this.main.keys().at(item);
+    const key = this.main.of.keys().at(item);
     const typeOf = this.typesShown();
     const type = typeOf(item);
     const own = withId(this.project?.types ?? [], type ?? '');
@@ -201,7 +201,7 @@ export class Engine implements Scene, World {
   }
 
   itemsOfType(type: string, max: number): readonly number[] {
-    return this.main.itemsOfType(type, max);
+    return this.main.of.itemsOfType(type, max);
   }
 
   /** Takes the time anew; false: no row follows it. */
@@ -237,7 +237,7 @@ export class Engine implements Scene, World {
   }
 
   lookNow(): string | undefined {
-    return this.main.look();
+    return this.main.of.look();
   }
 
   /** Shows all rows in a look of the project. */
@@ -247,8 +247,15 @@ export class Engine implements Scene, World {
     this.takeEdition();
   }
 
+  /** Folds the rows of a section away, or shows them again; undefined: there is no such view. */
+  toggleSection(key: string, wanted: EntryRange, view?: string): Frame | undefined {
+    const own = view === undefined ? this.main : this.beside.get(view);
+    own?.toggleSection(key);
+    return own?.frame(wanted);
+  }
+
   localeNow(): string {
-    return this.main.locale();
+    return this.main.of.locale();
   }
 
   /** Shows another set of a source's items, without touching the project. */
@@ -352,16 +359,16 @@ export class Engine implements Scene, World {
   }
 
   shownItems(): readonly Item[] {
-    return this.main.items();
+    return this.main.of.items();
   }
 
   /** The item as it was read, before its type named and decoded it. */
   rawAt(position: number): Item | undefined {
-    return this.main.rawItems()[position];
+    return this.main.of.rawItems()[position];
   }
 
   typesShown(): (item: number) => string | undefined {
-    return this.main.types();
+    return this.main.of.types();
   }
 
   contextOf(item: number): RowContext {
@@ -371,7 +378,7 @@ export class Engine implements Scene, World {
   /** The same for an item of any source: only those of the list that is shown stand somewhere. */
   contextsOf(source: string): (item: number) => RowContext {
     const around: RowContext = { now: this.now };
-    return source === this.main.source()?.id ? (item) => this.contextOf(item) : () => around;
+    return source === this.main.of.source()?.id ? (item) => this.contextOf(item) : () => around;
   }
 
   compiled(id: string): CompiledTemplate | undefined {
@@ -395,7 +402,7 @@ export class Engine implements Scene, World {
       return [id, name, key, discriminator, this.held(id).shownSetId];
     });
     const names = pictures.map(({ name }) => name);
-    const shown = [this.main.list()?.id, this.localeNow(), looks, this.main.look()];
+    const shown = [this.main.of.list()?.id, this.localeNow(), looks, this.main.of.look()];
     const of = JSON.stringify([
       ...[types, templates, lists, formats, names, sources, shown],
       ...[sharedParts, fonts, textStyles, colours],

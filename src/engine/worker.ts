@@ -281,6 +281,11 @@ const protocol: EngineProtocol &
     return shown(engine.view(wanted));
   },
 
+  async toggleSection(key, wanted, view) {
+    const frame = engine.toggleSection(key, wanted, view);
+    return frame && shown(frame);
+  },
+
   choiceTable: async () => engine.choiceTable(),
   whyChosen: async (item) => engine.whyChosen(item),
 

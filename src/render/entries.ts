@@ -5,12 +5,17 @@ interface EntryRange {
   readonly to: number;
 }
 
+/** A range, and an entry outside of it that is wanted with it; its answer comes last. */
+export interface AskedRange extends EntryRange {
+  readonly also?: readonly number[];
+}
+
 const keptAround = 1_500;
 const prefetchEntries = 160;
 
 interface Ports {
   /** The finished entries of a range, as of a version; fewer if the version is no more. */
-  entries(version: number, range: EntryRange): Promise<readonly Entry[]>;
+  entries(version: number, range: AskedRange): Promise<readonly Entry[]>;
   /** Entries came. */
   came(): void;
 }
@@ -22,9 +27,12 @@ interface Ports {
 export class Entries {
   private readonly known = new Map<number, Entry>();
   private version = -1;
+  /** Another one for each sequence that is drawn: an answer for a former one counts no more. */
+  private generation = 0;
   private entryCount = 0;
   private isAsking = false;
   private wanted: EntryRange = { from: 0, to: 0 };
+  private wantedAlso = -1;
 
   constructor(private readonly ports: Ports) {}
 
@@ -36,6 +44,7 @@ export class Entries {
   begin(version: number, entryCount: number): void {
     this.known.clear();
     this.version = version;
+    this.generation += 1;
     this.entryCount = entryCount;
     this.isAsking = false;
   }
@@ -44,21 +53,29 @@ export class Entries {
     for (const [offset, entry] of entries.entries()) this.known.set(from + offset, entry);
   }
 
-  /** Sees to it that a range is there, and some entries on both sides of it. */
-  want(range: EntryRange): void {
+  /**
+   * Sees to it that a range is there, and some entries on both sides of it; `also`: one more entry,
+   * wherever it stands; -1: none.
+   */
+  want(range: EntryRange, also: number): void {
     this.wanted = range;
-    if (this.isAsking || this.isEnough()) return;
+    this.wantedAlso = also;
+    const isAlsoThere = also < 0 || this.known.has(also);
+    if (this.isAsking || (isAlsoThere && this.isEnough())) return;
     const { from, to } = this.missing();
-    if (from >= to) return;
-    const { version } = this;
+    if (from >= to && isAlsoThere) return;
+    const { version, generation } = this;
+    const asked = { from, to: Math.max(from, to), ...(!isAlsoThere && { also: [also] }) };
     this.isAsking = true;
-    void this.ports.entries(version, { from, to }).then((entries) => {
-      if (this.version !== version) return;
+    void this.ports.entries(version, asked).then((entries) => {
+      if (this.generation !== generation) return;
       this.isAsking = false;
-      this.put(from, entries);
+      const rest = isAlsoThere ? [] : entries.slice(-1);
+      this.put(from, isAlsoThere ? entries : entries.slice(0, -1));
+      this.put(also, rest);
       this.trim();
       this.ports.came();
-      if (entries.length > 0) this.want(this.wanted);
+      if (entries.length > 0) this.want(this.wanted, this.wantedAlso);
     });
   }
 
@@ -85,6 +102,7 @@ export class Entries {
     if (this.known.size < 4 * keptAround) return;
     const { from, to } = this.wanted;
     for (const index of this.known.keys())
-      if (index < from - keptAround || index > to + keptAround) this.known.delete(index);
+      if (index !== this.wantedAlso && (index < from - keptAround || index > to + keptAround))
+        this.known.delete(index);
   }
 }

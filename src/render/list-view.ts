@@ -1,14 +1,17 @@
 import type { TextDirection } from '../core/base';
-import { cellWidth, Lines } from '../core/layout';
+import { cellWidth } from '../core/layout';
 import type { Entry, KnownSequence, RowPlace, RowPlan, Sequence } from '../core/lists';
 import { knownId } from '../core/templates';
-import { Entries } from './entries';
+import { type AskedRange, Entries } from './entries';
+import { drawSeparators, showKind } from './entry-marks';
+import { HeadingPlaces } from './headings';
 import type { Pictures } from './parts';
-import { Pool, type PooledRow, place } from './pool';
+import { identityOf, Pool, type PooledRow, place, roleOf } from './pool';
 import { type Kinds, resizedKinds, resizeRow } from './resize';
 import { bindRow } from './row';
 import { Scroller } from './scroller';
 import { offsetOf, type Seen, seenIn } from './seen';
+import { isSamePlaces, linesOf, noLines } from './sequence-lines';
 
 /** The page may be late by a tenth of a second at the speed of reading: so much is drawn ahead. */
 const overscanPx = 400;
@@ -18,13 +21,12 @@ const fastPxPerMs = 4;
 
 export interface ListViewPorts {
   /** The finished entries of a range, as of a version; fewer if the version is no more. */
-  entries(
-    version: number,
-    range: { readonly from: number; readonly to: number },
-  ): Promise<readonly Entry[]>;
+  entries(version: number, range: AskedRange): Promise<readonly Entry[]>;
   pictures: Pictures;
   /** A row was pressed; `part` is what of it. */
   pressed(entry: Entry, part: string | undefined): void;
+  /** A heading was pressed whose section can be folded. */
+  folded?(entry: Entry): void;
   /** A person scrolled. */
   scrolled?(): void;
   /** Where rows begin: at the left, unless it says otherwise. */
@@ -65,6 +67,8 @@ export interface Shown {
   readonly plans: readonly RowPlan[];
   readonly entries: readonly Entry[];
   readonly entriesFrom: number;
+  /** The heading over the first of these entries, where it is none of them. */
+  readonly over: { readonly at: number; readonly entry: Entry } | undefined;
   /** Where the row stands now that was looked at, if it is another place. */
   readonly kept: number | undefined;
 }
@@ -80,6 +84,9 @@ export class ListView {
   private shown: Shown | undefined;
   private kinds: readonly string[] = [];
   private lines = noLines;
+  private headings = new HeadingPlaces();
+  /** The heading that was pressed: it stays where it is. */
+  private foldedAt: { readonly heading: number; readonly pastPx: number } | undefined;
   private selectedKey: string | undefined;
   private boundCount = 0;
   private widthPx = 0;
@@ -113,6 +120,7 @@ export class ListView {
     });
     host.addEventListener('scroll', this.onScroll, { passive: true });
     host.addEventListener('click', this.onClick);
+    host.addEventListener('keydown', this.onKey);
     this.measure();
     this.resized = new ResizeObserver(() => {
       const before = this.widthPx;
@@ -138,22 +146,25 @@ export class ListView {
     const areItemsAlone =
       this.shown?.edition === shown.edition && this.shown.version !== shown.version;
     const isOther = !isSameEntries && !areItemsAlone;
-    const eye = isOther ? this.eye : undefined;
+    const foldedAt = isSameEntries ? undefined : this.foldedAt;
+    const eye = isOther && foldedAt === undefined ? this.eye : undefined;
     const pastPx = eye && this.scroller.offset - this.lines.topPx(this.lines.of(eye.at));
     const kinds = shown.plans.map((plan) => JSON.stringify([plan.row, plan.slots, plan.tokens]));
     this.resize(before.values(), { plans: shown.plans, kinds });
     this.shown = shown;
     this.cache.begin(shown.version, sequence.entryCount);
     this.cache.put(shown.entriesFrom, shown.entries);
+    if (shown.over !== undefined) this.cache.put(shown.over.at, [shown.over.entry]);
     this.kinds = kinds;
-    const { arrangement } = sequence;
-    this.sizer.classList.toggle(
-      'yc-separated',
-      arrangement.kind === 'list' && arrangement.separators,
-    );
+    drawSeparators(this.sizer, shown);
     if (!isPlaced) this.takeLines(sequence, seen);
     if (pastPx !== undefined && shown.kept !== undefined)
       this.goTo({ line: this.lines.of(shown.kept), offsetPx: pastPx });
+    if (foldedAt !== undefined) {
+      const line = this.lines.of(this.headings.entryOf(foldedAt.heading));
+      this.goTo({ line, offsetPx: foldedAt.pastPx });
+      this.foldedAt = undefined;
+    }
     this.followItems(before);
     this.draw();
   }
@@ -177,20 +188,20 @@ export class ListView {
   /** The selected row where it is in sight, else the first that is wholly so; undefined: at the beginning without such a row. */
   private rowLookedAt(): Eye | undefined {
     const { offset } = this.scroller;
-    const inSight = [...this.rows].filter(([index]) => {
-      const top = this.lines.topPx(this.lines.of(index));
-      return top >= offset && top < offset + this.heightPx;
+    const inSight = [...this.rows.keys()].flatMap((at) => {
+      const entry = this.cache.get(at);
+      const top = this.lines.topPx(this.lines.of(at));
+      const isSeen = top >= offset && top < offset + this.heightPx;
+      return isSeen && entry?.kind === 'row' ? [{ at, key: entry.key }] : [];
     });
-    const selected = inSight.find(([, { key }]) => key === this.selectedKey);
-    const [first] = inSight.toSorted(([one], [other]) => one - other);
-    const eye = selected ?? (offset > 0 ? first : undefined);
-    if (eye === undefined) return undefined;
-    const [at, { key }] = eye;
-    return { key, at };
+    const selected = inSight.find(({ key }) => key === this.selectedKey);
+    const [first] = inSight.toSorted((one, other) => one.at - other.at);
+    return selected ?? (offset > 0 ? first : undefined);
   }
 
   private takeLines(sequence: Sequence, seen: Seen | undefined): void {
     this.lines = linesOf(sequence);
+    this.headings = new HeadingPlaces(sequence.lines);
     this.scroller.setContent(this.lines.heightPx);
     if (seen !== undefined) this.goTo(seen);
   }
@@ -235,9 +246,14 @@ export class ListView {
   /** The row at the top: its key, and how far it is scrolled past the edge. */
   top(): { readonly key: string; readonly offsetPx: number } | undefined {
     if (this.shown === undefined) return undefined;
-    const line = this.lines.at(this.scroller.offset);
-    const entry = this.cache.get(this.lines.firstOf(line));
-    return entry && { key: entry.key, offsetPx: this.scroller.offset - this.lines.topPx(line) };
+    const first = this.lines.firstOf(this.lines.at(this.scroller.offset));
+    for (let at = first; at < first + maxBetweenRows; at += 1) {
+      const entry = this.cache.get(at);
+      if (entry === undefined) return undefined;
+      const topPx = this.lines.topPx(this.lines.of(at));
+      if (entry.kind === 'row') return { key: entry.key, offsetPx: this.scroller.offset - topPx };
+    }
+    return undefined;
   }
 
   /** Brings an entry to the top, as far past the edge as its height allows; nobody is told. */
@@ -256,6 +272,7 @@ export class ListView {
     clearTimeout(this.restTimer);
     this.host.removeEventListener('scroll', this.onScroll);
     this.host.removeEventListener('click', this.onClick);
+    this.host.removeEventListener('keydown', this.onKey);
     this.sizer.remove();
   }
 
@@ -284,15 +301,36 @@ export class ListView {
   private readonly onClick = (event: MouseEvent): void => {
     if (!(event.target instanceof Element)) return;
     const target = event.target;
-    for (const [index, row] of this.rows) {
-      if (!row.element.contains(target)) continue;
-      const entry = this.cache.get(index);
-      const drawn = target.closest<HTMLElement>('[data-part]')?.dataset['part'];
-      const part = drawn && knownId(drawn);
-      if (entry !== undefined) this.ports.pressed(entry, part);
-      return;
-    }
+    const index = this.rowAt(target);
+    const entry = index === undefined ? undefined : this.cache.get(index);
+    if (index === undefined || entry === undefined) return;
+    if (entry.isFolded !== undefined) this.fold(index, entry);
+    const drawn = target.closest<HTMLElement>('[data-part]')?.dataset['part'];
+    this.ports.pressed(entry, drawn && knownId(drawn));
   };
+
+  private readonly onKey = (event: KeyboardEvent): void => {
+    if (!(event.target instanceof Element) || (event.key !== 'Enter' && event.key !== ' ')) return;
+    if (event.target.getAttribute('aria-expanded') === null) return;
+    const index = this.rowAt(event.target);
+    const entry = index === undefined ? undefined : this.cache.get(index);
+    if (index === undefined || entry === undefined) return;
+    event.preventDefault();
+    this.fold(index, entry);
+  };
+
+  private rowAt(target: Element): number | undefined {
+    for (const [index, row] of this.rows) if (row.element.contains(target)) return index;
+    return undefined;
+  }
+
+  /** The heading stays where it is seen while its rows go or come. */
+  private fold(index: number, entry: Entry): void {
+    const topPx = this.lines.topPx(this.lines.of(index));
+    const pastPx = Math.min(0, this.scroller.offset - topPx);
+    this.foldedAt = { heading: this.headings.over(index), pastPx };
+    this.ports.folded?.(entry);
+  }
 
   /** Entries from the first to the last that touch the window, with the overscan. */
   private range(): { readonly from: number; readonly to: number } {
@@ -311,26 +349,37 @@ export class ListView {
     const { shown } = this;
     if (shown === undefined) return;
     const range = this.range();
+    const over = this.headingOver(range.from);
     for (const [index, row] of this.rows) {
-      const isWanted = index >= range.from && index < range.to;
+      const isWanted = (index >= range.from && index < range.to) || index === over;
       if (!isWanted && !hasFocus(row)) this.release(index, row);
     }
     const max = range.to - range.from + 2 * Math.max(1, this.kinds.length);
-    for (let index = range.from; index < range.to; index += 1) {
+    const drawOne = (index: number) => {
       const row = this.rows.get(index);
       if (row === undefined) this.fill(index, max);
       else if (this.scroller.isScaled) this.position(row, index);
-    }
+    };
+    if (over >= 0) drawOne(over);
+    for (let index = range.from; index < range.to; index += 1) drawOne(index);
     this.pool.settle(new Set(this.kinds), max);
-    this.cache.want(range);
+    this.cache.want(range, over);
   }
 
-  /** All rows in use, by the key of their item. */
+  /** The heading that sticks over a range which it does not stand in; -1: none. */
+  private headingOver(from: number): number {
+    if (this.shown?.sequence.sticks !== true) return -1;
+    const heading = this.headings.over(from);
+    const entry = heading < 0 ? -1 : this.headings.entryOf(heading);
+    return entry < from ? entry : -1;
+  }
+
+  /** All rows in use, by what they show. */
   private takeRows(): Map<string, PooledRow> {
     const taken = new Map<string, PooledRow>();
     for (const row of this.rows.values()) {
-      if (taken.has(row.key)) this.pool.give(row);
-      else taken.set(row.key, row);
+      if (taken.has(row.identity)) this.pool.give(row);
+      else taken.set(row.identity, row);
     }
     this.rows.clear();
     this.pictureless.clear();
@@ -340,11 +389,13 @@ export class ListView {
   /** Rows go where their items are now: a press meant for a row finds it, and little is drawn anew. */
   private followItems(before: Map<string, PooledRow>): void {
     const { from, to } = this.range();
-    for (let index = from; index < to; index += 1) {
+    const over = this.headingOver(from);
+    const places = Array.from({ length: to - from }, (_, at) => from + at);
+    for (const index of over < 0 ? places : [over, ...places]) {
       const entry = this.cache.get(index);
-      const row = entry === undefined ? undefined : before.get(entry.key);
+      const row = entry === undefined ? undefined : before.get(identityOf(entry));
       if (entry === undefined || row === undefined || row.kind !== this.kinds[entry.plan]) continue;
-      before.delete(entry.key);
+      before.delete(row.identity);
       this.put(row, index, entry);
     }
     for (const row of before.values()) this.pool.give(row);
@@ -356,12 +407,13 @@ export class ListView {
     const plan = entry === undefined ? undefined : this.shown?.plans[entry.plan];
     const kind = entry === undefined ? undefined : this.kinds[entry.plan];
     if (entry === undefined || plan === undefined || kind === undefined) return;
-    this.put(this.pool.take(kind, plan, max), index, entry);
+    this.put(this.pool.take({ kind, plan, role: roleOf(entry) }, max), index, entry);
   }
 
   private put(row: PooledRow, index: number, entry: Entry): void {
-    row.key = entry.key;
+    row.identity = identityOf(entry);
     this.rows.set(index, row);
+    showKind(row, entry);
     bindRow(row, entry, this.isFast ? 'later' : this.ports.pictures);
     if (this.isFast) this.pictureless.add(index);
     this.boundCount += row.targets.length;
@@ -376,7 +428,7 @@ export class ListView {
 
   private position(row: PooledRow, index: number): void {
     if (this.shown === undefined) return;
-    const { arrangement, entryCount } = this.shown.sequence;
+    const { arrangement, entryCount, sticks } = this.shown.sequence;
     const { edge, gap } = arrangement;
     const line = this.lines.of(index);
     const width = cellWidth(this.widthPx, { columns: this.lines.columnsOf(line), edge, gap });
@@ -384,13 +436,23 @@ export class ListView {
     const isRtl = this.ports.direction?.() === 'rtl';
     const x = isRtl ? this.widthPx - start - width : start;
     const y = this.scroller.near(this.lines.topPx(line));
-    place(row, { x, y, width, height: this.lines.heightPxOf(line), index, entryCount });
+    const height = this.lines.heightPxOf(line);
+    const endPx = sticks ? this.scroller.near(this.sectionEndPx(index)) : y + height;
+    const trackHeight = row.role === 'heading' ? Math.max(height, endPx - y) : undefined;
+    place(row, { x, y, width, height, trackHeight, index, entryCount });
+  }
+
+  /** The bottom of all that a heading is over. */
+  private sectionEndPx(heading: number): number {
+    const end = this.headings.endOf(this.headings.over(heading));
+    const line = this.lines.of(end - 1);
+    return this.lines.topPx(line) + this.lines.heightPxOf(line);
   }
 
   private mark(row: PooledRow, entry: Entry | undefined): void {
     row.element.classList.toggle(
       'yc-at-hand',
-      entry !== undefined && entry.key === this.selectedKey,
+      entry?.kind === 'row' && entry.key === this.selectedKey,
     );
   }
 
@@ -423,28 +485,8 @@ export class ListView {
   }
 }
 
-const noHeights = new Int32Array();
-
-const linesOf = ({ lines, heights, arrangement }: Sequence): Lines => {
-  const { firsts, columns } = lines ?? { firsts: noHeights, columns: new Uint8Array() };
-  return new Lines(
-    { firsts, columns, heights: heights ?? noHeights },
-    arrangement.edge,
-    arrangement.gap,
-  );
-};
-
-const noLines = new Lines(
-  { firsts: noHeights, columns: new Uint8Array(), heights: noHeights },
-  0,
-  0,
-);
-
-const isSamePlaces = (one: Sequence, other: Sequence): boolean =>
-  one.id === other.id &&
-  one.heightsId === other.heightsId &&
-  one.arrangement.edge === other.arrangement.edge &&
-  one.arrangement.gap === other.arrangement.gap;
-
 /** Who is in a row by keyboard keeps it: given to another item, the next key would act on that. */
-const hasFocus = ({ element }: PooledRow): boolean => element.contains(document.activeElement);
+const hasFocus = ({ outer }: PooledRow): boolean => outer.contains(document.activeElement);
+
+/** So many headings, inserts and separators may stand between two rows at most. */
+const maxBetweenRows = 50;

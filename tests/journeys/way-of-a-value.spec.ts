@@ -106,7 +106,8 @@ function draw({ heights, ...frame }: Shown & { readonly heights: readonly number
     pictures: (name) => ({ address: `data:,of-${name}`, isSymbol: false }),
     pressed: () => {},
   });
-  const lines = { firsts: Int32Array.of(0), columns: Uint8Array.of(1) };
+  const none = new Int32Array();
+  const lines = { firsts: Int32Array.of(0), columns: Uint8Array.of(1), headings: none, ends: none };
   list.show({
     ...frame,
     sequence: { ...frame.sequence, lines, heights: Int32Array.from(heights) },

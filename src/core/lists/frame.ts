@@ -19,8 +19,8 @@ import {
   type Template,
   type Tokens,
 } from '../templates';
-import type { EntryKind } from './arrange';
 import type { Arrangement } from './list';
+import type { EntryKind } from './sequence/entry-kinds';
 
 /**
  * A template as the renderer needs it: its parts with all that is fixed about them, and which
@@ -148,7 +148,7 @@ export interface Shrunk {
 export interface Entry {
   readonly kind: EntryKind;
   readonly key: string;
-  /** Position of its item in the source; undefined: it is of no single item. */
+  /** Position of a row's item in the source; undefined: it is of no single item of the list. */
   readonly item?: number;
   /** Position of its plan. */
   readonly plan: number;
@@ -156,6 +156,16 @@ export interface Entry {
   readonly values: readonly EntryValue[];
   /** How each label that may shrink has done so, in the order of the row; undefined: it is not known. */
   readonly shrunk?: readonly Shrunk[] | undefined;
+  /** A line stands between it and the row that follows. */
+  readonly isDivided?: true;
+  /** Of a heading: whether the rows of its section are folded away; undefined: they can't be. */
+  readonly isFolded?: boolean;
+}
+
+/** Positions of the entries that are headings, and of those at which what they head ends. */
+export interface Headings {
+  readonly headings: Int32Array;
+  readonly ends: Int32Array;
 }
 
 /** What has to be known of the whole list to place any part of it. */
@@ -165,9 +175,11 @@ export interface Sequence {
   /** The same for the same heights of them. */
   readonly heightsId: number;
   readonly arrangement: Arrangement;
+  /** Headings stay in sight while what they head is. */
+  readonly sticks: boolean;
   readonly entryCount: number;
   /** They are undefined where the asker has them. */
-  readonly lines: Pick<LineTable, 'firsts' | 'columns'> | undefined;
+  readonly lines: (Pick<LineTable, 'firsts' | 'columns'> & Headings) | undefined;
   readonly heights: LineTable['heights'] | undefined;
 }
 

@@ -2,14 +2,6 @@
  * Lists: which template an item gets, and in what sequence entries stand. Pure functions over
  * item types and positions; no item is looked into here and nothing is drawn.
  */
-export {
-  type Arranged,
-  arrange,
-  type EntryHeights,
-  type EntryKind,
-  linesOf,
-  plansByChoice,
-} from './arrange';
 export { type BoxFault, eachFault } from './box-faults';
 export {
   allChosen,
@@ -25,6 +17,7 @@ export {
 } from './choose';
 export {
   type Entry,
+  type Headings,
   type KnownSequence,
   type PartPlan,
   type PlanSlot,
@@ -33,13 +26,35 @@ export {
   type Sequence,
   type Shrunk,
 } from './frame';
-export { type Arrangement, type Choice, type Chosen, columnsOf, type List } from './list';
+export {
+  type Arrangement,
+  type Choice,
+  type Chosen,
+  columnsOf,
+  type Inserts,
+  type List,
+  type SectionsOf,
+  type Separators,
+} from './list';
 export { placesOf, type SortColumn, type SortKey, sortedBy } from './order/sort';
 export { RowBoxes, type RowPlace } from './row-boxes';
 export { anyText, type HeightBy, haveOwnHeights, heightBy, plainHeightPx } from './row-height';
 export type { FontedWords, LabelFont, RowLabel, RunWords } from './row-label';
+export { type Arranged, type Arranging, arrange, plansByChoice } from './sequence/arrange';
+export { type EntryKind, entryKinds, kindNumber, spansLine } from './sequence/entry-kinds';
+export type { InsertPlaces } from './sequence/inserts';
+export { type EntryHeights, linesOf } from './sequence/lines';
+export {
+  type SectionOrder,
+  type SectionPart,
+  type SectionTable,
+  sectionParts,
+  sectionTable,
+} from './sequence/section-keys';
+export { inSections, oneSection, type Sections } from './sequence/sections';
 export { shrinkingParts } from './shrinking';
 export { type PartSpace, type Space, type SpaceReason, spaceOf } from './space';
+export { mapStanding, standingTemplates } from './standing';
 export { smallTargets, targetsOf } from './targets';
 export {
   type Reading,

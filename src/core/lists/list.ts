@@ -1,4 +1,6 @@
 import type { SortKey } from './order/sort';
+import type { InsertPlaces } from './sequence/inserts';
+import type { SectionOrder, SectionPart } from './sequence/section-keys';
 
 /**
  * The id of a template; null: left out on purpose. By the ids of looks where these differ: in one
@@ -22,7 +24,7 @@ export type Arrangement =
       readonly kind: 'list';
       readonly gap: number;
       readonly edge: number;
-      readonly separators: boolean;
+      readonly separators: boolean | Separators;
     }
   | {
       readonly kind: 'grid';
@@ -30,6 +32,41 @@ export type Arrangement =
       readonly gap: number;
       readonly edge: number;
     };
+
+/** What stands between two rows: a line, or a template. */
+export interface Separators {
+  /** How far from where rows begin, and how thick, in px; none: 16, and 1. */
+  readonly inset?: number;
+  readonly thickness?: number;
+  /** One of the project's colours; none: that of lines. */
+  readonly colour?: string;
+  readonly template?: string;
+}
+
+/** How items are put together in sections. Templates by their ids: the same in all looks. */
+export interface SectionsOf {
+  /** An expression: what the items of a section have in common. */
+  readonly by: string;
+  readonly part?: SectionPart;
+  readonly order?: SectionOrder;
+  readonly heading?: string;
+  readonly footing?: string;
+  /** Headings stay in sight while rows of theirs are. */
+  readonly sticks?: true;
+  /** A press on a heading folds its rows away; at first they are so, or not. */
+  readonly folds?: 'open' | 'folded';
+  /** Sections that no item of has a row stand there, too. */
+  readonly showsEmpty?: true;
+  /** At the side, for those who want to get to a section at once. */
+  readonly hasIndex?: true;
+}
+
+/** What comes after every so many rows, with the items of a source of its own in turn. */
+export interface Inserts extends InsertPlaces {
+  readonly template: string;
+  /** None: it has no items, and says the same each time. */
+  readonly source?: string;
+}
 
 /** A source with its choices and its arrangement. */
 export interface List {
@@ -42,6 +79,11 @@ export interface List {
   readonly otherwise?: Chosen;
   /** By what its items are sorted, the first counting most; none: as they came. */
   readonly order?: readonly SortKey[];
+  readonly sections?: SectionsOf;
+  readonly inserts?: Inserts;
+  /** Ids of templates: what scrolls along before and after all rows. */
+  readonly header?: string;
+  readonly footer?: string;
   readonly arrangement: Arrangement;
 }
 

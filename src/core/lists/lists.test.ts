@@ -9,13 +9,15 @@ import {
   neutralStyles,
   type StackPart,
 } from '../templates';
-import { arrange, linesOf, plansByChoice } from './arrange';
 import { allChosen, candidates, choicesOfItems, chosenIn } from './choose';
 import { rowPlanOf } from './frame';
 import type { List } from './list';
 import { RowBoxes } from './row-boxes';
 import { heightBy, plainHeightPx } from './row-height';
 import type { FontedWords } from './row-label';
+import { arrange, plansByChoice } from './sequence/arrange';
+import { linesOf } from './sequence/lines';
+import { oneSection } from './sequence/sections';
 
 const list: List = {
   id: 'shop',
@@ -51,9 +53,8 @@ describe('the sequence', () => {
   test('is the items in their order without those left out; a line is as high as its highest cell', () => {
     fc.assert(
       fc.property(types, plans, columns, (all, planOfChoice, columnCount) => {
-        const arranged = arrange(
-          plansByChoice(Int16Array.from(all), Int16Array.from(planOfChoice)),
-        );
+        const planOfItem = plansByChoice(Int16Array.from(all), Int16Array.from(planOfChoice));
+        const arranged = arrange({ planOfItem, sections: oneSection(planOfItem, undefined) });
         const table = linesOf(
           arranged,
           { ofPlans: Int32Array.from(heights), ofEntries: undefined },

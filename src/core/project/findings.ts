@@ -152,6 +152,33 @@ export const projectFindings = {
       hint,
     ),
 
+  sectionsUnfit: (list: ListNamed, by: string, { message, hint }: Finding) =>
+    error(
+      'sections-unfit',
+      `lists/${list.id}/sections`,
+      `The items of “${list.name}” can't be put in sections by ${by}: ${message}`,
+      hint,
+    ),
+
+  insertSourceUnknown: (list: ListNamed, source: string) =>
+    error(
+      'insert-source-unknown',
+      `lists/${list.id}/inserts`,
+      `What “${list.name}” inserts shows items of the source "${source}", which is not there.`,
+      'Choose another source, or none: then it says the same each time.',
+    ),
+
+  standingUnfit: (list: ListNamed, found: { readonly template: string; readonly source: string }) =>
+    ({
+      ...error(
+        'standing-unfit',
+        `lists/${list.id}`,
+        `“${list.name}” shows the template "${found.template}" beside its rows, which is for items of the source "${found.source}".`,
+        'Fields that it does not find stay blank. Choose a template for its own items.',
+      ),
+      severity: 'warning',
+    }) satisfies Finding,
+
   choiceNeverReached: (list: ListNamed, at: number, before: number) =>
     ({
       ...error(

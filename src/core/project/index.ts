@@ -5,6 +5,7 @@
 
 export { conditionOf, fieldsOfChoice, sortExpression } from './choosing/choices';
 export { type Draft, draftsFor } from './drafting/drafts';
+export { type DraftedPlace, standingDraft } from './drafting/standing-drafts';
 export {
   type Asked,
   type ChoicePlace,
@@ -17,6 +18,7 @@ export {
   inOneStep,
   matchFields,
   type PropertyPlace,
+  type StandingPlace,
   usesOfTemplate,
 } from './edits';
 export { wholeValuesOf } from './edits/templates/whole-inputs';

@@ -12,7 +12,7 @@ import {
   type Template,
 } from '../templates';
 import { computedOrder, fieldsBeside, makeExpression } from '../values';
-import { brokenChoices, unusedTemplates } from './choosing/choices';
+import { brokenList, unusedTemplates } from './choosing/choices';
 import { type FindItem, nothingFound, sourcesOf } from './environment';
 import { projectFindings } from './findings';
 import {
@@ -84,7 +84,7 @@ export function brokenReferences(project: Project): Finding[] {
       ...(withId(project.sources, list.source) === undefined
         ? [projectFindings.sourceUnknown(list.id, list.source)]
         : []),
-      ...brokenChoices(project, list),
+      ...brokenList(project, list),
     ]),
     ...unusedTemplates(project),
   ];

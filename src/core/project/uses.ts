@@ -38,7 +38,7 @@ export type FieldUse =
     }
   | { readonly kind: 'format'; readonly format: string }
   | { readonly kind: 'choice'; readonly list: string; readonly at: number; readonly when: string }
-  | { readonly kind: 'order'; readonly list: string; readonly by: string }
+  | { readonly kind: 'order' | 'sections'; readonly list: string; readonly by: string }
   | { readonly kind: 'key' | 'discriminator'; readonly source: string };
 
 /** All that reads a field of a type, or something inside it. */
@@ -82,11 +82,13 @@ export function usesOfField(
       return isRead ? [{ kind: 'choice', list: list.id, at, when }] : [];
     }),
   );
-  const orders = project.lists.flatMap(({ id: list, source: own, order = [] }) =>
-    order.flatMap(({ by }): FieldUse[] =>
-      own === type.source && reads(by, path) ? [{ kind: 'order', list, by }] : [],
-    ),
-  );
+  const orders = project.lists.flatMap(({ id: list, source: own, order = [], sections }) => {
+    const all = [
+      ...order.map(({ by }) => ({ kind: 'order', list, by }) as const),
+      ...(sections === undefined ? [] : [{ kind: 'sections', list, by: sections.by } as const]),
+    ];
+    return own === type.source ? all.filter(({ by }) => reads(by, path)) : [];
+  });
   return [
     ...computed,
     ...bindings,
@@ -163,6 +165,10 @@ export function renamedInLists(
     ...(list.order !== undefined &&
       list.source === first.source && {
         order: list.order.map((key) => ({ ...key, by: renameStep(key.by, path, name) })),
+      }),
+    ...(list.sections !== undefined &&
+      list.source === first.source && {
+        sections: { ...list.sections, by: renameStep(list.sections.by, path, name) },
       }),
     choices: list.choices.map((choice) => {
       const { type, when } = choice;

@@ -88,7 +88,7 @@ export function pathAt(text: string, at: number): readonly string[] | undefined 
 }
 
 function standing(world: Here): Completion[] {
-  const around = ['index', 'count', 'look', 'now'];
+  const around = ['index', 'count', 'look', 'section', 'now'];
   return [
     ...fieldOffers(world.fields, undefined, world),
     ...nestedOffers(world.fields, [], world, 0),

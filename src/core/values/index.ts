@@ -17,7 +17,7 @@ export {
   heldFields,
   withComputedSettled,
 } from './computed';
-export type { RowContext } from './context';
+export type { RowContext, SectionValue } from './context';
 export {
   type Environment,
   emptyEnvironment,

@@ -52,8 +52,15 @@ function elementsOf(expr: Expr & { kind: 'call' }, params: Params): readonly str
   const [first] = expr.args;
   const list = expr.of ?? (first === undefined || first.kind === 'arrow' ? undefined : first);
   const path = list === undefined ? undefined : listPath(list, params);
-  return path === undefined ? undefined : [...path, elementStep];
+  return path === undefined ? undefined : elementOf(path);
 }
+
+/**
+ * The path of a list's elements. Those of `section.items` are items themselves: what is read of
+ * them is read of the item. Whether an item has such fields of its own is not known here.
+ */
+const elementOf = (list: readonly string[]): readonly string[] =>
+  list.length === 2 && list[0] === 'section' && list[1] === 'items' ? [] : [...list, elementStep];
 
 /** Methods that give elements of the same list lead back to it. */
 function listPath(expr: Expr, params: Params): readonly string[] | undefined {
@@ -86,7 +93,7 @@ export function pathOf(expr: Expr, params: Params): readonly string[] | undefine
     }
     case 'index': {
       const before = pathOf(expr.of, params);
-      return before === undefined ? undefined : [...before, elementStep];
+      return before === undefined ? undefined : elementOf(before);
     }
     default:
       return undefined;

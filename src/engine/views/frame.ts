@@ -5,6 +5,8 @@ import type { Entry, KnownSequence, RowPlace, RowPlan, Sequence } from '../../co
 export interface EntryRange {
   readonly from: number;
   readonly to: number;
+  /** Entries beside those of the range. */
+  readonly also?: readonly number[];
   /** What the asker has of the sequence: it is not sent again. */
   readonly sequence?: KnownSequence;
   /** The box that rows are drawn in; undefined: as before. */
@@ -32,6 +34,8 @@ export interface Frame {
   readonly plans: readonly RowPlan[];
   readonly entries: readonly Entry[];
   readonly entriesFrom: number;
+  /** The heading over the first of them, where headings stick and it is none of them. */
+  readonly over: { readonly at: number; readonly entry: Entry } | undefined;
   /** Where the row stands now that was to be kept; undefined: nowhere, or where it did. */
   readonly kept: number | undefined;
   readonly itemCount: number;

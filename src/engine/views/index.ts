@@ -10,5 +10,6 @@ export type { StackFacts } from './boxes/stack-facts';
 export type { ChoiceAsked } from './choices/item-choices';
 export type { ChoiceTable } from './choices/list-choices';
 export type { EntryRange, Frame, ListBox } from './frame';
+export type { ViewSettings, World } from './shown-list';
 export type { SlotSurvey, Survey, TemplateSurvey, UnknownPicture } from './survey';
-export { type Tried, View, type ViewSettings, type World } from './view';
+export { type Tried, View } from './view';

@@ -79,7 +79,9 @@ interface Unknown {
 export interface SurveyTask {
   readonly templates: readonly CompiledTemplate[];
   readonly arranged: Arranged;
-  readonly items: readonly Item[];
+  readonly itemAt: (entry: number) => Item;
+  /** Position of the item of an entry in the source of the list; -1: it has none there. */
+  readonly positionAt: (entry: number) => number;
   readonly contextAt: (entry: number) => RowContext;
   readonly hasPicture: (name: string) => boolean;
 }
@@ -88,7 +90,8 @@ export interface SurveyTask {
 export function* surveyTemplates({
   templates,
   arranged,
-  items,
+  itemAt,
+  positionAt,
   contextAt,
   hasPicture,
 }: SurveyTask): Turns<readonly TemplateSurvey[]> {
@@ -98,12 +101,12 @@ export function* surveyTemplates({
     slots.findIndex(({ declared }) => declared.kind === 'text'),
   );
   for (let entry = 0; entry < arranged.items.length; entry += 1) {
-    const item = arranged.items[entry] ?? 0;
+    const item = positionAt(entry);
     const plan = arranged.plans[entry] ?? 0;
     const count = counts[plan];
     const template = templates[plan];
     if (count === undefined || template === undefined) continue;
-    const own = items[item] ?? {};
+    const own = itemAt(entry);
     const context = contextAt(entry);
     const values = template.values(own, context);
     const isAbsent = (at: number) => {

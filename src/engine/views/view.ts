@@ -1,96 +1,78 @@
 import type { Finding, Turns } from '../../core/base';
-import { type Item, type ItemKeys, itemKeys } from '../../core/items';
+import { itemKeys } from '../../core/items';
 import { cellWidth, unitsOf } from '../../core/layout';
 import {
-  type Arranged,
   type Arrangement,
   allChosen,
   chosenIn,
   columnsOf,
   type Entry,
-  type List,
+  kindNumber,
   plainHeightPx,
   type RowPlace,
   type RowPlan,
   rowPlanOf,
+  type SectionTable,
+  type Separators,
   type Space,
+  standingTemplates,
 } from '../../core/lists';
 import { picturesHave } from '../../core/pictures';
-import {
-  type FindItem,
-  localeOf,
-  lookShown,
-  type Project,
-  type Source,
-  withId,
-} from '../../core/project';
+import type { Project } from '../../core/project';
 import type { CompiledTemplate } from '../../core/templates';
 import type { RowContext } from '../../core/values';
-import type { ItemStore } from '../items';
-import type { CompiledTemplates } from '../project';
-import type { RowBox, RowMeasures, RowValues } from './boxes/measured-rows';
+import type { RowBox, RowValues } from './boxes/measured-rows';
 import { type PartFacts, type PartPlace, RowMeasuring } from './boxes/row-measuring';
-import type { Choosing } from './choices/item-choices';
 import { ListChoices } from './choices/list-choices';
 import type { EntryRange, Frame, ListBox } from './frame';
-import { ItemOrder } from './item-order';
-import { ListSequence } from './list-sequence';
 import { missingPictures } from './missing-pictures';
 import { oddBindings } from './odd-bindings';
 import { Once } from './once';
+import { Folding } from './sequence/folding';
+import { ItemOrder } from './sequence/item-order';
+import { ItemSections } from './sequence/item-sections';
+import { ListEntries } from './sequence/list-entries';
+import { ListSequence } from './sequence/list-sequence';
+import { standingOf } from './sequence/standing';
+import { ShownList, type ViewSettings, type World } from './shown-list';
 import { type Survey, surveyTemplates } from './survey';
 import { unfitValues } from './unfit-values';
 
-/** What views are of: one project with its items at one time. */
-export interface World {
-  readonly project: Project | undefined;
-  /** The time of all rows, as ISO 8601 with a zone. */
-  readonly now: string;
-  /** Each change of items or project gives another one. */
-  readonly version: number;
-  /** Each change of what is shown gives another one, but for those of its items. */
-  readonly edition: number;
-  /** A source's items; without a set, those of the set that is shown. */
-  store(source: string, set?: string): ItemStore;
-  templatesIn(locale: string): CompiledTemplates;
-  readonly lookUp: FindItem;
-  /** Undefined: nobody measures; heights that hang on texts stay rough. */
-  readonly measures: RowMeasures | undefined;
-}
-
-/** What one view may have of its own; undefined: as the project or the other views have it. */
-export interface ViewSettings {
-  readonly list?: string | undefined;
-  readonly set?: string | undefined;
-  readonly locale?: string | undefined;
-  readonly look?: string | undefined;
-}
-
-const noKeys = itemKeys([], null, '');
+const nothing = new ListSequence();
+const noEntries = new ListEntries({
+  ...{ arranged: nothing.arranged, sections: nothing.sections },
+  ...{ table: undefined, items: [], keys: itemKeys([], null, ''), inserted: [] },
+  around: () => ({ now: '' }),
+});
 const noArrangement: Arrangement = { kind: 'list', gap: 0, edge: 0, separators: true };
 
 /** A list with its items, its templates and its locale: what one window shows. */
 export class View {
+  readonly of: ShownList;
   templates: readonly CompiledTemplate[] = [];
   private plans: readonly RowPlan[] = [];
-  readonly choices = new ListChoices(() => this.choosing());
+  readonly choices = new ListChoices(() => this.of.choosing());
   private readonly order = new ItemOrder();
+  private readonly sections = new ItemSections();
   private readonly sequence = new ListSequence();
+  private readonly folding = new Folding();
   private readonly once = new Once();
   private box: ListBox | undefined;
   private readonly knownPlans = new WeakMap<CompiledTemplate, RowPlace & { plan: RowPlan }>();
   private readonly measured: RowMeasuring;
   private arrangeLines: () => void = () => {};
+  private shown = noEntries;
 
   constructor(
     private readonly world: World,
-    private settings: ViewSettings = {},
+    settings: ViewSettings = {},
   ) {
+    this.of = new ShownList(world, settings);
     this.measured = new RowMeasuring(world);
   }
 
   show(settings: ViewSettings): void {
-    this.settings = { ...this.settings, ...settings };
+    this.of.set(settings);
     this.arrange();
   }
 
@@ -102,34 +84,63 @@ export class View {
   /** Items or project are others now. */
   arrange(): void {
     this.takeTemplates();
-    const list = this.list();
-    const source = this.source();
+    const list = this.of.list();
+    const source = this.of.source();
     const { project } = this.world;
     if (list === undefined || source === undefined || project === undefined) {
       this.sequence.clear();
       this.arrangeLines = () => {};
+      this.shown = noEntries;
       return;
     }
     const choices = this.choices.take();
-    const order = this.order.take({
-      ...{ project, list, items: this.items(), locale: this.locale(), now: this.world.now },
-    });
-    const look = this.look();
+    const of = {
+      project,
+      list,
+      items: this.of.items(),
+      locale: this.of.locale(),
+      now: this.world.now,
+    };
+    const order = this.order.take(of);
+    const table = this.sections.take({ ...of, order });
+    const look = this.of.look();
     const planIds = this.plans.map((plan) => plan.template);
     const planOfChoice = Int16Array.from(allChosen(list), (chosen) =>
       planIds.indexOf(chosenIn(chosen, look) ?? ''),
     );
     const planHeights = Int32Array.from(this.plans, (plan) => unitsOf(plan.heightPx));
     const { arrangement } = list;
-    const heightsOf = (arranged: Arranged) =>
-      this.measured.heightsOf(this.rowValues(arranged), this.rowBox(this.box));
+    const standing = standingOf(list, planIds, this.of.inserted()?.length);
+    const isFolded = this.folding.of(list);
+    const takeShown = () => {
+      this.takeShown(table);
+      return this.measured.heightsOf(this.rowValues(), this.rowBox(this.box));
+    };
     this.arrangeLines = () =>
-      this.sequence.arrange({ choices, order, planOfChoice, planHeights, heightsOf, arrangement });
+      this.sequence.arrange({
+        ...{ choices, order, planOfChoice, planHeights, arrangement, table, standing, isFolded },
+        heightsOf: takeShown,
+      });
     this.arrangeLines();
   }
 
+  /** Folds the rows of a section away, or shows them again. */
+  toggleSection(key: string): void {
+    const list = this.of.list();
+    if (list === undefined) return;
+    this.folding.toggle(list, key);
+    this.arrange();
+  }
+
+  private takeShown(table: SectionTable | undefined): void {
+    const { arranged, sections } = this.sequence;
+    const [items, keys, inserted] = [this.of.items(), this.of.keys(), this.of.inserted() ?? []];
+    const around = () => this.of.around();
+    this.shown = new ListEntries({ arranged, sections, table, items, keys, inserted, around });
+  }
+
   frame(wanted: EntryRange): Frame {
-    const arrangement = this.list()?.arrangement ?? noArrangement;
+    const arrangement = this.of.list()?.arrangement ?? noArrangement;
     const kept = this.keptIn(wanted);
     const moved = kept === undefined ? 0 : kept - (wanted.keep?.at ?? 0);
     const from = Math.max(0, Math.min(wanted.from + moved, this.sequence.count - 1));
@@ -138,17 +149,30 @@ export class View {
     return {
       version: this.world.version,
       edition: this.world.edition,
-      list: this.list()?.id,
-      source: this.source()?.id,
-      sequence: this.sequence.toDraw(arrangement, wanted.sequence),
+      list: this.of.list()?.id,
+      source: this.of.source()?.id,
+      sequence: {
+        ...this.sequence.toDraw(arrangement, wanted.sequence),
+        sticks: this.of.list()?.sections?.sticks === true,
+      },
       plans: this.plans,
       entries: this.entries({ from, to: from + wanted.to - wanted.from }),
       entriesFrom: from,
+      over: this.headingOver(from),
       kept,
-      itemCount: this.items().length,
-      typeCounts: this.typeCounts(),
+      itemCount: this.of.items().length,
+      typeCounts: this.of.typeCounts(),
       findings: this.findings(),
     };
+  }
+
+  private headingOver(from: number): Frame['over'] {
+    const { sections, kinds } = this.sequence.arranged;
+    if (this.of.list()?.sections?.sticks !== true) return undefined;
+    let at = from;
+    while (at >= 0 && sections[at] === sections[from] && kinds[at] !== heading) at -= 1;
+    const [own] = at < from && kinds[at] === heading ? this.entries({ from: at, to: at + 1 }) : [];
+    return own && { at, entry: own };
   }
 
   private keptIn({ keep, sequence }: EntryRange): number | undefined {
@@ -158,26 +182,45 @@ export class View {
   }
 
   entries(range: EntryRange): Entry[] {
-    const { items, plans } = this.sequence.arranged;
-    const shown = this.items();
-    const keys = this.keys();
-    const rowValues = this.rowValues(this.sequence.arranged);
-    const rowBox = this.rowBox(this.box);
     // Who scrolls on sees them next.
     this.measured.measure(range.from, range.to);
-    const entries: Entry[] = [];
-    const end = Math.min(range.to, items.length);
-    for (let entry = Math.max(0, range.from); entry < end; entry += 1) {
-      const item = items[entry] ?? 0;
-      const plan = plans[entry] ?? 0;
-      const template = this.templates[plan];
-      const values = template?.values(shown[item] ?? {}, this.contextAt(entry)) ?? [];
-      const key = keys.at(item);
-      if (template?.hasOnce) this.once.keep(template, key, values, this.locale());
-      const shrunk = this.measured.shrunkIn(rowValues, entry, rowBox);
-      entries.push({ kind: 'row', key, item, plan, values, ...(shrunk && { shrunk }) });
-    }
-    return entries;
+    const count = Math.min(range.to, this.sequence.count) - Math.max(0, range.from);
+    const places = Array.from(
+      { length: Math.max(0, count) },
+      (_, at) => at + Math.max(0, range.from),
+    );
+    const list = this.of.list();
+    const isDivided = list?.arrangement.kind === 'list' && hasLines(list.arrangement.separators);
+    const isFolded = list && this.folding.of(list);
+    return [...places, ...(range.also ?? [])].map((entry) => {
+      const own = this.entry(entry);
+      if (own.kind === 'heading' && isFolded !== undefined)
+        return { ...own, isFolded: isFolded(own.key) };
+      return isDivided && own.kind === 'row' && this.shown.isBeforeRow(entry)
+        ? { ...own, isDivided }
+        : own;
+    });
+  }
+
+  private entry(entry: number): Entry {
+    const { shown } = this;
+    const plan = shown.arranged.plans[entry] ?? 0;
+    const values = this.valuesAt(entry);
+    const key = shown.keyAt(entry);
+    const item = shown.rowItem(entry);
+    const template = this.templates[plan];
+    if (template?.hasOnce && item !== undefined)
+      this.once.keep(template, key, values, this.of.locale());
+    const shrunk = this.measured.shrunkIn(this.rowValues(), entry, this.rowBox(this.box));
+    const kind = shown.kindAt(entry);
+    return {
+      kind,
+      key,
+      ...(item !== undefined && { item }),
+      plan,
+      values,
+      ...(shrunk && { shrunk }),
+    };
   }
 
   /** Finds out how high all rows are; done at once where nothing hangs on texts. */
@@ -188,14 +231,14 @@ export class View {
 
   /** How a part fares in all rows; undefined: nothing can be measured, or not yet. */
   *facts(part: PartPlace, list: ListBox): Turns<PartFacts | undefined> {
-    const values = this.rowValues(this.sequence.arranged);
+    const values = this.rowValues();
     return yield* this.measured.facts(values, part, this.rowBox(list));
   }
 
   /** Who takes the room of a stack in an item's row; undefined: it has no such row, or not yet. */
   spaceIn(item: number, { template, part }: PartPlace, list: ListBox): Space | undefined {
     const compiled = this.compiled(template);
-    const own = this.items()[item];
+    const own = this.of.items()[item];
     if (compiled === undefined || own === undefined) return undefined;
     const values = compiled.values(own, this.contextOf(item));
     return this.measured.spaceIn(planOf(compiled), values, part, this.rowBox(list));
@@ -214,8 +257,8 @@ export class View {
 
   /** The same with a template that the project does not have. */
   tryCompiled(compiled: CompiledTemplate, items: readonly number[]): Tried {
-    const shown = this.items();
-    const keys = this.keys();
+    const shown = this.of.items();
+    const keys = this.of.keys();
     const plan = planOf(compiled);
     const box = this.rowBox(this.box);
     const entries = items.map((item): Entry => {
@@ -236,18 +279,19 @@ export class View {
   /** Counts over all items. */
   *surveying(): Turns<Survey> {
     const { project, now } = this.world;
-    const source = this.source();
+    const source = this.of.source();
     if (project === undefined || source === undefined) return { templates: [], findings: [] };
-    const items = this.items();
+    const items = this.of.items();
     const { templates } = this;
     const surveys = yield* surveyTemplates({
       templates,
       arranged: this.sequence.arranged,
-      items,
-      contextAt: (entry) => this.contextAt(entry),
+      itemAt: (entry) => this.shown.itemAt(entry),
+      positionAt: (entry) => this.shown.positionAt(entry),
+      contextAt: (entry) => this.shown.contextAt(entry),
       hasPicture: picturesHave(project.pictures),
     });
-    const misfits = yield* this.store(source).misfits(project, source, now);
+    const misfits = yield* this.of.store(source).misfits(project, source, now);
     const boxes = yield* this.boxFindings(project);
     return {
       templates: surveys,
@@ -265,92 +309,14 @@ export class View {
 
   /** What is wrong with boxes at the widths and text sizes that the project names. */
   private *boxFindings({ widths = [], textSizes = [100] }: Project): Turns<readonly Finding[]> {
-    const arrangement = this.list()?.arrangement;
+    const arrangement = this.of.list()?.arrangement;
     if (arrangement === undefined) return [];
-    const at = { widths, textSizes, arrangement, language: this.locale() };
-    return yield* this.measured.findings(this.rowValues(this.sequence.arranged), at);
-  }
-
-  list(): List | undefined {
-    const lists = this.world.project?.lists ?? [];
-    const { list } = this.settings;
-    return (list === undefined ? undefined : withId(lists, list)) ?? lists[0];
-  }
-
-  source(): Source | undefined {
-    const list = this.list();
-    return list && withId(this.world.project?.sources ?? [], list.source);
-  }
-
-  locale(): string {
-    const { project } = this.world;
-    return this.settings.locale ?? (project === undefined ? 'en' : localeOf(project));
-  }
-
-  /** Id of the look that is shown; undefined: the project has none. */
-  look(): string | undefined {
-    const { project } = this.world;
-    return project && lookShown(project, this.settings.look)?.id;
-  }
-
-  items(): readonly Item[] {
-    const source = this.source();
-    const { project, now } = this.world;
-    return source === undefined || project === undefined
-      ? []
-      : this.store(source).items(project, source, now);
-  }
-
-  /** The items as they were read. */
-  rawItems(): readonly Item[] {
-    const source = this.source();
-    return source === undefined ? [] : this.store(source).raw;
-  }
-
-  keys(): ItemKeys {
-    const source = this.source();
-    const { project, now } = this.world;
-    return source === undefined || project === undefined
-      ? noKeys
-      : this.store(source).keys(project, source, now);
-  }
-
-  private typeCounts(): Frame['typeCounts'] {
-    const known = this.knownTypes();
-    return (known?.types ?? []).map((type, at) => [type, known?.counts[at] ?? 0]);
-  }
-
-  /** Finds the type of an item by its position. */
-  types(): (item: number) => string | undefined {
-    const known = this.knownTypes();
-    return (item) => known?.types[known.indexes[item] ?? known.types.length];
-  }
-
-  itemsOfType(type: string, max: number): readonly number[] {
-    const known = this.knownTypes();
-    if (known === undefined) return [];
-    const own = known.types.indexOf(type);
-    const found: number[] = [];
-    for (
-      let at = known.indexes.indexOf(own);
-      at >= 0 && found.length < max;
-      at = known.indexes.indexOf(own, at + 1)
-    )
-      found.push(at);
-    return found;
-  }
-
-  /** Where the item with a key stands among all; -1: nowhere. */
-  itemOfKey(key: string): number {
-    const source = this.source();
-    const { project, now } = this.world;
-    return source === undefined || project === undefined
-      ? -1
-      : this.store(source).positionOf(key, project, source, now);
+    const at = { widths, textSizes, arrangement, language: this.of.locale() };
+    return yield* this.measured.findings(this.rowValues(), at);
   }
 
   entryOfKey(key: string): number {
-    const item = this.itemOfKey(key);
+    const item = this.of.itemOfKey(key);
     return item < 0 ? -1 : this.sequence.entryOf(item);
   }
 
@@ -361,26 +327,11 @@ export class View {
   /** What stands around an item. */
   contextOf(item: number): RowContext {
     const entry = this.sequence.entryOf(item);
-    return entry < 0 ? this.around() : this.contextAt(entry);
-  }
-
-  /** What stands around all items. */
-  private around(): RowContext {
-    const look = this.look();
-    return { now: this.world.now, ...(look !== undefined && { look }) };
-  }
-
-  private choosing(): Choosing | undefined {
-    const list = this.list();
-    const source = this.source();
-    const { project, now, lookUp } = this.world;
-    if (list === undefined || source === undefined || project === undefined) return undefined;
-    const types = this.store(source).types(project, source);
-    return { project, list, items: this.items(), types, look: this.look(), now, find: lookUp };
+    return entry < 0 ? this.of.around() : this.shown.contextAt(entry);
   }
 
   compiled(id: string): CompiledTemplate | undefined {
-    return this.world.templatesIn(this.locale()).compiled(id);
+    return this.world.templatesIn(this.of.locale()).compiled(id);
   }
 
   private takeBox(box: ListBox | undefined): void {
@@ -392,38 +343,39 @@ export class View {
     else if (widthPx !== before.widthPx) this.arrangeLines();
   }
 
-  private rowValues(arranged: Arranged): RowValues {
+  private rowValues(): RowValues {
+    const { arranged } = this.shown;
     return { arranged, plans: this.plans, valuesAt: (entry) => this.valuesAt(entry) };
   }
 
   /** What boxes hang on besides their rows; undefined: nobody has said how wide the list is. */
   private rowBox(list: ListBox | undefined): RowBox | undefined {
-    const arrangement = this.list()?.arrangement;
+    const arrangement = this.of.list()?.arrangement;
     if (list === undefined || arrangement === undefined) return undefined;
     const { edge, gap } = arrangement;
-    const widthPx = cellWidth(list.widthPx, { columns: columnsOf(arrangement), edge, gap });
-    return { ...list, widthPx, language: this.locale() };
+    const widths = {
+      cellPx: cellWidth(list.widthPx, { columns: columnsOf(arrangement), edge, gap }),
+      linePx: cellWidth(list.widthPx, { columns: 1, edge, gap }),
+    };
+    return { ...list, widths, language: this.of.locale() };
   }
 
   private valuesAt(entry: number) {
-    const { items, plans } = this.sequence.arranged;
-    const item = this.items()[items[entry] ?? 0] ?? {};
-    return this.templates[plans[entry] ?? 0]?.values(item, this.contextAt(entry)) ?? [];
-  }
-
-  private contextAt(index: number): RowContext {
-    return { index, count: this.sequence.count, ...this.around() };
+    const { shown } = this;
+    const template = this.templates[shown.arranged.plans[entry] ?? 0];
+    return template?.values(shown.itemAt(entry), shown.contextAt(entry)) ?? [];
   }
 
   /** What is wrong with the project as it stands; keys are checked over all items. */
   private findings(): readonly Finding[] {
-    return [...this.world.templatesIn(this.locale()).findings(), ...this.keys().findings];
+    return [...this.world.templatesIn(this.of.locale()).findings(), ...this.of.keys().findings];
   }
 
   private takeTemplates(): void {
-    const list = this.list();
-    const look = this.look();
-    const ids = list === undefined ? [] : allChosen(list).map((chosen) => chosenIn(chosen, look));
+    const list = this.of.list();
+    const look = this.of.look();
+    const chosen = list === undefined ? [] : allChosen(list).map((each) => chosenIn(each, look));
+    const ids = [...chosen, ...(list === undefined ? [] : standingTemplates(list))];
     this.templates = [...new Set(ids)].flatMap((id) => (id && this.compiled(id)) || []);
     this.plans = this.templates.map((template) => this.planOf(template));
   }
@@ -437,19 +389,12 @@ export class View {
     this.knownPlans.set(template, { ratio, textSize, plan });
     return plan;
   }
-
-  private knownTypes() {
-    const source = this.source();
-    const { project } = this.world;
-    return source === undefined || project === undefined
-      ? undefined
-      : this.store(source).types(project, source);
-  }
-
-  private store(source: Source): ItemStore {
-    return this.world.store(source.id, this.settings.set);
-  }
 }
+
+const heading = kindNumber('heading');
+
+const hasLines = (separators: Separators | boolean): boolean =>
+  typeof separators === 'object' ? separators.template === undefined : separators;
 
 /** A template's plan with entries that are of it. */
 export interface Tried {

@@ -15,6 +15,7 @@ import { run } from './run';
 import { space } from './space';
 import { stack } from './stack';
 
+export { cssColour } from './colour';
 export type { Around, Direction, Draw, Drawn, DrawnPicture, PartView, Pictures } from './part-view';
 
 /** The view of each kind, by its name. A kind that is not here is drawn as the words that it shows. */

@@ -1,5 +1,12 @@
 import type { Finding } from '../../base';
-import { allChosen, type Choice, type Chosen, type List, templatesIn } from '../../lists';
+import {
+  allChosen,
+  type Choice,
+  type Chosen,
+  type List,
+  standingTemplates,
+  templatesIn,
+} from '../../lists';
 import { type Expression, type Field, fieldsOfAll, makeExpression } from '../../values';
 import { environmentOf, type FindItem } from '../environment';
 import { projectFindings } from '../findings';
@@ -35,8 +42,14 @@ export const conditionOf = (
 export const sortExpression = (project: Project, { source }: List, by: string): Expression =>
   makeExpression(by, fieldsOfAll(typesOf(project, source)), 'property');
 
-/** What is wrong with the choices and the order of a list, whatever its items are. */
-export const brokenChoices = (project: Project, list: List): readonly Finding[] => [
+/** The templates that a list shows, in any look. */
+export const templatesOf = (list: List): readonly string[] => [
+  ...allChosen(list).flatMap(templatesIn),
+  ...standingTemplates(list),
+];
+
+/** What is wrong with a list, whatever its items are. */
+export const brokenList = (project: Project, list: List): readonly Finding[] => [
   ...(list.order ?? []).flatMap(({ by }) =>
     sortExpression(project, list, by).findings.map((finding) =>
       projectFindings.orderUnfit(list, by, finding),
@@ -49,7 +62,51 @@ export const brokenChoices = (project: Project, list: List): readonly Finding[] 
     ...neverReached(list, at),
   ]),
   ...brokenTemplates(project, list, list.otherwise, undefined),
+  ...brokenSections(project, list),
+  ...brokenInserts(project, list),
+  ...placesOf(list).flatMap((place) => brokenStanding(project, list, place)),
 ];
+
+function brokenSections(project: Project, list: List): readonly Finding[] {
+  const { by } = list.sections ?? {};
+  return by === undefined
+    ? []
+    : sortExpression(project, list, by).findings.map((finding) =>
+        projectFindings.sectionsUnfit(list, by, finding),
+      );
+}
+
+function brokenInserts({ sources }: Project, list: List): readonly Finding[] {
+  const { source } = list.inserts ?? {};
+  return source === undefined || withId(sources, source) !== undefined
+    ? []
+    : [projectFindings.insertSourceUnknown(list, source)];
+}
+
+/** A template beside the rows, and whose items it sees; undefined: none. */
+interface Standing {
+  readonly template: string;
+  readonly source: string | undefined;
+}
+
+function placesOf(list: List): readonly Standing[] {
+  const { inserts, ...others } = list;
+  return [
+    ...standingTemplates(others).map((template) => ({ template, source: list.source })),
+    ...(inserts === undefined ? [] : [{ template: inserts.template, source: inserts.source }]),
+  ];
+}
+
+/** What stands beside rows sees the first item of its section, what is inserted one of its own source. */
+function brokenStanding(project: Project, list: List, place: Standing): readonly Finding[] {
+  const { template: id, source: wanted } = place;
+  const template = withId(project.templates, id);
+  if (template === undefined) return [projectFindings.templateUnknown(list.id, id)];
+  const source = withId(project.types, template.type)?.source;
+  return source === undefined || wanted === undefined || source === wanted
+    ? []
+    : [projectFindings.standingUnfit(list, { template: id, source })];
+}
 
 function unknownIn(project: Project, list: List, at: number): readonly Finding[] {
   const type = list.choices[at]?.type;
@@ -91,9 +148,9 @@ function neverReached(list: List, at: number): readonly Finding[] {
   return before < 0 ? [] : [projectFindings.choiceNeverReached(list, at, before)];
 }
 
-/** Templates that no list chooses. */
+/** Templates that no list shows. */
 export function unusedTemplates({ lists, templates }: Project): readonly Finding[] {
-  const used = new Set(lists.flatMap((list) => allChosen(list).flatMap(templatesIn)));
+  const used = new Set(lists.flatMap(templatesOf));
   return lists.length === 0
     ? []
     : templates.filter(({ id }) => !used.has(id)).map(projectFindings.templateUnused);

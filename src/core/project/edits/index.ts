@@ -3,16 +3,6 @@
 import { paste } from '../pieces/paste';
 import { writeTemplate } from '../pieces/template-text';
 import { checkTextSizes, checkWidths } from './checked-at';
-import {
-  addChoice,
-  addLook,
-  ask,
-  choose,
-  moveChoice,
-  removeChoice,
-  removeLook,
-  renameLook,
-} from './choices';
 import { addColour, changeColour, removeColour, renameColour } from './colours';
 import {
   addFormat,
@@ -24,7 +14,18 @@ import {
 } from './formats';
 import { limitParts, rename } from './general';
 import { importAgain, typesGrow } from './import-again';
-import { arrangeAs, duplicateList, removeList, renameList, sortBy } from './lists';
+import {
+  addChoice,
+  addLook,
+  ask,
+  choose,
+  moveChoice,
+  removeChoice,
+  removeLook,
+  renameLook,
+} from './lists/choices';
+import { arrangeAs, duplicateList, removeList, renameList, sortBy } from './lists/lists';
+import { divide, insertBetween, stand } from './lists/standing';
 import { addPictures, removePicture, renamePicture } from './pictures';
 import {
   addSet,
@@ -84,8 +85,9 @@ import {
   retypeField,
 } from './types';
 
-export type { Asked, ChoicePlace } from './choices';
 export { type Edit, inOneStep } from './edit';
+export type { Asked, ChoicePlace } from './lists/choices';
+export type { StandingPlace } from './lists/standing';
 export type { PropertyPlace } from './templates/templates';
 export { freeTemplateId, matchFields, usesOfTemplate } from './templates/whole';
 export type { FieldPlace } from './types';
@@ -138,6 +140,9 @@ export const edits = {
   renameLook,
   removeLook,
   arrangeAs,
+  divide,
+  insertBetween,
+  stand,
   sortBy,
   duplicateList,
   renameList,

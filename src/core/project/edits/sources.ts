@@ -1,6 +1,13 @@
 import { failed, freeId, ok } from '../../base';
 import type { Key, TypeFound } from '../../items';
-import { type Chosen, choosing, mapTemplates, withChosen } from '../../lists';
+import {
+  type Chosen,
+  choosing,
+  type List,
+  mapStanding,
+  mapTemplates,
+  withChosen,
+} from '../../lists';
 import type { Template } from '../../templates';
 import { type Field, fieldsOfAll, withComputedSettled } from '../../values';
 import { itemTypes, type SourceDraft } from '../make';
@@ -82,15 +89,26 @@ export function removeSource(id: string): Edit {
     apply(project) {
       if (project.sources.length < 2) return failed('A project needs a source.');
       const types = new Set(typesOf(project, id).map((type) => type.id));
+      const gone = new Set(
+        project.templates.flatMap(({ id: own, type }) => (types.has(type) ? [own] : [])),
+      );
       return ok({
         ...project,
         sources: project.sources.filter((source) => source.id !== id),
         types: project.types.filter((type) => !types.has(type.id)),
-        templates: project.templates.filter((template) => !types.has(template.type)),
-        lists: project.lists.filter((list) => list.source !== id),
+        templates: project.templates.filter((template) => !gone.has(template.id)),
+        lists: project.lists
+          .filter((list) => list.source !== id)
+          .map((list) => withoutInserts(list, id))
+          .map((list) => mapStanding(list, (own) => (gone.has(own) ? undefined : own))),
       });
     },
   };
+}
+
+function withoutInserts(list: List, source: string): List {
+  const { inserts, ...rest } = list;
+  return inserts?.source === source ? rest : list;
 }
 
 /** The items of a source changed: by hand, by being made, by a set that was added. */
@@ -185,16 +203,20 @@ function splitProject(project: Project, { source, old, types, field, used }: Spl
       ...project.templates.filter((template) => template.type !== old.id),
       ...[...copies.values()].flat(),
     ],
-    lists: project.lists.map((list) => {
+    lists: project.lists.map((all) => {
+      const isOwn = (template: string) => own.some((each) => each.id === template);
+      const list = mapStanding(all, (template) =>
+        isOwn(template) ? (copyOf(types[0]?.id ?? '', template) ?? undefined) : template,
+      );
       if (list.source !== source.id) return list;
       const inCopies = (type: ItemType | undefined, chosen: Chosen | undefined) =>
         mapTemplates(chosen, (template) => copyOf(type?.id ?? '', template));
       // What was chosen for all items is, for each type, with its own copies.
-      const own = list.choices.filter(({ type }) => type === undefined || type === old.id);
-      const all = own.some(({ when }) => when === undefined)
-        ? own
-        : [...own, choosing({}, list.otherwise)];
-      const choices = all.flatMap((choice) =>
+      const ofType = list.choices.filter(({ type }) => type === undefined || type === old.id);
+      const asked = ofType.some(({ when }) => when === undefined)
+        ? ofType
+        : [...ofType, choosing({}, list.otherwise)];
+      const choices = asked.flatMap((choice) =>
         types.map((type) =>
           choosing({ ...choice, type: type.id }, inCopies(type, choice.template)),
         ),

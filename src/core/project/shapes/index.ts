@@ -1,7 +1,17 @@
 import type { ProjectFont } from '../../fonts';
 import { isLocale } from '../../formats';
 import type { Follow, Key, Paging } from '../../items';
-import type { Arrangement, Choice, Chosen, List, SortKey } from '../../lists';
+import {
+  type Arrangement,
+  type Choice,
+  type Chosen,
+  type Inserts,
+  type List,
+  type SectionsOf,
+  type Separators,
+  type SortKey,
+  sectionParts,
+} from '../../lists';
 import { type Picture, pictureTypes } from '../../pictures';
 import {
   boolean,
@@ -88,6 +98,36 @@ const itemType: Shape<ItemType> = record<ItemType>({
   leftOut: optional(list(text())),
 });
 
+const separators: Shape<Separators> = record<Separators>({
+  inset: optional(px()),
+  thickness: optional(number({ min: 0, max: 100 })),
+  colour: optional(text()),
+  template: optional(id()),
+});
+
+const sections: Shape<SectionsOf> = record<SectionsOf>({
+  by: text(),
+  part: optional(oneOf(sectionParts)),
+  order: optional(oneOf(['descending', 'as they come'])),
+  heading: optional(id()),
+  footing: optional(id()),
+  sticks: optional(oneOf([true])),
+  folds: optional(oneOf(['open', 'folded'])),
+  showsEmpty: optional(oneOf([true])),
+  hasIndex: optional(oneOf([true])),
+});
+
+const rowNumber = () => number({ isInteger: true, min: 1, max: 1_000_000 });
+
+const inserts: Shape<Inserts> = record<Inserts>({
+  from: rowNumber(),
+  every: rowNumber(),
+  inEachSection: optional(oneOf([true])),
+  mayBeLast: optional(oneOf([true])),
+  template: id(),
+  source: optional(id()),
+});
+
 type OfKind<K extends Arrangement['kind']> = Extract<Arrangement, { readonly kind: K }>;
 
 const arrangement: Shape<Arrangement> = byMember<Arrangement>('kind', {
@@ -95,7 +135,7 @@ const arrangement: Shape<Arrangement> = byMember<Arrangement>('kind', {
     kind: oneOf(['list']),
     gap: px(),
     edge: px(),
-    separators: boolean(),
+    separators: byKind<boolean | Separators>({ boolean: boolean(), record: separators }),
   }),
   grid: record<OfKind<'grid'>>({
     kind: oneOf(['grid']),
@@ -134,6 +174,10 @@ const listOfItems: Shape<List> = record<List>({
       { max: 20 },
     ),
   ),
+  sections: optional(sections),
+  inserts: optional(inserts),
+  header: optional(id()),
+  footer: optional(id()),
   arrangement,
 });
 

@@ -3,7 +3,7 @@ import type { ResultType } from '../result-type';
 import type { ArithmeticOperator, CompareOperator, LogicalOperator } from '../syntax/tree';
 
 /** Names that stand for what is around an item, unless it has a field of that name. */
-export type ContextName = 'index' | 'count' | 'look' | 'now';
+export type ContextName = 'index' | 'count' | 'look' | 'section' | 'now';
 
 /** How two values are compared: `mixed` ones are looked at when they are there. */
 export type CompareAs = 'text' | 'number' | 'boolean' | 'date' | 'mixed';

@@ -3,17 +3,26 @@ import { valueFindings } from '../findings';
 import { methodNames, methodOf } from '../functions';
 import { isTextual, kindOf, type ResultType, withArticle } from '../result-type';
 import type { Expr } from '../syntax/tree';
-import { fieldNamed } from '../type';
+import { type Field, fieldNamed } from '../type';
 import { type Checked, type ContextName, inWords } from './checked';
 import { listed, writable } from './names';
 import type { Checking } from './scope';
 
 /** What stands around an item, and of which type. */
-const contextTypes: Readonly<Record<ContextName, ResultType>> = {
-  index: { type: 'integer' },
-  count: { type: 'integer' },
-  look: { type: 'text' },
-  now: { type: 'datetime' },
+const contextTypes: Readonly<Record<ContextName, (fields: readonly Field[]) => ResultType>> = {
+  index: () => ({ type: 'integer' }),
+  count: () => ({ type: 'integer' }),
+  look: () => ({ type: 'text' }),
+  section: (fields) => ({
+    type: 'record',
+    fields: [
+      { name: 'name', type: 'text', required: false },
+      { name: 'index', type: 'integer', required: true },
+      { name: 'count', type: 'integer', required: true },
+      { name: 'items', type: 'list', of: { type: 'record', fields }, required: true },
+    ],
+  }),
+  now: () => ({ type: 'datetime' }),
 };
 
 const isContextName = (name: string): name is ContextName => Object.hasOwn(contextTypes, name);
@@ -36,7 +45,7 @@ export function name(node: Expr & { kind: 'name' }, here: Checking): Checked | u
     return { kind: 'field', name: field.name, type: field, mayBeMissing: !field.required, ...span };
   if (isContextName(node.name)) {
     if (!isKnown(node.name, here.world)) return here.note(valueFindings.noPlace(span, node.name));
-    const type = contextTypes[node.name];
+    const type = contextTypes[node.name](fields);
     return { kind: 'context', name: node.name, type, mayBeMissing: node.name !== 'now', ...span };
   }
   const names = [...here.locals.map((each) => each.name), ...fields.map((each) => each.name)];

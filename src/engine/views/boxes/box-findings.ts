@@ -46,11 +46,14 @@ export function* boxFindings(
     const rows = new MeasuredRows(values, measures, place);
     for (const widthPx of at.widths) {
       const { edge, gap } = at.arrangement;
-      const own = cellWidth(widthPx, { columns: columnsOf(at.arrangement), edge, gap });
+      const widths = {
+        cellPx: cellWidth(widthPx, { columns: columnsOf(at.arrangement), edge, gap }),
+        linePx: cellWidth(widthPx, { columns: 1, edge, gap }),
+      };
       const setting = textSize === 100 ? `${widthPx} px` : `${widthPx} px × ${textSize} %`;
       for (let entry = 0; entry < arranged.items.length; entry += 1) {
         if (rows.isTurnOver()) yield entry / arranged.items.length;
-        const boxes = rows.solve(entry, own);
+        const boxes = rows.solve(entry, widths);
         const plan = arranged.plans[entry] ?? 0;
         const template = plans[plan]?.template;
         if (boxes === undefined || template === undefined) continue;

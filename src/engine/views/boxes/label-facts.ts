@@ -1,6 +1,6 @@
 import type { Turns } from '../../../core/base';
 import { isCut, shownLines } from '../../../core/layout';
-import { type RowsOf, solvedRows } from './solved-rows';
+import { type RowsOf, solvedRows, widthOfRows } from './solved-rows';
 
 /** How a label fares in all rows of its template, in the width that the list has. */
 export interface LabelFacts {
@@ -31,7 +31,8 @@ const widestRowPx = 4_096;
 
 /** Undefined: what it takes to measure is still on its way. */
 export function* labelFacts(of: RowsOf, part: string): Turns<LabelFacts | undefined> {
-  const { rows, widthPx, unitsAPx } = of;
+  const { rows, unitsAPx } = of;
+  const widthPx = widthOfRows(of);
   const facts: { -readonly [P in keyof LabelFacts]: LabelFacts[P] } = {
     ...{ kind: 'label', rowCount: 0, cutCount: 0, firstCut: -1, wholeFromPx: Math.ceil(widthPx) },
     ...{ smallerCount: 0, smallerBy: 0, smallest: -1 },
@@ -58,7 +59,7 @@ export function* labelFacts(of: RowsOf, part: string): Turns<LabelFacts | undefi
     facts.cutCount += 1;
     if (facts.firstCut < 0) facts.firstCut = item;
     const isCutIn = (width: number): boolean => {
-      const own = rows.solve(entry, width)?.label(part);
+      const own = rows.solve(entry, { cellPx: width, linePx: width })?.label(part);
       return own !== undefined && isCut(own);
     };
     facts.wholeFromPx = wholeFrom(facts.wholeFromPx, isCutIn);

@@ -1,13 +1,12 @@
 import type { Turns } from '../../../core/base';
 import { unitsOf } from '../../../core/layout';
 import { type HeightBy, heightBy } from '../../../core/lists';
-import type { MeasuredRows, RowMeasures, RowValues } from './measured-rows';
+import type { EntryWidths, MeasuredRows, RowMeasures, RowValues } from './measured-rows';
 
 interface Made {
   readonly of: RowValues;
   readonly rows: MeasuredRows;
-  /** The width of a row or cell, in CSS px. */
-  readonly widthPx: number;
+  readonly widths: EntryWidths;
 }
 
 const entriesATurn = 50;
@@ -47,8 +46,9 @@ export class MeasuredHeights {
     );
   }
 
-  isOf(rows: MeasuredRows, widthPx: number): boolean {
-    return this.made.rows === rows && this.made.widthPx === widthPx;
+  isOf(rows: MeasuredRows, { cellPx, linePx }: EntryWidths): boolean {
+    const { widths } = this.made;
+    return this.made.rows === rows && widths.cellPx === cellPx && widths.linePx === linePx;
   }
 
   /** Whether all is measured. */
@@ -91,12 +91,12 @@ export class MeasuredHeights {
 
   /** Tells whether it is another height than before. */
   private measureOne(entry: number): boolean {
-    const { of, rows, widthPx } = this.made;
+    const { of, rows, widths } = this.made;
     const position = of.arranged.plans[entry] ?? 0;
     const heightPx = {
       nothing: () => of.plans[position]?.heightPx,
-      values: () => rows.solveWithoutTexts(entry, widthPx)?.heightPx,
-      texts: () => rows.solve(entry, widthPx)?.heightPx,
+      values: () => rows.solveWithoutTexts(entry, widths)?.heightPx,
+      texts: () => rows.solve(entry, widths)?.heightPx,
     }[this.by[position] ?? 'nothing']();
     if (heightPx === undefined) return false;
     const height = unitsOf(heightPx);

@@ -8,6 +8,7 @@ import {
   type RowLabel,
   type RowPlace,
   type RowPlan,
+  spansLine,
 } from '../../../core/lists';
 import type { EntryValue } from '../../../core/templates';
 import { type TextPlace, TextPool } from '../../../core/text';
@@ -37,13 +38,20 @@ export interface RowTexts {
 
 /** What the boxes of rows hang on besides their values. */
 export interface RowBox extends TextPlace, RowPlace {
-  /** The width of a row or cell, in CSS px. */
-  readonly widthPx: number;
+  readonly widths: EntryWidths;
+}
+
+/** How wide entries are, in CSS px. */
+export interface EntryWidths {
+  /** A row or cell. */
+  readonly cellPx: number;
+  /** What has a line for itself. */
+  readonly linePx: number;
 }
 
 /** Rows as they stand in a list. */
 export interface RowValues {
-  readonly arranged: Arranged;
+  readonly arranged: Pick<Arranged, 'kinds' | 'items' | 'plans'>;
   readonly plans: readonly RowPlan[];
   /** Finished values of an entry. */
   readonly valuesAt: (entry: number) => readonly EntryValue[];
@@ -104,25 +112,29 @@ export class MeasuredRows {
     this.isKept = new Uint8Array(count);
   }
 
-  /** The boxes of an entry's row in a width in CSS px; undefined: what it takes has not come yet. */
-  solve(entry: number, widthPx: number): RowBoxes | undefined {
+  /** The boxes of an entry; undefined: what it takes has not come yet. */
+  solve(entry: number, widths: EntryWidths): RowBoxes | undefined {
     this.measures ??= this.from.at(this.place);
     const { measures } = this;
     if (measures === undefined) return undefined;
     const own = this.measuredOf(this.rows.arranged.plans[entry] ?? 0, measures);
     if (own === undefined) return undefined;
     if (!this.showKept(entry, own) && !this.measure(entry, own, measures)) return undefined;
-    own.boxes.solve(widthPx);
+    own.boxes.solve(this.widthOf(entry, widths));
     return own.boxes;
   }
 
   /** The same where no height hangs on texts: at once, whatever can be measured. */
-  solveWithoutTexts(entry: number, widthPx: number): RowBoxes | undefined {
+  solveWithoutTexts(entry: number, widths: EntryWidths): RowBoxes | undefined {
     const boxes = this.boxes[this.rows.arranged.plans[entry] ?? 0];
     boxes?.fill(this.rows.valuesAt(entry));
     boxes?.measure(() => anyText);
-    boxes?.solve(widthPx);
+    boxes?.solve(this.widthOf(entry, widths));
     return boxes;
+  }
+
+  private widthOf(entry: number, { cellPx, linePx }: EntryWidths): number {
+    return spansLine(this.rows.arranged.kinds[entry] ?? 0) ? linePx : cellPx;
   }
 
   /** Tells whether others should have a turn now; a pass asks it for each row. */

@@ -50,9 +50,9 @@ export class RowMeasuring {
       return undefined;
     }
     const rows = this.rowsOf(values, measures, box);
-    const { widthPx } = box;
-    if (this.heights === undefined || !this.heights.isOf(rows, widthPx))
-      this.heights = new MeasuredHeights({ of: values, rows, widthPx }, measures, this.heights);
+    const { widths } = box;
+    if (this.heights === undefined || !this.heights.isOf(rows, widths))
+      this.heights = new MeasuredHeights({ of: values, rows, widths }, measures, this.heights);
     return this.heights;
   }
 
@@ -83,7 +83,7 @@ export class RowMeasuring {
     const kind = plan && partIn(plan.row, part)?.part;
     if (measures === undefined || box === undefined || kind === undefined) return undefined;
     const rows = this.rowsOf(values, measures, box);
-    const of = { values, rows, template, widthPx: box.widthPx, unitsAPx: 64 * box.ratio };
+    const of = { values, rows, template, widths: box.widths, unitsAPx: 64 * box.ratio };
     if (kind === 'stack') return yield* stackFacts(of, part);
     return kind === 'label' ? yield* labelFacts(of, part) : undefined;
   }
@@ -98,7 +98,7 @@ export class RowMeasuring {
     const plan = values.plans[values.arranged.plans[entry] ?? 0];
     if (measures === undefined || box === undefined || plan === undefined || !mayShrink(plan.row))
       return undefined;
-    return this.rowsOf(values, measures, box).solve(entry, box.widthPx)?.shrunk;
+    return this.rowsOf(values, measures, box).solve(entry, box.widths)?.shrunk;
   }
 
   /** The same of a row that stands in no list. */
@@ -122,11 +122,11 @@ export class RowMeasuring {
     const { measures } = this.world;
     if (measures === undefined || box === undefined) return undefined;
     const one = {
-      arranged: { items: Int32Array.of(0), plans: Uint16Array.of(0), kinds: new Uint8Array(1) },
+      arranged: { kinds: new Uint8Array(1), items: Int32Array.of(0), plans: Uint16Array.of(0) },
       plans: [plan],
       valuesAt: () => values,
     };
-    return new MeasuredRows(one, measures, box).solve(0, box.widthPx);
+    return new MeasuredRows(one, measures, box).solve(0, box.widths);
   }
 
   /** What is wrong with boxes at all that is asked for. */

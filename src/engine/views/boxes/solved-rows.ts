@@ -1,13 +1,12 @@
-import type { RowBoxes } from '../../../core/lists';
-import type { MeasuredRows, RowValues } from './measured-rows';
+import { type RowBoxes, spansLine } from '../../../core/lists';
+import type { EntryWidths, MeasuredRows, RowValues } from './measured-rows';
 
 /** The rows of one template, in one width. */
 export interface RowsOf {
   readonly values: RowValues;
   readonly rows: MeasuredRows;
   readonly template: string;
-  /** The width of a row or cell, in CSS px. */
-  readonly widthPx: number;
+  readonly widths: EntryWidths;
   /** Units of layout in a CSS px. */
   readonly unitsAPx: number;
 }
@@ -19,18 +18,26 @@ export interface SolvedRow {
   readonly boxes: RowBoxes | undefined;
 }
 
+/** How wide the rows of a template are: what stands beside rows has a line for itself. */
+export function widthOfRows({ values, template, widths }: RowsOf): number {
+  const { arranged, plans } = values;
+  const plan = plans.findIndex((each) => each.template === template);
+  const first = arranged.plans.indexOf(plan);
+  return spansLine(arranged.kinds[first] ?? 0) ? widths.linePx : widths.cellPx;
+}
+
 /** One row after the other, solved; `turn`: others should have theirs now. */
 export function* solvedRows({
   values,
   rows,
   template,
-  widthPx,
+  widths,
 }: RowsOf): Generator<SolvedRow | 'turn', void, unknown> {
   const { arranged, plans } = values;
   const plan = plans.findIndex((each) => each.template === template);
   for (let entry = 0; plan >= 0 && entry < arranged.items.length; entry += 1) {
     if (rows.isTurnOver()) yield 'turn';
     if (arranged.plans[entry] !== plan) continue;
-    yield { entry, item: arranged.items[entry] ?? -1, boxes: rows.solve(entry, widthPx) };
+    yield { entry, item: arranged.items[entry] ?? -1, boxes: rows.solve(entry, widths) };
   }
 }

@@ -1,7 +1,7 @@
 import type { Turns } from '../../../core/base';
 import type { LayoutNode } from '../../../core/layout';
 import type { RowBoxes } from '../../../core/lists';
-import { type RowsOf, solvedRows } from './solved-rows';
+import { type RowsOf, solvedRows, widthOfRows } from './solved-rows';
 
 /** How high something is in one row, in CSS px, and the item of that row. */
 export interface HeightOf {
@@ -25,7 +25,8 @@ export interface StackFacts {
 
 /** Undefined: what it takes to measure is still on its way. */
 export function* stackFacts(of: RowsOf, part: string): Turns<StackFacts | undefined> {
-  const { widthPx, unitsAPx } = of;
+  const { unitsAPx } = of;
+  const widthPx = widthOfRows(of);
   let [rowCount, cutCount] = [0, 0];
   let lowest: HeightOf = { px: Number.POSITIVE_INFINITY, item: -1 };
   let highest: HeightOf = { px: -1, item: -1 };

@@ -16,6 +16,18 @@ export type StationName = (typeof stationNames)[number];
 const panels = ['pictures', 'styles', 'colours', 'drafts', 'compare', 'text', 'picture'] as const;
 type Panel = (typeof panels)[number];
 
+/** What a list is made of, in the order in which it stands. */
+export const listPieces = [
+  'header',
+  'heading',
+  'row',
+  'separator',
+  'insert',
+  'footing',
+  'footer',
+] as const;
+export type ListPiece = (typeof listPieces)[number];
+
 /** Where the reader is: everything that back, forward, reload and a shared link bring back. */
 export type Route =
   | { readonly page: 'start' }
@@ -30,6 +42,8 @@ export type Route =
       readonly source?: string | undefined;
       /** The list that is shown; undefined: the first of the source. */
       readonly list?: string | undefined;
+      /** What of the list is looked at; undefined: its rows. */
+      readonly piece?: ListPiece | undefined;
       readonly field?: string | undefined;
       /** What a station shows in the place of what it mostly does. */
       readonly panel?: Panel | undefined;
@@ -54,6 +68,7 @@ function routeOf(address: URL): Route {
     also: address.searchParams.getAll('also'),
     source: address.searchParams.get('source') ?? undefined,
     list: address.searchParams.get('list') ?? undefined,
+    piece: listPieces.find((piece) => piece === address.searchParams.get('piece')),
     field: address.searchParams.get('field') ?? undefined,
     panel: panels.find((panel) => panel === address.searchParams.get('panel')),
     style: address.searchParams.get('style') ?? undefined,
@@ -69,6 +84,7 @@ function addressOf(route: Route): string {
   for (const part of route.also ?? []) query.append('also', part);
   if (route.source !== undefined) query.set('source', route.source);
   if (route.list !== undefined) query.set('list', route.list);
+  if (route.piece !== undefined) query.set('piece', route.piece);
   if (route.field !== undefined) query.set('field', route.field);
   if (route.panel !== undefined) query.set('panel', route.panel);
   if (route.style !== undefined) query.set('style', route.style);

@@ -102,6 +102,7 @@ export function BesidePane() {
             locale={locale}
             list={view}
             onResized={askAnew}
+            onFrame={take}
           />
         ) : (
           <NoRows frame={frame} />

@@ -28,6 +28,8 @@ export interface RowsProps {
   readonly list: RefObject<ListView | undefined>;
   /** The box is of another width: asks for the frame anew. */
   readonly onResized: () => void;
+  /** A section was folded, or shown again. */
+  readonly onFrame: (frame: Frame) => void;
 }
 
 /** The rows of a frame, pooled, with what practitioners ask of a pool beneath. */
@@ -43,6 +45,7 @@ export function Rows({
   entry,
   list,
   onResized,
+  onFrame,
 }: RowsProps) {
   const host = useRef<HTMLElement>(null);
   const [readout, setReadout] = useState<PoolReadout>();
@@ -66,6 +69,11 @@ export function Rows({
           const template = shown.plans[pressed.plan]?.template;
           if (part !== undefined && template !== undefined) selectPart(template, part);
         });
+      },
+      folded: ({ key }) => {
+        void engine()
+          .toggleSection(key, made.wanted(), view)
+          .then((next) => next && onFrame(next));
       },
       textSize: () => latest.current.textSize,
       direction: () => latest.current.direction,

@@ -96,6 +96,7 @@ function FirstRows(settings: Pick<RowsProps, 'scheme' | 'textSize' | 'direction'
       entry={atHand?.entry ?? -1}
       list={shown}
       onResized={lookAgain}
+      onFrame={showFrame}
     />
   );
 }

@@ -1,49 +1,102 @@
-import type { Arrangement } from '../../../core/lists';
+import type { List } from '../../../core/lists';
+import { type ListPiece, listPieces } from '../../shared/session/route';
 
 interface SequenceDrawingProps {
-  readonly arrangement: Arrangement;
+  readonly list: List;
   readonly entryCount: number;
+  readonly piece: ListPiece;
+  readonly onPick: (piece: ListPiece) => void;
 }
 
-/** The arrangement as a sketch of what follows what. */
-export function SequenceDrawing({ arrangement, entryCount }: SequenceDrawingProps) {
-  const columns = arrangement.kind === 'grid' ? Math.min(arrangement.columns, 8) : 1;
-  const lines = Math.min(7, Math.ceil(entryCount / columns));
+/** The arrangement as a drawing of what follows what, whose pieces are pressed to be edited. */
+export function SequenceDrawing({ list, entryCount, piece, onPick }: SequenceDrawingProps) {
+  const { arrangement } = list;
+  const pieces = listPieces.filter((each) => each !== 'separator' || arrangement.kind === 'list');
   return (
-    <div className="min-h-full overflow-hidden border-r border-rule p-4" aria-hidden="true">
-      <div
-        className="rounded-md border border-rule bg-paper"
-        style={{ padding: Math.min(16, arrangement.edge / 2) }}
-      >
-        {Array.from({ length: lines }, (_, line) => `line ${line + 1}`).map((line, index) => (
-          <div key={line}>
-            {index > 0 && arrangement.kind === 'list' && arrangement.separators && (
-              <div className="ms-3 border-t border-rule" />
-            )}
-            <div
-              className="flex"
-              style={{
-                gap: Math.min(12, arrangement.gap / 2),
-                marginTop: index > 0 ? Math.min(12, arrangement.gap / 2) : 0,
-              }}
-            >
-              {Array.from({ length: columns }, (_, column) => `column ${column + 1}`).map(
-                (column) => (
-                  <div
-                    key={column}
-                    className={`grid h-11 flex-1 items-center px-2 text-sm text-ash ${arrangement.kind === 'grid' ? 'rounded-sm border border-rule' : ''}`}
-                  >
-                    {columns === 1 ? 'row' : ''}
-                  </div>
-                ),
-              )}
-            </div>
-          </div>
+    <div className="min-h-full border-r border-rule p-3">
+      <ol aria-label="What follows what" className="flex flex-col gap-1">
+        {pieces.map((each) => (
+          <li key={each}>
+            <Piece
+              words={each}
+              said={saidOf(list, each, entryCount)}
+              isChosen={each === piece}
+              onPress={() => onPick(each)}
+            />
+            {each === 'row' && <MoreRows {...{ arrangement }} />}
+          </li>
         ))}
-      </div>
-      <p className="pt-2 text-sm text-ash">
-        {entryCount} {arrangement.kind === 'grid' ? 'cells' : 'rows'}
-      </p>
+      </ol>
     </div>
   );
+}
+
+interface PieceProps {
+  readonly words: ListPiece;
+  /** Undefined: there is none. */
+  readonly said: string | undefined;
+  readonly isChosen: boolean;
+  readonly onPress: () => void;
+}
+
+/** A separator is a line in the drawing, too. */
+function Piece({ words, said, isChosen, onPress }: PieceProps) {
+  const isThere = said !== undefined;
+  const height = words === 'row' ? 'min-h-11' : words === 'separator' ? 'min-h-6' : 'min-h-8';
+  return (
+    <button
+      type="button"
+      aria-pressed={isChosen}
+      className={`flex w-full items-center justify-between gap-2 rounded-md border px-2.5 py-0.5 text-start text-sm hover:border-ash aria-pressed:border-woad aria-pressed:outline aria-pressed:outline-woad ${height} ${isThere ? 'border-rule bg-paper' : 'border-dashed border-rule text-ash'}`}
+      onClick={onPress}
+    >
+      <span className="shrink-0">{isThere ? words : `+ ${words}`}</span>
+      <span className="truncate text-xs text-ash">{said}</span>
+    </button>
+  );
+}
+
+/** The cells of a line, drawn small, so that a grid is seen to be one. */
+function MoreRows({ arrangement }: Pick<List, 'arrangement'>) {
+  const columns = arrangement.kind === 'grid' ? Math.min(arrangement.columns, 8) : 1;
+  return (
+    <div
+      aria-hidden="true"
+      className="grid gap-1 pt-1"
+      style={{ gridTemplateColumns: `repeat(${columns}, 1fr)` }}
+    >
+      {Array.from({ length: columns }, (_, column) => `column ${column + 1}`).map((column) => (
+        <div key={column} className="h-7 rounded-md border border-rule bg-paper/60" />
+      ))}
+    </div>
+  );
+}
+
+/** What there is to say of a piece in a few words; undefined: the list has none. */
+function saidOf(list: List, piece: ListPiece, entryCount: number): string | undefined {
+  const { sections, inserts, header, footer, arrangement } = list;
+  switch (piece) {
+    case 'row':
+      return `${entryCount.toLocaleString('en')} entries`;
+    case 'header':
+      return header && 'scrolls along';
+    case 'footer':
+      return footer && 'scrolls along';
+    case 'heading':
+      if (sections === undefined) return undefined;
+      return `${sections.part === undefined ? '' : `${sections.part} of `}${sections.by}${sections.sticks ? ', sticks' : ''}`;
+    case 'footing':
+      return sections?.footing && 'ends a section';
+    case 'insert':
+      return inserts && `after every ${inserts.every}, from ${inserts.from}`;
+    case 'separator':
+      return separatorSaid(arrangement);
+  }
+}
+
+function separatorSaid(arrangement: List['arrangement']): string | undefined {
+  if (arrangement.kind !== 'list' || arrangement.separators === false) return undefined;
+  const said = arrangement.separators === true ? {} : arrangement.separators;
+  if (said.template !== undefined) return 'a template';
+  return `${said.thickness ?? 1} px, from ${said.inset ?? 16} px`;
 }

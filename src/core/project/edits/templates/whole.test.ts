@@ -57,6 +57,7 @@ describe('templates of a project', () => {
         list: 'goods',
         choices: [{ type: 'skein', template: 'skein-plain' }],
         isOtherwise: true,
+        isStanding: false,
       },
     ]);
     expect(usesOfTemplate(project, 'none')).toEqual([]);

@@ -1,5 +1,5 @@
 import { failed, freeId, nearest, ok } from '../../../base';
-import { allChosen, type Chosen, templatesIn } from '../../../lists';
+import { type Chosen, standingTemplates, templatesIn } from '../../../lists';
 import {
   elementPaths,
   expressionsOf,
@@ -10,6 +10,7 @@ import {
   type Template,
 } from '../../../templates';
 import { type Field, pathsRead, renameStep } from '../../../values';
+import { templatesOf } from '../../choosing/choices';
 import type { Draft } from '../../drafting/drafts';
 import { editById, type Project, withId } from '../../project';
 import type { Edit } from '../edit';
@@ -68,9 +69,7 @@ export function removeTemplate(id: string): Edit {
     name: `Remove template ${id}`,
     apply(project) {
       if (withId(project.templates, id) === undefined) return failed(gone(id));
-      const lists = project.lists.filter((list) =>
-        allChosen(list).some((chosen) => templatesIn(chosen).includes(id)),
-      );
+      const lists = project.lists.filter((list) => templatesOf(list).includes(id));
       if (lists.length > 0)
         return failed(
           `${lists.map(({ name }) => `“${name}”`).join(', ')} shows it: choose another there first.`,
@@ -234,7 +233,10 @@ export const usesOfTemplate = ({ lists }: Project, id: string) =>
     const isChosen = (chosen: Chosen | undefined) => templatesIn(chosen).includes(id);
     const choices = list.choices.filter(({ template }) => isChosen(template));
     const isOtherwise = isChosen(list.otherwise);
-    return choices.length === 0 && !isOtherwise ? [] : [{ list: list.name, choices, isOtherwise }];
+    const isStanding = standingTemplates(list).includes(id);
+    return choices.length > 0 || isOtherwise || isStanding
+      ? [{ list: list.name, choices, isOtherwise, isStanding }]
+      : [];
   });
 
 /** A template id of a type that none has or had. */

@@ -215,6 +215,7 @@ function Uses({ uses }: { readonly uses: readonly FieldUse[] }) {
           if (use.kind === 'binding')
             goWithin({ station: 'templates', template: use.template, part: use.part });
           if (use.kind === 'order') goWithin({ station: 'list' });
+          if (use.kind === 'sections') goWithin({ station: 'list', piece: 'heading' });
           if (use.kind === 'choice') goWithin({ station: 'choices' });
           if (use.kind === 'computed') goWithin({ field: use.name }, 'replace');
         },
@@ -227,6 +228,7 @@ function inWords(use: FieldUse, at: number): string {
   if (use.kind === 'computed') return `${at + 1}. computed, ${use.name}: ${use.expr}`;
   if (use.kind === 'choice') return `${at + 1}. choice ${use.at + 1}: ${use.when}`;
   if (use.kind === 'order') return `${at + 1}. the order of ${use.list}: ${use.by}`;
+  if (use.kind === 'sections') return `${at + 1}. the sections of ${use.list}: ${use.by}`;
   if (use.kind === 'format') return `${at + 1}. the format ${use.format}`;
   if (use.kind !== 'binding')
     return use.kind === 'key' ? 'the key of the source' : 'tells the types apart';

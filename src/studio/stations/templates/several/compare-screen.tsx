@@ -117,12 +117,17 @@ function usesInWords(project: Selection['project'], id: string): string {
   const uses = usesOfTemplate(project, id);
   if (uses.length === 0) return 'shown by no list';
   return uses
-    .map(({ list, choices, isOtherwise }) => {
+    .map(({ list, choices, isOtherwise, isStanding }) => {
       const names = choices.map(({ type, when }) => {
         const own = type === undefined ? 'all' : (withId(project.types, type)?.name ?? type);
         return when === undefined ? own : `${own} where ${when}`;
       });
-      return `in “${list}” for ${[...names, ...(isOtherwise ? ['all others'] : [])].join(', ')}`;
+      const all = [...names, ...(isOtherwise ? ['all others'] : [])];
+      const shown = [
+        ...(all.length === 0 ? [] : [`for ${all.join(', ')}`]),
+        ...(isStanding ? ['beside the rows'] : []),
+      ];
+      return `in “${list}” ${shown.join(', and ')}`;
     })
     .join('; ');
 }

@@ -1,20 +1,24 @@
-import type { LineTable } from '../../core/layout';
+import type { LineTable } from '../../../core/layout';
 import {
   type Arranged,
   type Arrangement,
   arrange,
   columnsOf,
+  inSections,
   type KnownSequence,
+  kindNumber,
   linesOf,
+  oneSection,
   plansByChoice,
+  type Sections,
+  type SectionTable,
   type Sequence,
-} from '../../core/lists';
+} from '../../../core/lists';
+import type { Standing } from './standing';
 
-const nothing: Arranged = {
-  kinds: new Uint8Array(),
-  items: new Int32Array(),
-  plans: new Uint16Array(),
-};
+const noItems = new Int16Array();
+const noSections = oneSection(noItems, undefined);
+const nothing = arrange({ planOfItem: noItems, sections: noSections });
 const noLines: LineTable = {
   firsts: new Int32Array(),
   columns: new Uint8Array(),
@@ -29,13 +33,18 @@ export interface RowHeights {
 }
 
 /** What a sequence is made of. */
-interface Arranging {
+interface SequenceOf {
   /** The choice that takes each item; the same array where they are the same. */
   readonly choices: Int16Array;
   /** Positions of items as they are sorted; undefined: as they came. */
   readonly order: Int32Array | undefined;
   /** -1 where its items are left out. */
   readonly planOfChoice: Int16Array;
+  /** Undefined: the list has no sections. The same where they are the same. */
+  readonly table: SectionTable | undefined;
+  readonly standing: Standing;
+  /** Keys of the sections whose rows are folded away. */
+  readonly isFolded: ((key: string) => boolean) | undefined;
   /** The height of each plan's rows, in whole 1/64 px. */
   readonly planHeights: Int32Array;
   /** The heights of entries that hang on their texts, for the sequence that is arranged by now. */
@@ -45,7 +54,8 @@ interface Arranging {
 
 /** The entries of a list in their lines. Most edits change words alone: then they stay as they are. */
 export class ListSequence {
-  arranged = nothing;
+  arranged: Arranged = nothing;
+  sections: Sections = noSections;
   private lines = noLines;
   private id = 0;
   private heightsId = 0;
@@ -61,18 +71,15 @@ export class ListSequence {
 
   clear(): void {
     this.arranged = nothing;
+    this.sections = noSections;
     this.ofEntries = [];
     this.entries = undefined;
     this.takeLines(noLines, []);
   }
 
-  arrange({ choices, order, planOfChoice, planHeights, heightsOf, arrangement }: Arranging): void {
-    const ofEntries = [choices, order, planOfChoice.join()];
-    if (!isSame(ofEntries, this.ofEntries)) {
-      this.arranged = arrange(plansByChoice(choices, planOfChoice), order);
-      this.entries = undefined;
-      this.ofEntries = ofEntries;
-    }
+  arrange(of: SequenceOf): void {
+    this.takeEntries(of);
+    const { planHeights, heightsOf, arrangement } = of;
     const columns = columnsOf(arrangement);
     const ofLines = [this.arranged, columns];
     const own = heightsOf(this.arranged);
@@ -87,13 +94,30 @@ export class ListSequence {
     }
   }
 
+  private takeEntries(of: SequenceOf): void {
+    const { choices, order, planOfChoice, table, standing, isFolded } = of;
+    const folded = isFolded && Uint8Array.from(table?.keys ?? [], (key) => Number(isFolded(key)));
+    const ofEntries = [
+      ...[choices, order, planOfChoice.join(), table, JSON.stringify(standing), folded?.join('')],
+    ];
+    if (isSame(ofEntries, this.ofEntries)) return;
+    const planOfItem = plansByChoice(choices, planOfChoice);
+    this.sections =
+      table === undefined
+        ? oneSection(planOfItem, order)
+        : inSections(planOfItem, order, { ...table, count: table.keys.length });
+    this.arranged = arrange({ planOfItem, sections: this.sections, folded, ...standing });
+    this.entries = undefined;
+    this.ofEntries = ofEntries;
+  }
+
   /** Whether an asker has the entries as they stand. */
   isKnown(known: KnownSequence | undefined): boolean {
     return known?.id === this.id;
   }
 
   /** The sequence as it is drawn; `known` is what was sent before. */
-  toDraw(arrangement: Arrangement, known: KnownSequence | undefined): Sequence {
+  toDraw(arrangement: Arrangement, known: KnownSequence | undefined): Omit<Sequence, 'sticks'> {
     const { id, heightsId } = this;
     const areLinesKnown = this.isKnown(known);
     const { firsts, columns, heights } = this.lines;
@@ -102,14 +126,16 @@ export class ListSequence {
       heightsId,
       arrangement,
       entryCount: this.count,
-      lines: areLinesKnown ? undefined : { firsts: firsts.slice(), columns: columns.slice() },
+      lines: areLinesKnown
+        ? undefined
+        : { firsts: firsts.slice(), columns: columns.slice(), ...headingsIn(this.arranged) },
       heights: known?.heightsId === heightsId ? undefined : heights.slice(),
     };
   }
 
   /** Where an item stands; -1: it is left out. Where all stand is found once for a sequence. */
   entryOf(item: number): number {
-    this.entries ??= inverse(this.arranged.items);
+    this.entries ??= placesOfRows(this.arranged);
     return this.entries[item] ?? -1;
   }
 
@@ -130,10 +156,29 @@ export class ListSequence {
 const isSame = (one: readonly unknown[], other: readonly unknown[]): boolean =>
   one.length === other.length && one.every((each, at) => each === other[at]);
 
-/** Where each number stands; -1: nowhere. */
-function inverse(numbers: Int32Array): Int32Array {
-  const highest = numbers.reduce((most, number) => Math.max(most, number), -1);
+/** Where the row of each item stands; -1: nowhere. */
+function placesOfRows({ kinds, items }: Arranged): Int32Array {
+  const highest = items.reduce((most, item) => Math.max(most, item), -1);
   const places = new Int32Array(highest + 1).fill(-1);
-  for (let at = 0; at < numbers.length; at += 1) places[numbers[at] ?? 0] = at;
+  for (let entry = 0; entry < items.length; entry += 1)
+    if (kinds[entry] === 0) places[items[entry] ?? 0] = entry;
   return places;
+}
+
+const heading = kindNumber('heading');
+
+/** Where headings stand, and where what they head ends. */
+function headingsIn({ kinds, sections }: Arranged) {
+  const headings: number[] = [];
+  const ends: number[] = [];
+  for (let entry = 0; entry < kinds.length; entry += 1) {
+    if (kinds[entry] !== heading) continue;
+    let end = entry + 1;
+    while (end < kinds.length && kinds[end] !== heading && sections[end] === sections[entry])
+      end += 1;
+    headings.push(entry);
+    ends.push(end);
+    entry = end - 1;
+  }
+  return { headings: Int32Array.from(headings), ends: Int32Array.from(ends) };
 }

@@ -1,4 +1,4 @@
-import { failed, freeId, ok, type Result, slug } from '../../base';
+import { failed, freeId, ok, slug } from '../../../base';
 import {
   type Choice,
   type Chosen,
@@ -7,10 +7,11 @@ import {
   type List,
   mapChosen,
   withChosen,
-} from '../../lists';
-import { editById, type Look, type Project, withId } from '../project';
-import { noIds, withIdsOf } from '../used-ids';
-import type { Edit } from './edit';
+} from '../../../lists';
+import { editById, type Look, type Project, withId } from '../../project';
+import { noIds, withIdsOf } from '../../used-ids';
+import type { Edit } from '../edit';
+import { editList } from './edit-list';
 
 /** A choice by its place in the list, from 0; one past the last: what all others get. */
 export interface ChoicePlace {
@@ -213,21 +214,3 @@ export function removeLook(id: string): Edit {
 }
 
 const noLook = (id: string): string => `There is no look "${id}".`;
-
-function editList(
-  name: string,
-  id: string,
-  change: (list: List, project: Project) => Result<List, string>,
-): Edit {
-  return {
-    name,
-    apply(project) {
-      const list = withId(project.lists, id);
-      if (list === undefined) return failed(`There is no list "${id}".`);
-      const made = change(list, project);
-      return made.ok
-        ? ok({ ...project, lists: editById(project.lists, id, () => made.value) })
-        : made;
-    },
-  };
-}

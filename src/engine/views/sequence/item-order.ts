@@ -1,7 +1,7 @@
-import type { Item } from '../../core/items';
-import { type List, placesOf, type SortColumn, sortedBy } from '../../core/lists';
-import { type Project, sortExpression } from '../../core/project';
-import { type Expression, readsContext } from '../../core/values';
+import type { Item } from '../../../core/items';
+import { type List, placesOf, type SortColumn, sortedBy } from '../../../core/lists';
+import { type Project, sortExpression } from '../../../core/project';
+import { type Expression, readsContext } from '../../../core/values';
 
 /** What the order of items hangs on. */
 export interface Ordering {

@@ -1,22 +1,21 @@
-import { failed, ok } from '../../base';
-import type { Arrangement, List, SortKey } from '../../lists';
-import { editById, withId } from '../project';
-import type { Edit } from './edit';
+import { failed, ok } from '../../../base';
+import type { Arrangement, List, SortKey } from '../../../lists';
+import { withId } from '../../project';
+import type { Edit } from '../edit';
+import { editList } from './edit-list';
 
 export function arrangeAs(id: string, arrangement: Arrangement): Edit {
   const name = arrangement.kind === 'grid' ? `Grid of ${arrangement.columns}` : 'List';
-  return editList(name, id, (list) => ({ ...list, arrangement }));
+  return editList(name, id, (list) => ok({ ...list, arrangement }));
 }
 
 /** By what the items of a list are sorted; nothing: they stand as they came. */
 export function sortBy(id: string, order: readonly SortKey[]): Edit {
   const name =
     order.length === 0 ? 'As they came' : `Sort by ${order.map(({ by }) => by).join(', ')}`;
-  return editList(name, id, ({ order: _, arrangement, ...list }) => ({
-    ...list,
-    ...(order.length > 0 && { order }),
-    arrangement,
-  }));
+  return editList(name, id, ({ order: _, arrangement, ...list }) =>
+    ok({ ...list, ...(order.length > 0 && { order }), arrangement }),
+  );
 }
 
 /** The same list once more, under an id and a name of its own, right after it. */
@@ -40,7 +39,7 @@ export function renameList(id: string, wish: string): Edit {
     name: `Name list ${name}`,
     apply(project) {
       if (name === '') return failed('A list needs a name.');
-      return editList('', id, (list) => ({ ...list, name })).apply(project);
+      return editList('', id, (list) => ok({ ...list, name })).apply(project);
     },
   };
 }
@@ -59,13 +58,3 @@ export function removeList(id: string): Edit {
 }
 
 const gone = (id: string): string => `There is no list "${id}".`;
-
-function editList(name: string, id: string, change: (list: List) => List): Edit {
-  return {
-    name,
-    apply(project) {
-      if (withId(project.lists, id) === undefined) return failed(gone(id));
-      return ok({ ...project, lists: editById(project.lists, id, change) });
-    },
-  };
-}

@@ -1,0 +1,204 @@
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import { type Arranging, arrange } from './arrange';
+import { type EntryKind, entryKinds, kindNumber } from './entry-kinds';
+import { linesOf } from './lines';
+import { inSections, oneSection } from './sections';
+
+/** Any list: some items left out, in any order, with any of what may stand beside rows. */
+const lists = fc
+  .record({
+    plans: fc.array(fc.integer({ min: -1, max: 2 }), { maxLength: 40 }),
+    sectionCount: fc.integer({ min: 0, max: 5 }),
+    has: fc.record({
+      heading: fc.boolean(),
+      footing: fc.boolean(),
+      separator: fc.boolean(),
+      header: fc.boolean(),
+      footer: fc.boolean(),
+      inserts: fc.boolean(),
+      state: fc.boolean(),
+    }),
+    showsEmpty: fc.boolean(),
+    from: fc.integer({ min: 1, max: 6 }),
+    every: fc.integer({ min: 1, max: 6 }),
+    inEachSection: fc.boolean(),
+    mayBeLast: fc.boolean(),
+    itemCount: fc.integer({ min: 0, max: 3 }),
+    seed: fc.integer({ min: 1, max: 1_000 }),
+    foldedBits: fc.nat(31),
+  })
+  .map((of) => {
+    const planOfItem = Int16Array.from(of.plans);
+    const mixed = of.plans.map((_, at) => at).sort((a, b) => rank(a, of.seed) - rank(b, of.seed));
+    const order = Int32Array.from(mixed);
+    const sectionOfItem = Int32Array.from(of.plans, (_, at) =>
+      of.sectionCount === 0 ? 0 : rank(at, of.seed + 7) % of.sectionCount,
+    );
+    const sections =
+      of.sectionCount === 0
+        ? oneSection(planOfItem, order)
+        : inSections(planOfItem, order, { sectionOfItem, count: of.sectionCount });
+    const places = {
+      from: of.from,
+      every: of.every,
+      ...(of.inEachSection && { inEachSection: true as const }),
+      ...(of.mayBeLast && { mayBeLast: true as const }),
+    };
+    const plan = (name: keyof typeof of.has, at: number) => (of.has[name] ? at : undefined);
+    const arranging: Arranging = {
+      ...{ planOfItem, sections, showsEmpty: of.showsEmpty },
+      ...{ heading: plan('heading', 3), footing: plan('footing', 4) },
+      ...{ header: plan('header', 5), footer: plan('footer', 6), separator: plan('separator', 7) },
+      inserts: of.has.inserts ? { plan: 8, places, itemCount: of.itemCount } : undefined,
+      state: of.has.state ? { plan: 9, inPlaceOfRows: false } : undefined,
+      folded: Uint8Array.from({ length: sections.count }, (_, at) => (of.foldedBits >> at) & 1),
+    };
+    return { arranging, order, sectionOfItem, places, of };
+  });
+
+const rank = (at: number, seed: number): number => (at * 7919 + seed * 104_729) % 10_007;
+
+/** The kinds of entries, in order. */
+const kindsOf = (arranging: Arranging): readonly EntryKind[] =>
+  [...arrange(arranging).kinds].map((kind) => entryKinds[kind] ?? 'row');
+
+const runs = { numRuns: 1_000 };
+
+test('each shown item has one row, in its section, in the order of the items; folded sections have none', () => {
+  fc.assert(
+    fc.property(lists, ({ arranging, order, sectionOfItem }) => {
+      const arranged = arrange(arranging);
+      const rows = [...arranged.kinds].flatMap((kind, entry) =>
+        kind === 0 ? [{ item: arranged.items[entry], section: arranged.sections[entry] }] : [],
+      );
+      const expected = Array.from({ length: arranging.sections.count }, (_, section) =>
+        arranging.folded?.[section] === 1
+          ? []
+          : [...order].flatMap((item) =>
+              (arranging.planOfItem[item] ?? -1) >= 0 && sectionOfItem[item] === section
+                ? [{ item, section }]
+                : [],
+            ),
+      ).flat();
+      expect(rows).toEqual(expected);
+      expect(arranged.rowCount).toBe(arranging.planOfItem.filter((plan) => plan >= 0).length);
+    }),
+    runs,
+  );
+});
+
+test('separators stand between two rows and nowhere else', () => {
+  fc.assert(
+    fc.property(lists, ({ arranging }) => {
+      const kinds = kindsOf(arranging);
+      kinds.forEach((kind, at) => {
+        if (kind === 'separator') {
+          expect([kinds[at - 1], kinds[at + 1]]).toEqual(['row', 'row']);
+        } else if (kind === 'row' && arranging.separator !== undefined)
+          expect(kinds[at + 1]).not.toBe('row');
+      });
+    }),
+    runs,
+  );
+});
+
+test('headings and footings stand at the ends of their sections, header and footer at those of the list', () => {
+  fc.assert(
+    fc.property(lists, ({ arranging }) => {
+      const arranged = arrange(arranging);
+      const kinds = kindsOf(arranging);
+      for (let section = 0; section < arranging.sections.count; section += 1) {
+        const own = kinds.flatMap((kind, at) =>
+          arranged.sections[at] === section && !['header', 'footer', 'state'].includes(kind)
+            ? [kind]
+            : [],
+        );
+        const isShown =
+          arranging.showsEmpty === true ||
+          arranging.sections.starts[section] !== arranging.sections.starts[section + 1];
+        expect(own.filter((kind) => kind === 'heading')).toHaveLength(
+          isShown && arranging.heading !== undefined ? 1 : 0,
+        );
+        if (own.includes('heading')) expect(own[0]).toBe('heading');
+        if (own.includes('footing')) expect(own.indexOf('footing')).toBe(own.length - 1);
+      }
+      expect(kinds.indexOf('header')).toBe(arranging.header === undefined ? -1 : 0);
+      expect(kinds.indexOf('footer')).toBe(arranging.footer === undefined ? -1 : kinds.length - 1);
+    }),
+    runs,
+  );
+});
+
+test('inserts come after exactly the rows that are said, whatever is folded, with their items in turn', () => {
+  fc.assert(
+    fc.property(lists, ({ arranging, places, of }) => {
+      const arranged = arrange(arranging);
+      const { sections, folded } = arranging;
+      const expected: unknown[] = [];
+      const starts = [...sections.starts];
+      for (let section = 0; section < sections.count; section += 1) {
+        const [start = 0, end = 0] = [starts[section], starts[section + 1]];
+        for (let at = start; at < end; at += 1) {
+          const isEach = places.inEachSection === true;
+          const number = isEach ? at - start + 1 : at + 1;
+          const last = isEach ? end - start : sections.members.length;
+          const isDue = number >= places.from && (number - places.from) % places.every === 0;
+          if (!isDue || (number === last && places.mayBeLast !== true)) continue;
+          if (folded?.[section] === 1 || arranging.inserts === undefined || of.itemCount === 0)
+            continue;
+          const turn = (number - places.from) / places.every;
+          expected.push({ after: sections.members[at], item: turn % of.itemCount });
+        }
+      }
+      const insert = kindNumber('insert');
+      const found = [...arranged.kinds].flatMap((kind, entry) =>
+        kind === insert ? [{ after: arranged.items[entry - 1], item: arranged.items[entry] }] : [],
+      );
+      expect(found).toEqual(expected);
+    }),
+    runs,
+  );
+});
+
+test('rows stand beside each other in a grid, all other entries alone in their line', () => {
+  fc.assert(
+    fc.property(lists, fc.integer({ min: 1, max: 5 }), ({ arranging }, columnCount) => {
+      const arranged = arrange(arranging);
+      const ofPlans = Int32Array.from({ length: 10 }, (_, plan) => 10 + plan);
+      const lines = linesOf(arranged, { ofPlans, ofEntries: undefined }, columnCount);
+      let entry = 0;
+      lines.firsts.forEach((first, line) => {
+        expect(first).toBe(entry);
+        const next = lines.firsts[line + 1] ?? arranged.kinds.length;
+        const kinds = arranged.kinds.subarray(first, next);
+        expect(kinds.length).toBeLessThanOrEqual(lines.columns[line] ?? 0);
+        if (kinds.length > 1) expect(kinds.every((kind) => kind === 0)).toBe(true);
+        expect(lines.columns[line]).toBe(kinds[0] === 0 ? columnCount : 1);
+        const heights = [...arranged.plans.subarray(first, next)].map((plan) => 10 + plan);
+        expect(lines.heights[line]).toBe(Math.max(...heights));
+        // A line that is not full is the last of its run.
+        const isRunOn = arranged.kinds[next] === 0 && kinds[0] === 0;
+        if (isRunOn) expect(kinds.length).toBe(columnCount);
+        entry = next;
+      });
+      expect(entry).toBe(arranged.kinds.length);
+    }),
+    runs,
+  );
+});
+
+test('in place of rows stands the state alone, between header and footer', () => {
+  const planOfItem = Int16Array.of(0, 0, 1);
+  const arranging: Arranging = {
+    ...{
+      planOfItem,
+      sections: oneSection(planOfItem, undefined),
+      header: 2,
+      heading: 3,
+      footer: 4,
+    },
+    state: { plan: 5, inPlaceOfRows: true },
+  };
+  expect(kindsOf(arranging)).toEqual(['header', 'state', 'footer']);
+});

@@ -1,0 +1,76 @@
+import { failed, ok, type Result } from '../../../base';
+import type { Inserts, List, SectionsOf, Separators } from '../../../lists';
+import { type Project, withId } from '../../project';
+import type { Edit } from '../edit';
+import { editList } from './edit-list';
+
+/** Where one template stands beside the rows of a list. */
+export type StandingPlace = 'header' | 'heading' | 'separator' | 'footing' | 'footer';
+
+/** Items of a list in sections; undefined: in none any more. */
+export function divide(list: string, sections: SectionsOf | undefined): Edit {
+  const name = sections === undefined ? 'No sections' : `Sections by ${sections.by}`;
+  return editList(name, list, ({ sections: _, arrangement, ...own }, project) => {
+    if (sections?.by.trim() === '') return failed('Sections need something that they are made by.');
+    const wrong = unknownIn(project, sections?.heading) ?? unknownIn(project, sections?.footing);
+    if (wrong !== undefined) return failed(wrong);
+    return ok({ ...own, ...(sections !== undefined && { sections }), arrangement });
+  });
+}
+
+/** What comes after every so many rows; undefined: nothing any more. */
+export function insertBetween(list: string, inserts: Inserts | undefined): Edit {
+  const name = inserts === undefined ? 'No inserts' : `Insert after every ${inserts.every}`;
+  return editList(name, list, ({ inserts: _, arrangement, ...own }, project) => {
+    if (inserts === undefined) return ok({ ...own, arrangement });
+    const { from, every, template, source } = inserts;
+    if (![from, every].every((count) => Number.isInteger(count) && count >= 1))
+      return failed('Rows are counted in whole numbers, from 1.');
+    const wrong = unknownIn(project, template);
+    if (wrong !== undefined) return failed(wrong);
+    if (source !== undefined && withId(project.sources, source) === undefined)
+      return failed(`There is no source "${source}".`);
+    return ok({ ...own, inserts, arrangement });
+  });
+}
+
+/** The template of a place beside the rows; undefined: nothing stands there any more. */
+export function stand(list: string, place: StandingPlace, template: string | undefined): Edit {
+  return editList(template === undefined ? `No ${place}` : `Set ${place}`, list, (own, project) => {
+    const wrong = unknownIn(project, template);
+    return wrong === undefined ? standing(own, place, template) : failed(wrong);
+  });
+}
+
+function standing(
+  list: List,
+  place: StandingPlace,
+  template: string | undefined,
+): Result<List, string> {
+  if (place === 'separator') return separated(list, template);
+  if (place === 'header' || place === 'footer') {
+    const { [place]: _, arrangement, ...rest } = list;
+    return ok({ ...rest, ...(template !== undefined && { [place]: template }), arrangement });
+  }
+  const { sections } = list;
+  if (sections === undefined) return failed('The list has no sections.');
+  const { [place]: _, ...rest } = sections;
+  return ok({
+    ...list,
+    sections: { ...rest, ...(template !== undefined && { [place]: template }) },
+  });
+}
+
+function separated(list: List, template: string | undefined): Result<List, string> {
+  const { arrangement } = list;
+  if (arrangement.kind !== 'list') return failed('Separators stand in a list only.');
+  const { template: _, ...said }: Separators =
+    typeof arrangement.separators === 'object' ? arrangement.separators : {};
+  const separators = { ...said, ...(template !== undefined && { template }) };
+  return ok({ ...list, arrangement: { ...arrangement, separators } });
+}
+
+const unknownIn = ({ templates }: Project, template: string | undefined): string | undefined =>
+  template === undefined || withId(templates, template) !== undefined
+    ? undefined
+    : `There is no template "${template}".`;

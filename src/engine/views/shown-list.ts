@@ -1,0 +1,169 @@
+import { type Item, type ItemKeys, itemKeys } from '../../core/items';
+import type { List } from '../../core/lists';
+import {
+  type FindItem,
+  localeOf,
+  lookShown,
+  type Project,
+  type Source,
+  withId,
+} from '../../core/project';
+import type { RowContext } from '../../core/values';
+import type { ItemStore } from '../items';
+import type { CompiledTemplates } from '../project';
+import type { RowMeasures } from './boxes/measured-rows';
+import type { Choosing } from './choices/item-choices';
+import type { Frame } from './frame';
+
+/** What views are of: one project with its items at one time. */
+export interface World {
+  readonly project: Project | undefined;
+  /** The time of all rows, as ISO 8601 with a zone. */
+  readonly now: string;
+  /** Each change of items or project gives another one. */
+  readonly version: number;
+  /** Each change of what is shown gives another one, but for those of its items. */
+  readonly edition: number;
+  /** A source's items; without a set, those of the set that is shown. */
+  store(source: string, set?: string): ItemStore;
+  templatesIn(locale: string): CompiledTemplates;
+  readonly lookUp: FindItem;
+  /** Undefined: nobody measures; heights that hang on texts stay rough. */
+  readonly measures: RowMeasures | undefined;
+}
+
+/** What one view may have of its own; undefined: as the project or the other views have it. */
+export interface ViewSettings {
+  readonly list?: string | undefined;
+  readonly set?: string | undefined;
+  readonly locale?: string | undefined;
+  readonly look?: string | undefined;
+}
+
+const noKeys = itemKeys([], null, '');
+
+/** Which list a view shows, of which items, in which locale and look. */
+export class ShownList {
+  constructor(
+    private readonly world: World,
+    private settings: ViewSettings,
+  ) {}
+
+  set(settings: ViewSettings): void {
+    this.settings = { ...this.settings, ...settings };
+  }
+
+  list(): List | undefined {
+    const lists = this.world.project?.lists ?? [];
+    const { list } = this.settings;
+    return (list === undefined ? undefined : withId(lists, list)) ?? lists[0];
+  }
+
+  source(): Source | undefined {
+    const list = this.list();
+    return list && withId(this.world.project?.sources ?? [], list.source);
+  }
+
+  locale(): string {
+    const { project } = this.world;
+    return this.settings.locale ?? (project === undefined ? 'en' : localeOf(project));
+  }
+
+  /** Id of the look that is shown; undefined: the project has none. */
+  look(): string | undefined {
+    const { project } = this.world;
+    return project && lookShown(project, this.settings.look)?.id;
+  }
+
+  items(): readonly Item[] {
+    const source = this.source();
+    const { project, now } = this.world;
+    return source === undefined || project === undefined
+      ? []
+      : this.store(source).items(project, source, now);
+  }
+
+  /** The items as they were read. */
+  rawItems(): readonly Item[] {
+    const source = this.source();
+    return source === undefined ? [] : this.store(source).raw;
+  }
+
+  keys(): ItemKeys {
+    const source = this.source();
+    const { project, now } = this.world;
+    return source === undefined || project === undefined
+      ? noKeys
+      : this.store(source).keys(project, source, now);
+  }
+
+  typeCounts(): Frame['typeCounts'] {
+    const known = this.knownTypes();
+    return (known?.types ?? []).map((type, at) => [type, known?.counts[at] ?? 0]);
+  }
+
+  /** Finds the type of an item by its position. */
+  types(): (item: number) => string | undefined {
+    const known = this.knownTypes();
+    return (item) => known?.types[known.indexes[item] ?? known.types.length];
+  }
+
+  itemsOfType(type: string, max: number): readonly number[] {
+    const known = this.knownTypes();
+    if (known === undefined) return [];
+    const own = known.types.indexOf(type);
+    const found: number[] = [];
+    for (
+      let at = known.indexes.indexOf(own);
+      at >= 0 && found.length < max;
+      at = known.indexes.indexOf(own, at + 1)
+    )
+      found.push(at);
+    return found;
+  }
+
+  /** Where the item with a key stands among all; -1: nowhere. */
+  itemOfKey(key: string): number {
+    const source = this.source();
+    const { project, now } = this.world;
+    return source === undefined || project === undefined
+      ? -1
+      : this.store(source).positionOf(key, project, source, now);
+  }
+
+  /** The items that inserts show; undefined: they are of none. */
+  inserted(): readonly Item[] | undefined {
+    const { project, now } = this.world;
+    const source = withId(project?.sources ?? [], this.list()?.inserts?.source ?? '');
+    if (source === undefined || project === undefined) return undefined;
+    return this.world.store(source.id).items(project, source, now);
+  }
+
+  /** What stands around all items. */
+  around(): Omit<RowContext, 'now'> & { readonly now: string } {
+    const look = this.look();
+    return { now: this.world.now, ...(look !== undefined && { look }) };
+  }
+
+  /** What the choices of its items hang on; undefined: no list is shown. */
+  choosing(): Choosing | undefined {
+    const list = this.list();
+    const source = this.source();
+    const { project, now, lookUp } = this.world;
+    if (list === undefined || source === undefined || project === undefined) return undefined;
+    const types = this.store(source).types(project, source);
+    return { project, list, items: this.items(), types, look: this.look(), now, find: lookUp };
+  }
+
+  private knownTypes() {
+    const source = this.source();
+    const { project } = this.world;
+    return source === undefined || project === undefined
+      ? undefined
+      : this.store(source).types(project, source);
+  }
+
+  store(source: Source): ItemStore {
+    return this.world.store(source.id, this.settings.set);
+  }
+}

@@ -1,0 +1,32 @@
+import type { Entry, RowPlan, Sequence } from '../core/lists';
+import { cssColour } from './parts';
+import type { PooledRow } from './pool';
+
+/** How lines between rows are drawn; of a colour that nobody knows, as all lines. */
+export function drawSeparators(
+  { style }: HTMLElement,
+  {
+    sequence: { arrangement },
+    plans,
+  }: { readonly sequence: Sequence; readonly plans: readonly RowPlan[] },
+): void {
+  const said = arrangement.kind === 'list' ? arrangement.separators : false;
+  const { inset, thickness, colour } = typeof said === 'object' ? said : {};
+  style.setProperty('--yc-inset', inset === undefined ? '' : `${inset}px`);
+  style.setProperty('--yc-thickness', thickness === undefined ? '' : `${thickness}px`);
+  style.setProperty('--yc-line', cssColour(plans[0]?.tokens.colours ?? [], colour));
+}
+
+/** What an entry is beside its values: whether a line comes after it, or its rows are folded away. */
+export function showKind({ element, role }: PooledRow, { isDivided, isFolded }: Entry): void {
+  element.classList.toggle('yc-divided', isDivided === true);
+  if (role !== 'heading') return;
+  element.classList.toggle('yc-folds', isFolded !== undefined);
+  if (isFolded === undefined) {
+    for (const name of ['role', 'tabindex', 'aria-expanded']) element.removeAttribute(name);
+    return;
+  }
+  element.setAttribute('role', 'button');
+  element.setAttribute('tabindex', '0');
+  element.setAttribute('aria-expanded', String(!isFolded));
+}

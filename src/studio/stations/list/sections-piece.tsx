@@ -1,0 +1,230 @@
+import { useEffect, useMemo, useState } from 'react';
+import { type List, type SectionPart, type SectionsOf, sectionParts } from '../../../core/lists';
+import { edits, type Project, sortExpression, typesOf } from '../../../core/project';
+import { emptyEnvironment, type Field, fieldsOfAll, pathText } from '../../../core/values';
+import { ChoiceChips, MenuButton, Row } from '../../shared/controls/controls';
+import { ExpressionEditor } from '../../shared/expression/expression-editor';
+import { FindingLine } from '../../shared/expression/finding-line';
+import { make } from '../../shared/session/editing';
+import { useSession } from '../../shared/session/session';
+import { PieceHead } from './pieces';
+import { drafted, StandingTemplate } from './standing-template';
+
+interface SectionsPieceProps {
+  readonly project: Project;
+  readonly list: List;
+}
+
+/** What the items of the list are put together by, and what stands over each section. */
+export function SectionsPiece({ project, list }: SectionsPieceProps) {
+  const { sections } = list;
+  if (sections === undefined) return <NoSections {...{ project, list }} />;
+  const set = (next: SectionsOf) => make(edits.divide(list.id, next));
+  return (
+    <section aria-label="heading">
+      <PieceHead
+        title="Sections"
+        about="Items with the same value stand together, under a heading."
+        onRemove={() => make(edits.divide(list.id, undefined))}
+      />
+      <Row words="by">
+        <By {...{ project, list, sections }} onSet={set} />
+      </Row>
+      <Row words="taken as">
+        <ChoiceChips
+          label="What tells sections apart"
+          options={[{ value: 'whole', words: 'it is' }, ...sectionParts]}
+          chosen={sections.part ?? 'whole'}
+          onChoose={(part) => set(withPart(sections, part === 'whole' ? undefined : part))}
+        />
+      </Row>
+      <Row words="order">
+        <ChoiceChips
+          label="Order of sections"
+          options={['up', { value: 'descending', words: 'down' }, 'as they come']}
+          chosen={sections.order ?? 'up'}
+          onChoose={(order) => {
+            const { order: _, ...rest } = sections;
+            set(order === 'up' ? rest : { ...rest, order });
+          }}
+        />
+      </Row>
+      <Row words="heading">
+        <StandingTemplate
+          {...{ project, list }}
+          place="heading"
+          source={list.source}
+          template={sections.heading}
+          edit={(template) => edits.stand(list.id, 'heading', template)}
+        />
+      </Row>
+      <Row words="">
+        <Switches {...{ sections }} onSet={set} />
+      </Row>
+    </section>
+  );
+}
+
+/** Nothing is chosen yet: a field makes sections, with a heading that is drafted. */
+function NoSections({ project, list }: SectionsPieceProps) {
+  const fields = fieldsOfAll(typesOf(project, list.source)).filter(({ type }) => isTellable(type));
+  const divide = (field: Field) => {
+    const sections = sectionsBy(field);
+    const place = { list, place: 'heading', source: list.source } as const;
+    make(
+      drafted(project, place, (heading) =>
+        edits.divide(list.id, { ...sections, heading, sticks: true }),
+      ),
+    );
+  };
+  return (
+    <section aria-label="heading">
+      <PieceHead
+        title="Sections"
+        about="Items with the same value stand together, under a heading. By what?"
+      />
+      <div className="flex flex-wrap gap-1.5">
+        {fields.slice(0, 24).map((field) => (
+          <button
+            key={field.name}
+            type="button"
+            className="h-7 rounded-full border border-rule bg-paper px-2.5 text-sm hover:border-ash"
+            onClick={() => divide(field)}
+          >
+            {field.name}
+          </button>
+        ))}
+      </div>
+    </section>
+  );
+}
+
+const isTellable = (type: Field['type']): boolean => type !== 'list' && type !== 'record';
+
+/** A date makes months: days would be as many sections as rows. */
+function sectionsBy({ name, type }: Field): SectionsOf {
+  const by = pathText([name]);
+  return type === 'date' || type === 'datetime' ? { by, part: 'month' } : { by };
+}
+
+function withPart({ part: _, ...rest }: SectionsOf, part: SectionPart | undefined): SectionsOf {
+  return part === undefined ? rest : { ...rest, part };
+}
+
+interface ByProps extends SectionsPieceProps {
+  readonly sections: SectionsOf;
+  readonly onSet: (next: SectionsOf) => void;
+}
+
+function By({ project, list, sections, onSet }: ByProps) {
+  const [text, setText] = useState(sections.by);
+  useEffect(() => setText(sections.by), [sections.by]);
+  const item = useSession(({ atHand }) => atHand?.value);
+  const fields = useMemo(() => fieldsOfAll(typesOf(project, list.source)), [project, list.source]);
+  const findings = useMemo(
+    () => sortExpression(project, list, text).findings,
+    [project, list, text],
+  );
+  const write = (next: string) => {
+    setText(next);
+    if (next.trim() !== '' && sortExpression(project, list, next).findings.length === 0)
+      onSet({ ...sections, by: next });
+  };
+  return (
+    <div className="flex items-start gap-1.5">
+      <div className="min-w-0 flex-1">
+        <ExpressionEditor
+          label="Sections by"
+          text={text}
+          world={{ fields, environment: emptyEnvironment, item }}
+          findings={findings}
+          onChange={write}
+          onLeave={() => setText(sections.by)}
+          onRename={() => undefined}
+        />
+        {findings.slice(0, 1).map((finding) => (
+          <FindingLine key={finding.code} finding={finding} text={text} onMend={write} />
+        ))}
+      </div>
+      <MenuButton
+        label="A field"
+        words="field"
+        entries={fields
+          .filter(({ type }) => isTellable(type))
+          .map((field) => ({
+            words: field.name,
+            onChoose: () => {
+              const { part: _, ...rest } = sections;
+              onSet({ ...rest, ...sectionsBy(field) });
+            },
+          }))}
+      />
+    </div>
+  );
+}
+
+function Switches({
+  sections,
+  onSet,
+}: {
+  readonly sections: SectionsOf;
+  readonly onSet: (next: SectionsOf) => void;
+}) {
+  const { sticks: _, folds: __, showsEmpty: ___, ...rest } = sections;
+  const { sticks, folds, showsEmpty } = sections;
+  const base = { ...rest, ...(sticks && { sticks }), ...(showsEmpty && { showsEmpty }) };
+  return (
+    <div className="flex flex-col gap-1">
+      <Check
+        words="headings stick at the top"
+        isOn={sticks === true}
+        onChange={(isOn) => onSet(without({ ...sections, sticks: true }, 'sticks', isOn))}
+      />
+      <Check
+        words="sections without rows are shown"
+        isOn={showsEmpty === true}
+        onChange={(isOn) => onSet(without({ ...sections, showsEmpty: true }, 'showsEmpty', isOn))}
+      />
+      <div className="flex items-center gap-2 pt-1">
+        <span className="text-ash">rows</span>
+        <ChoiceChips
+          label="Folding"
+          options={[
+            { value: 'never', words: 'never fold' },
+            { value: 'open', words: 'fold, open at first' },
+            { value: 'folded', words: 'folded at first' },
+          ]}
+          chosen={folds ?? 'never'}
+          onChoose={(how) => onSet(how === 'never' ? base : { ...base, folds: how })}
+        />
+      </div>
+    </div>
+  );
+}
+
+function without(sections: SectionsOf, name: 'sticks' | 'showsEmpty', isOn: boolean): SectionsOf {
+  const { [name]: _, ...rest } = sections;
+  return isOn ? sections : rest;
+}
+
+export function Check({
+  words,
+  isOn,
+  onChange,
+}: {
+  readonly words: string;
+  readonly isOn: boolean;
+  readonly onChange: (isOn: boolean) => void;
+}) {
+  return (
+    <label className="flex items-center gap-2">
+      <input
+        type="checkbox"
+        className="size-4 accent-ink"
+        checked={isOn}
+        onChange={(event) => onChange(event.target.checked)}
+      />
+      {words}
+    </label>
+  );
+}
