@@ -1,6 +1,6 @@
 import type { TextDirection } from '../src/core/base';
 import { cellWidth, isCut, placed, shownLines } from '../src/core/layout';
-import { columnsOf, type Entry, type List, RowBoxes, type RowPlan } from '../src/core/lists';
+import { columnsIn, type Entry, type List, RowBoxes, type RowPlan } from '../src/core/lists';
 import { cutRuns, type Measures, type RowBox } from '../src/engine';
 
 /** Where a list stands. */
@@ -27,7 +27,7 @@ export interface PartBox {
 export function boxesFinder({ widthPx, direction, ...place }: ListPlace, measures: Measures) {
   return async (list: List, plan: RowPlan, entry: Entry): Promise<readonly PartBox[]> => {
     const { edge, gap } = list.arrangement;
-    const columns = entry.kind === 'row' ? columnsOf(list.arrangement) : 1;
+    const columns = entry.kind === 'row' ? columnsIn(list.arrangement, widthPx) : 1;
     const boxes = new RowBoxes(plan, place);
     boxes.fill(entry.values);
     const measured = () =>

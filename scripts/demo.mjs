@@ -4,10 +4,12 @@ import { writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { build } from 'esbuild';
 import { classes } from './demo/classes.mjs';
+import * as door from './demo/notices.mjs';
 import { pictures as drawn } from './demo/pictures.mjs';
 import * as rich from './demo/rich.mjs';
 import { skeins } from './demo/skeins.mjs';
 import { tools } from './demo/tools.mjs';
+import * as whole from './demo/whole.mjs';
 import { allIcons } from './icons.mjs';
 
 const makers = {
@@ -177,6 +179,7 @@ const project = {
       key: 'id',
       discriminator: 'kind',
     },
+    door.source,
   ],
   types: [
     {
@@ -232,6 +235,7 @@ const project = {
         field('who', 'text', true, { expr: 'teacher ?? "all of us"' }),
       ],
     },
+    door.type,
   ],
   templates: [
     {
@@ -281,6 +285,7 @@ const project = {
       ]),
     },
     ...rich.templates,
+    ...whole.templates,
   ],
   sharedParts: rich.sharedParts,
   lists: [
@@ -297,6 +302,7 @@ const project = {
       arrangement: { kind: 'list', gap: 0, edge: 0, separators: true },
     },
     rich.list,
+    whole.list,
   ],
   looks: [
     { id: 'brief', name: 'brief' },
@@ -313,8 +319,14 @@ const project = {
 };
 
 const head = JSON.stringify(project, null, 2).slice(0, -2);
-const lines = mixed.map((item) => `\n        ${JSON.stringify(item)}`).join(',');
-const file = `${head},\n  "items": [\n    {\n      "source": "stock",\n      "items": [${lines}\n      ]\n    }\n  ]\n}\n`;
+const sources = [
+  ['stock', mixed],
+  ['notices', door.notices],
+].map(
+  ([source, own]) =>
+    `    {\n      "source": "${source}",\n      "items": [${own.map((item) => `\n        ${JSON.stringify(item)}`).join(',')}\n      ]\n    }`,
+);
+const file = `${head},\n  "items": [\n${sources.join(',\n')}\n  ]\n}\n`;
 writeFileSync(new URL('../public/demo/thrumwick.yarncard.json', import.meta.url), file);
 console.log(
   `public/demo/thrumwick.yarncard.json: ${mixed.length} items, ${pictures.length} pictures`,

@@ -136,7 +136,7 @@ function asJson(engine: Engine, list: List, view: Frame, entry: Entry) {
   };
 }
 
-/** A row as a line: its words, a part without any as `–`. Pictures are named in brackets. */
+/** An entry as a line: what it is, if it is no row; its words, a part without any as `–`. Pictures are named in brackets. */
 function asText(view: Frame, entry: Entry): string {
   const slots = view.plans[entry.plan]?.slots ?? [];
   const words = slots.flatMap(({ property, kind }, index) => {
@@ -146,5 +146,5 @@ function asText(view: Frame, entry: Entry): string {
     if (value === undefined) return '–';
     return property === 'picture' ? `[${value}]` : String(value);
   });
-  return `${entry.key}\t${words.join('\t')}`;
+  return [...(entry.kind === 'row' ? [] : [entry.kind]), entry.key, ...words].join('\t');
 }

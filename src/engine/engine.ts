@@ -89,7 +89,10 @@ export class Engine implements Scene, World {
     this.templates.clear();
     this.project = undefined;
     this.main.forget();
-    this.main.show({ list: undefined, set: undefined, locale: undefined });
+    this.main.show({
+      ...{ list: undefined, set: undefined, locale: undefined },
+      ...{ state: undefined, filter: undefined },
+    });
     // Who has a second window open keeps it: the next project is shown there, too.
     for (const view of this.beside.values()) view.forget();
   }
@@ -245,6 +248,12 @@ export class Engine implements Scene, World {
     this.changed();
     this.main.show({ look });
     this.takeEdition();
+  }
+
+  /** Shows another part of the list: a state, or what a filter lets through. */
+  showPart(part: Pick<ViewSettings, 'state' | 'filter'>, wanted: EntryRange): Frame {
+    this.main.show(part);
+    return this.main.frame(wanted);
   }
 
   /** Folds the rows of a section away, or shows them again; undefined: there is no such view. */

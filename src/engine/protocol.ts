@@ -129,6 +129,8 @@ export interface EngineProtocol {
   showLocale(locale: string, wanted: EntryRange): Promise<Frame | undefined>;
   /** Shows all rows in a look; undefined: they are. */
   showLook(look: string, wanted: EntryRange): Promise<Frame | undefined>;
+  /** Shows the first view in another state, or with other words in its filter box. */
+  showPart(part: Pick<ViewSettings, 'state' | 'filter'>, wanted: EntryRange): Promise<Frame>;
   /** Folds the rows of a section away, or shows them again; `view`: one beside the first. */
   toggleSection(key: string, wanted: EntryRange, view?: string): Promise<Frame | undefined>;
   /** How the choices of the first view's list fare; undefined: there is no list. */

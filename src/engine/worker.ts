@@ -281,6 +281,8 @@ const protocol: EngineProtocol &
     return shown(engine.view(wanted));
   },
 
+  showPart: async (part, wanted) => shown(engine.showPart(part, wanted)),
+
   async toggleSection(key, wanted, view) {
     const frame = engine.toggleSection(key, wanted, view);
     return frame && shown(frame);

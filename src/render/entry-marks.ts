@@ -18,7 +18,11 @@ export function drawSeparators(
 }
 
 /** What an entry is beside its values: whether a line comes after it, or its rows are folded away. */
-export function showKind({ element, role }: PooledRow, { isDivided, isFolded }: Entry): void {
+export function showKind(
+  { element, role }: PooledRow,
+  { isDivided, isFolded, isSkeleton }: Entry,
+): void {
+  element.classList.toggle('yc-skeleton', isSkeleton === true);
   element.classList.toggle('yc-divided', isDivided === true);
   if (role !== 'heading') return;
   element.classList.toggle('yc-folds', isFolded !== undefined);

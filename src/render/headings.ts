@@ -1,14 +1,20 @@
+import type { Lines } from '../core/layout';
 import type { Headings } from '../core/lists';
 
 const none: Headings = { headings: new Int32Array(), ends: new Int32Array() };
 
+interface Among {
+  readonly lines: Lines;
+  /** They stay at the top while what they head is in sight. */
+  readonly stick: boolean;
+}
+
 /** Which heading is above an entry, and how far down what it heads reaches. */
 export class HeadingPlaces {
-  constructor(private readonly of: Headings = none) {}
-
-  get count(): number {
-    return this.of.headings.length;
-  }
+  constructor(
+    private readonly of: Headings = none,
+    private readonly among?: Among,
+  ) {}
 
   /** The number of the heading whose section an entry is in, or that the entry is; -1: none. */
   over(entry: number): number {
@@ -28,8 +34,25 @@ export class HeadingPlaces {
     return this.of.headings[heading] ?? -1;
   }
 
-  /** The entry that comes after all that a heading is over. */
-  endOf(heading: number): number {
-    return this.of.ends[heading] ?? 0;
+  /** The heading that sticks over a range which it does not stand in; -1: none. */
+  stuckOver(from: number): number {
+    const heading = this.among?.stick === true ? this.over(from) : -1;
+    const entry = heading < 0 ? -1 : this.entryOf(heading);
+    return entry < from ? entry : -1;
+  }
+
+  /** How much of the top is covered where an entry is, by the heading that sticks over it, in px. */
+  coveredPx(entry: number): number {
+    const heading = this.stuckOver(entry);
+    const lines = this.among?.lines;
+    return heading < 0 || lines === undefined ? 0 : lines.heightPxOf(lines.of(heading));
+  }
+
+  /** The bottom of all that a heading is over, where it sticks; undefined: its own. */
+  endPx(entry: number): number | undefined {
+    const { lines, stick = false } = this.among ?? {};
+    if (!stick || lines === undefined) return undefined;
+    const line = lines.of((this.of.ends[this.over(entry)] ?? 0) - 1);
+    return lines.topPx(line) + lines.heightPxOf(line);
   }
 }

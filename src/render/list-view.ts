@@ -1,23 +1,24 @@
 import type { TextDirection } from '../core/base';
 import { cellWidth } from '../core/layout';
-import type { Entry, KnownSequence, RowPlace, RowPlan, Sequence } from '../core/lists';
+import type { Bar, Entry, KnownSequence, RowPlace, RowPlan, Sequence } from '../core/lists';
 import { knownId } from '../core/templates';
+import { Bars } from './bars';
 import { type AskedRange, Entries } from './entries';
 import { drawSeparators, showKind } from './entry-marks';
+import { FoundWords } from './found-words';
 import { HeadingPlaces } from './headings';
 import type { Pictures } from './parts';
 import { identityOf, Pool, type PooledRow, place, roleOf } from './pool';
 import { type Kinds, resizedKinds, resizeRow } from './resize';
 import { bindRow } from './row';
+import { ScrollSpeed } from './scroll-speed';
 import { Scroller } from './scroller';
-import { offsetOf, type Seen, seenIn } from './seen';
+import { type Eye, offsetOf, rowLookedAt, type Seen, seenIn } from './seen';
 import { isSamePlaces, linesOf, noLines } from './sequence-lines';
 
 /** The page may be late by a tenth of a second at the speed of reading: so much is drawn ahead. */
 const overscanPx = 400;
 const restAfterMs = 140;
-/** Faster than this, pictures wait: most of their rows are gone before they could be seen. */
-const fastPxPerMs = 4;
 
 export interface ListViewPorts {
   /** The finished entries of a range, as of a version; fewer if the version is no more. */
@@ -53,12 +54,6 @@ export interface Wanted {
   readonly keep?: Eye;
 }
 
-/** A row that is looked at, and where it stands. */
-interface Eye {
-  readonly key: string;
-  readonly at: number;
-}
-
 export interface Shown {
   readonly version: number;
   /** The same as long as items alone change. */
@@ -67,6 +62,8 @@ export interface Shown {
   readonly plans: readonly RowPlan[];
   readonly entries: readonly Entry[];
   readonly entriesFrom: number;
+  readonly above: Bar | undefined;
+  readonly below: Bar | undefined;
   /** The heading over the first of these entries, where it is none of them. */
   readonly over: { readonly at: number; readonly entry: Entry } | undefined;
   /** Where the row stands now that was looked at, if it is another place. */
@@ -78,6 +75,9 @@ export class ListView {
   private readonly sizer = document.createElement('div');
   private readonly scroller: Scroller;
   private readonly pool: Pool;
+  private readonly bars: Bars;
+  /** How much of the box its bars take. */
+  private barsPx = 0;
   private readonly cache: Entries;
   private readonly rows = new Map<number, PooledRow>();
   private readonly resized: ResizeObserver;
@@ -91,8 +91,8 @@ export class ListView {
   private boundCount = 0;
   private widthPx = 0;
   private heightPx = 0;
-  private lastScroll = { at: 0, offset: 0 };
-  private isFast = false;
+  private readonly speed = new ScrollSpeed();
+  private readonly found = new FoundWords();
   private readonly pictureless = new Set<number>();
   /** Where this scrolled by itself last: that event is nobody's wish. */
   private ownScrollTop: number | undefined;
@@ -111,6 +111,7 @@ export class ListView {
     host.append(this.sizer);
     this.scroller = new Scroller(host, this.sizer);
     this.pool = new Pool(this.sizer);
+    this.bars = new Bars(host);
     this.cache = new Entries({
       entries: (version, range) => this.ports.entries(version, range),
       came: () => {
@@ -157,9 +158,10 @@ export class ListView {
     if (shown.over !== undefined) this.cache.put(shown.over.at, [shown.over.entry]);
     this.kinds = kinds;
     drawSeparators(this.sizer, shown);
+    this.takeBars(shown);
     if (!isPlaced) this.takeLines(sequence, seen);
     if (pastPx !== undefined && shown.kept !== undefined)
-      this.goTo({ line: this.lines.of(shown.kept), offsetPx: pastPx });
+      this.goTo({ line: this.lines.of(shown.kept), offsetPx: this.inSight(shown.kept, pastPx) });
     if (foldedAt !== undefined) {
       const line = this.lines.of(this.headings.entryOf(foldedAt.heading));
       this.goTo({ line, offsetPx: foldedAt.pastPx });
@@ -167,6 +169,13 @@ export class ListView {
     }
     this.followItems(before);
     this.draw();
+  }
+
+  private takeBars(shown: Shown): void {
+    const barsPx = this.bars.show(shown, this.ports.pictures);
+    if (barsPx === this.barsPx) return;
+    this.barsPx = barsPx;
+    this.measure();
   }
 
   /** Rows of templates that have got other sizes, and nothing else, stay and take them. */
@@ -185,25 +194,26 @@ export class ListView {
     return seenIn(this.lines, { offset: this.scroller.offset, heightPx: this.heightPx });
   }
 
-  /** The selected row where it is in sight, else the first that is wholly so; undefined: at the beginning without such a row. */
   private rowLookedAt(): Eye | undefined {
-    const { offset } = this.scroller;
-    const inSight = [...this.rows.keys()].flatMap((at) => {
+    const sight = { offset: this.scroller.offset, heightPx: this.heightPx };
+    const rows = [...this.rows.keys()].flatMap((at) => {
       const entry = this.cache.get(at);
-      const top = this.lines.topPx(this.lines.of(at));
-      const isSeen = top >= offset && top < offset + this.heightPx;
-      return isSeen && entry?.kind === 'row' ? [{ at, key: entry.key }] : [];
+      return entry?.kind === 'row' ? [{ at, key: entry.key }] : [];
     });
-    const selected = inSight.find(({ key }) => key === this.selectedKey);
-    const [first] = inSight.toSorted((one, other) => one.at - other.at);
-    return selected ?? (offset > 0 ? first : undefined);
+    return rowLookedAt(rows, this.lines, { ...sight, selectedKey: this.selectedKey });
   }
 
   private takeLines(sequence: Sequence, seen: Seen | undefined): void {
     this.lines = linesOf(sequence);
-    this.headings = new HeadingPlaces(sequence.lines);
+    const { lines } = this;
+    this.headings = new HeadingPlaces(sequence.lines, { lines, stick: sequence.sticks });
     this.scroller.setContent(this.lines.heightPx);
     if (seen !== undefined) this.goTo(seen);
+  }
+
+  /** How far an entry is past the edge, so that no heading covers what was wholly in sight. */
+  private inSight(entry: number, pastPx: number): number {
+    return pastPx > 0 ? pastPx : Math.min(pastPx, -this.headings.coveredPx(entry));
   }
 
   /** Scrolls without telling anyone. */
@@ -231,6 +241,12 @@ export class ListView {
     for (const [index, row] of this.rows) this.mark(row, this.cache.get(index));
   }
 
+  /** Marks the words of a filter in all rows. */
+  find(words: readonly string[]): void {
+    this.found.look(words);
+    this.draw();
+  }
+
   /** Brings an entry into the window if it is not there. */
   reveal(entry: number): void {
     if (this.shown === undefined) return;
@@ -238,7 +254,7 @@ export class ListView {
     const top = this.lines.topPx(line);
     const bottom = top + this.lines.heightPxOf(line);
     const seenTo = this.scroller.offset + this.heightPx;
-    if (top >= this.scroller.offset && bottom <= seenTo) return;
+    if (top >= this.scroller.offset + this.headings.coveredPx(entry) && bottom <= seenTo) return;
     this.scroller.scrollTo(top - this.heightPx / 3);
     this.draw();
   }
@@ -280,11 +296,11 @@ export class ListView {
     const isOwn = this.host.scrollTop === this.ownScrollTop;
     this.scroller.moved();
     if (!isOwn) this.tellScrolled();
-    this.measureSpeed();
+    this.speed.measure(this.scroller.offset);
     this.draw();
     clearTimeout(this.restTimer);
     this.restTimer = setTimeout(() => {
-      this.isFast = false;
+      this.speed.isFast = false;
       this.showPictures();
       if (!this.scroller.isScaled) return;
       this.scroller.rest();
@@ -349,7 +365,7 @@ export class ListView {
     const { shown } = this;
     if (shown === undefined) return;
     const range = this.range();
-    const over = this.headingOver(range.from);
+    const over = this.headings.stuckOver(range.from);
     for (const [index, row] of this.rows) {
       const isWanted = (index >= range.from && index < range.to) || index === over;
       if (!isWanted && !hasFocus(row)) this.release(index, row);
@@ -363,15 +379,8 @@ export class ListView {
     if (over >= 0) drawOne(over);
     for (let index = range.from; index < range.to; index += 1) drawOne(index);
     this.pool.settle(new Set(this.kinds), max);
+    this.found.mark([...this.rows.values()].map(({ element }) => element));
     this.cache.want(range, over);
-  }
-
-  /** The heading that sticks over a range which it does not stand in; -1: none. */
-  private headingOver(from: number): number {
-    if (this.shown?.sequence.sticks !== true) return -1;
-    const heading = this.headings.over(from);
-    const entry = heading < 0 ? -1 : this.headings.entryOf(heading);
-    return entry < from ? entry : -1;
   }
 
   /** All rows in use, by what they show. */
@@ -389,7 +398,7 @@ export class ListView {
   /** Rows go where their items are now: a press meant for a row finds it, and little is drawn anew. */
   private followItems(before: Map<string, PooledRow>): void {
     const { from, to } = this.range();
-    const over = this.headingOver(from);
+    const over = this.headings.stuckOver(from);
     const places = Array.from({ length: to - from }, (_, at) => from + at);
     for (const index of over < 0 ? places : [over, ...places]) {
       const entry = this.cache.get(index);
@@ -414,8 +423,8 @@ export class ListView {
     row.identity = identityOf(entry);
     this.rows.set(index, row);
     showKind(row, entry);
-    bindRow(row, entry, this.isFast ? 'later' : this.ports.pictures);
-    if (this.isFast) this.pictureless.add(index);
+    bindRow(row, entry, this.speed.isFast ? 'later' : this.ports.pictures);
+    if (this.speed.isFast) this.pictureless.add(index);
     this.boundCount += row.targets.length;
     this.mark(row, entry);
     this.position(row, index);
@@ -428,7 +437,7 @@ export class ListView {
 
   private position(row: PooledRow, index: number): void {
     if (this.shown === undefined) return;
-    const { arrangement, entryCount, sticks } = this.shown.sequence;
+    const { arrangement, entryCount } = this.shown.sequence;
     const { edge, gap } = arrangement;
     const line = this.lines.of(index);
     const width = cellWidth(this.widthPx, { columns: this.lines.columnsOf(line), edge, gap });
@@ -437,16 +446,13 @@ export class ListView {
     const x = isRtl ? this.widthPx - start - width : start;
     const y = this.scroller.near(this.lines.topPx(line));
     const height = this.lines.heightPxOf(line);
-    const endPx = sticks ? this.scroller.near(this.sectionEndPx(index)) : y + height;
-    const trackHeight = row.role === 'heading' ? Math.max(height, endPx - y) : undefined;
+    const trackHeight = row.role === 'heading' ? this.trackHeight(index, y, height) : undefined;
     place(row, { x, y, width, height, trackHeight, index, entryCount });
   }
 
-  /** The bottom of all that a heading is over. */
-  private sectionEndPx(heading: number): number {
-    const end = this.headings.endOf(this.headings.over(heading));
-    const line = this.lines.of(end - 1);
-    return this.lines.topPx(line) + this.lines.heightPxOf(line);
+  private trackHeight(index: number, y: number, height: number): number {
+    const endPx = this.headings.endPx(index);
+    return endPx === undefined ? height : Math.max(height, this.scroller.near(endPx) - y);
   }
 
   private mark(row: PooledRow, entry: Entry | undefined): void {
@@ -454,13 +460,6 @@ export class ListView {
       'yc-at-hand',
       entry?.kind === 'row' && entry.key === this.selectedKey,
     );
-  }
-
-  private measureSpeed(): void {
-    const now = { at: performance.now(), offset: this.scroller.offset };
-    const ms = Math.max(1, now.at - this.lastScroll.at);
-    this.isFast = Math.abs(now.offset - this.lastScroll.offset) / ms > fastPxPerMs;
-    this.lastScroll = now;
   }
 
   private showPictures(): void {
@@ -475,7 +474,7 @@ export class ListView {
   /** Asked of the page only when the box changes: between writes it would lay out each time. */
   private measure(): void {
     this.widthPx = this.host.clientWidth;
-    this.heightPx = this.host.clientHeight;
+    this.heightPx = this.host.clientHeight - this.barsPx;
     this.scroller.setHeight(this.heightPx);
   }
 

@@ -23,3 +23,27 @@ export function offsetOf(seen: Seen, lines: Lines): number {
   const maxPx = lines.heightPxOf(seen.line) - 1;
   return lines.topPx(seen.line) + Math.min(seen.offsetPx, maxPx);
 }
+
+/** A row that is looked at, and where it stands. */
+export interface Eye {
+  readonly key: string;
+  readonly at: number;
+}
+
+/**
+ * The selected row where it is in sight, else the first that is wholly so; undefined: at the
+ * beginning without such a row.
+ */
+export function rowLookedAt(
+  rows: readonly Eye[],
+  lines: Lines,
+  { offset, heightPx, selectedKey }: Window & { readonly selectedKey: string | undefined },
+): Eye | undefined {
+  const inSight = rows.filter(({ at }) => {
+    const top = lines.topPx(lines.of(at));
+    return top >= offset && top < offset + heightPx;
+  });
+  const selected = inSight.find(({ key }) => key === selectedKey);
+  const [first] = inSight.toSorted((one, other) => one.at - other.at);
+  return selected ?? (offset > 0 ? first : undefined);
+}

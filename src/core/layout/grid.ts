@@ -11,6 +11,24 @@ export function cellWidth(widthPx: number, grid: GridMeasures): number {
   return Math.max(0, free) / grid.columns;
 }
 
+/** Never more columns than a line table can say. */
+const maxColumns = 50;
+
+/** As many columns as fit where each cell is to be so wide at least; one in any case. */
+export function columnsThatFit(
+  widthPx: number,
+  { least, edge, gap }: { readonly least: number; readonly edge: number; readonly gap: number },
+): number {
+  const fitting = Math.floor((widthPx - 2 * edge + gap) / Math.max(1, least + gap));
+  return Math.max(1, Math.min(maxColumns, fitting));
+}
+
+/** From which width on there are so many of them. */
+export const widthForColumns = (
+  columns: number,
+  { least, edge, gap }: { readonly least: number; readonly edge: number; readonly gap: number },
+): number => columns * least + (columns - 1) * gap + 2 * edge;
+
 /** The sum as people write it down: `(360 − 2 × 12 − 2 × 8) ÷ 3 = 106.67 px`. */
 export function cellSum(widthPx: number, grid: GridMeasures): string {
   const edges = grid.edge > 0 ? ` − 2 × ${grid.edge}` : '';

@@ -26,5 +26,5 @@ export {
 } from './boxes/node';
 export { type Placed, placed } from './boxes/placed';
 export { solve } from './boxes/solve';
-export { cellSum, cellWidth, type GridMeasures } from './grid';
+export { cellSum, cellWidth, columnsThatFit, type GridMeasures, widthForColumns } from './grid';
 export { Lines, type LineTable, unitsOf } from './lines';

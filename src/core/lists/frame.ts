@@ -156,6 +156,8 @@ export interface Entry {
   readonly values: readonly EntryValue[];
   /** How each label that may shrink has done so, in the order of the row; undefined: it is not known. */
   readonly shrunk?: readonly Shrunk[] | undefined;
+  /** It stands for a row whose item is on its way. */
+  readonly isSkeleton?: true;
   /** A line stands between it and the row that follows. */
   readonly isDivided?: true;
   /** Of a heading: whether the rows of its section are folded away; undefined: they can't be. */
@@ -166,6 +168,12 @@ export interface Entry {
 export interface Headings {
   readonly headings: Int32Array;
   readonly ends: Int32Array;
+}
+
+/** What stays in sight above or below all that scrolls. */
+export interface Bar {
+  readonly entry: Entry;
+  readonly heightPx: number;
 }
 
 /** What has to be known of the whole list to place any part of it. */

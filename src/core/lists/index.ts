@@ -16,6 +16,14 @@ export {
   withChosen,
 } from './choose';
 export {
+  filterWords,
+  foldedText,
+  hasWords,
+  type ListFilter,
+  placesOfWords,
+} from './filter';
+export {
+  type Bar,
   type Entry,
   type Headings,
   type KnownSequence,
@@ -30,7 +38,7 @@ export {
   type Arrangement,
   type Choice,
   type Chosen,
-  columnsOf,
+  columnsIn,
   type Inserts,
   type List,
   type SectionsOf,
@@ -40,9 +48,15 @@ export { placesOf, type SortColumn, type SortKey, sortedBy } from './order/sort'
 export { RowBoxes, type RowPlace } from './row-boxes';
 export { anyText, type HeightBy, haveOwnHeights, heightBy, plainHeightPx } from './row-height';
 export type { FontedWords, LabelFont, RowLabel, RunWords } from './row-label';
-export { type Arranged, type Arranging, arrange, plansByChoice } from './sequence/arrange';
+export {
+  type Arranged,
+  type Arranging,
+  arrange,
+  kindCounts,
+  plansByChoice,
+} from './sequence/arrange';
 export { type EntryKind, entryKinds, kindNumber, spansLine } from './sequence/entry-kinds';
-export type { InsertPlaces } from './sequence/inserts';
+export { firstInserts, type InsertPlaces } from './sequence/inserts';
 export { type EntryHeights, linesOf } from './sequence/lines';
 export {
   type SectionOrder,
@@ -52,6 +66,13 @@ export {
   sectionTable,
 } from './sequence/section-keys';
 export { inSections, oneSection, type Sections } from './sequence/sections';
+export {
+  hidesRows,
+  type ListState,
+  listStates,
+  skeletonCount,
+  stateOf,
+} from './sequence/states';
 export { shrinkingParts } from './shrinking';
 export { type PartSpace, type Space, type SpaceReason, spaceOf } from './space';
 export { mapStanding, standingTemplates } from './standing';

@@ -1,6 +1,9 @@
+import { columnsThatFit } from '../layout';
+import type { ListFilter } from './filter';
 import type { SortKey } from './order/sort';
 import type { InsertPlaces } from './sequence/inserts';
 import type { SectionOrder, SectionPart } from './sequence/section-keys';
+import type { ListState } from './sequence/states';
 
 /**
  * The id of a template; null: left out on purpose. By the ids of looks where these differ: in one
@@ -28,7 +31,8 @@ export type Arrangement =
     }
   | {
       readonly kind: 'grid';
-      readonly columns: number;
+      /** How many; as many as fit, where cells are to be so wide at least, in px. */
+      readonly columns: number | { readonly least: number };
       readonly gap: number;
       readonly edge: number;
     };
@@ -84,9 +88,20 @@ export interface List {
   /** Ids of templates: what scrolls along before and after all rows. */
   readonly header?: string;
   readonly footer?: string;
+  /** What stays in sight above and below all that scrolls. */
+  readonly above?: string;
+  readonly below?: string;
+  /** What is shown in each state; null: nothing, on purpose; none: what the app shows of itself. */
+  readonly states?: Readonly<Partial<Record<ListState, string | null>>>;
+  readonly filter?: ListFilter;
   readonly arrangement: Arrangement;
 }
 
-export function columnsOf(arrangement: Arrangement): number {
-  return arrangement.kind === 'grid' ? arrangement.columns : 1;
+/** How many columns there are in a list that is so wide, in px. */
+export function columnsIn(arrangement: Arrangement, widthPx: number): number {
+  if (arrangement.kind !== 'grid') return 1;
+  const { columns } = arrangement;
+  return typeof columns === 'number'
+    ? columns
+    : columnsThatFit(widthPx, { ...arrangement, ...columns });
 }

@@ -1,5 +1,14 @@
 import type { Finding } from '../../core/base';
-import type { Entry, KnownSequence, RowPlace, RowPlan, Sequence } from '../../core/lists';
+import type {
+  Bar,
+  Entry,
+  EntryKind,
+  KnownSequence,
+  ListState,
+  RowPlace,
+  RowPlan,
+  Sequence,
+} from '../../core/lists';
 
 /** Entries from `from` up to but without `to`. */
 export interface EntryRange {
@@ -34,11 +43,16 @@ export interface Frame {
   readonly plans: readonly RowPlan[];
   readonly entries: readonly Entry[];
   readonly entriesFrom: number;
+  readonly above: Bar | undefined;
+  readonly below: Bar | undefined;
   /** The heading over the first of them, where headings stick and it is none of them. */
   readonly over: { readonly at: number; readonly entry: Entry } | undefined;
   /** Where the row stands now that was to be kept; undefined: nowhere, or where it did. */
   readonly kept: number | undefined;
   readonly itemCount: number;
+  readonly state: ListState;
+  /** How many entries of each kind there are. */
+  readonly kindCounts: Readonly<Record<EntryKind, number>>;
   /** How many items of the source are of each of its types. */
   readonly typeCounts: readonly (readonly [type: string, count: number])[];
   readonly findings: readonly Finding[];

@@ -1,5 +1,5 @@
 import { type Item, type ItemKeys, itemKeys } from '../../core/items';
-import type { List } from '../../core/lists';
+import type { List, ListState } from '../../core/lists';
 import {
   type FindItem,
   localeOf,
@@ -38,6 +38,12 @@ export interface ViewSettings {
   readonly set?: string | undefined;
   readonly locale?: string | undefined;
   readonly look?: string | undefined;
+  /** What is to be seen whatever items there are; undefined: as it is. */
+  readonly state?: ListState | undefined;
+  /** What is typed in the filter box. */
+  readonly filter?: string | undefined;
+  /** All rows are there, whatever is folded, filtered or wished: to be counted. */
+  readonly isWhole?: boolean | undefined;
 }
 
 const noKeys = itemKeys([], null, '');
@@ -48,6 +54,16 @@ export class ShownList {
     private readonly world: World,
     private settings: ViewSettings,
   ) {}
+
+  /** What of the list a reader sees of all that there is. */
+  get part(): Pick<ViewSettings, 'state' | 'filter' | 'isWhole'> {
+    return this.settings;
+  }
+
+  /** The settings of a view that has all of it. */
+  get whole(): ViewSettings {
+    return { ...this.settings, isWhole: true };
+  }
 
   set(settings: ViewSettings): void {
     this.settings = { ...this.settings, ...settings };

@@ -4,8 +4,9 @@ import { cellWidth, unitsOf } from '../../core/layout';
 import {
   type Arrangement,
   allChosen,
+  type Bar,
   chosenIn,
-  columnsOf,
+  columnsIn,
   type Entry,
   kindNumber,
   plainHeightPx,
@@ -29,6 +30,7 @@ import { missingPictures } from './missing-pictures';
 import { oddBindings } from './odd-bindings';
 import { Once } from './once';
 import { Folding } from './sequence/folding';
+import { ItemFilter } from './sequence/item-filter';
 import { ItemOrder } from './sequence/item-order';
 import { ItemSections } from './sequence/item-sections';
 import { ListEntries } from './sequence/list-entries';
@@ -56,6 +58,7 @@ export class View {
   private readonly sections = new ItemSections();
   private readonly sequence = new ListSequence();
   private readonly folding = new Folding();
+  private readonly filter = new ItemFilter();
   private readonly once = new Once();
   private box: ListBox | undefined;
   private readonly knownPlans = new WeakMap<CompiledTemplate, RowPlace & { plan: RowPlan }>();
@@ -111,15 +114,19 @@ export class View {
     const planHeights = Int32Array.from(this.plans, (plan) => unitsOf(plan.heightPx));
     const { arrangement } = list;
     const standing = standingOf(list, planIds, this.of.inserted()?.length);
-    const isFolded = this.folding.of(list);
+    const { isWhole = false, state: wished, filter = '' } = this.of.part;
+    const isFolded = isWhole ? undefined : this.folding.of(list);
+    const kept = isWhole ? undefined : this.filter.take(list, of.items, filter);
     const takeShown = () => {
       this.takeShown(table);
       return this.measured.heightsOf(this.rowValues(), this.rowBox(this.box));
     };
     this.arrangeLines = () =>
       this.sequence.arrange({
-        ...{ choices, order, planOfChoice, planHeights, arrangement, table, standing, isFolded },
+        ...{ choices, order, planOfChoice, planHeights, table, standing, isFolded },
+        ...{ wished: isWhole ? undefined : wished, kept },
         heightsOf: takeShown,
+        columnCount: columnsIn(arrangement, this.box?.widthPx ?? usualWidthPx),
       });
     this.arrangeLines();
   }
@@ -159,11 +166,28 @@ export class View {
       entries: this.entries({ from, to: from + wanted.to - wanted.from }),
       entriesFrom: from,
       over: this.headingOver(from),
+      above: this.bar('above'),
+      below: this.bar('below'),
       kept,
       itemCount: this.of.items().length,
+      state: this.sequence.state,
+      kindCounts: this.sequence.counts,
       typeCounts: this.of.typeCounts(),
       findings: this.findings(),
     };
+  }
+
+  /** What stays in sight at an end of the list: it is of all rows, as header and footer are. */
+  private bar(end: 'above' | 'below'): Bar | undefined {
+    const id = this.of.list()?.[end];
+    const plan = this.plans.findIndex(({ template }) => template === id);
+    const [own, template] = [this.plans[plan], this.templates[plan]];
+    if (own === undefined || template === undefined) return undefined;
+    const values = template.values(this.shown.firstItem, this.shown.contextOfAll());
+    const box = this.rowBox(this.box);
+    const shrunk = this.measured.shrunkOf(own, values, box);
+    const entry: Entry = { kind: 'bar', key: end, plan, values, ...(shrunk && { shrunk }) };
+    return { entry, heightPx: this.measured.heightOf(own, values, box) ?? own.heightPx };
   }
 
   private headingOver(from: number): Frame['over'] {
@@ -192,8 +216,11 @@ export class View {
     const list = this.of.list();
     const isDivided = list?.arrangement.kind === 'list' && hasLines(list.arrangement.separators);
     const isFolded = list && this.folding.of(list);
+    const isSkeleton = this.sequence.state === 'loading' && list?.states?.loading === undefined;
     return [...places, ...(range.also ?? [])].map((entry) => {
       const own = this.entry(entry);
+      if (own.kind === 'state' && isSkeleton)
+        return { ...own, values: own.values.map(() => undefined), isSkeleton };
       if (own.kind === 'heading' && isFolded !== undefined)
         return { ...own, isFolded: isFolded(own.key) };
       return isDivided && own.kind === 'row' && this.shown.isBeforeRow(entry)
@@ -276,8 +303,19 @@ export class View {
     return { plan, entries };
   }
 
-  /** Counts over all items. */
+  /** Counts over all items, those too that are folded away or filtered out now. */
   *surveying(): Turns<Survey> {
+    const { state, filter, isWhole } = this.of.part;
+    const isFolding = this.of.list()?.sections?.folds !== undefined;
+    const isReveal = this.of.list()?.filter?.reveals === true;
+    const isPart = isFolding || isReveal || state !== undefined || (filter ?? '') !== '';
+    if (isWhole === true || !isPart) return yield* this.surveyingShown();
+    const whole = new View(this.world, this.of.whole);
+    whole.arrange();
+    return yield* whole.surveyingShown();
+  }
+
+  private *surveyingShown(): Turns<Survey> {
     const { project, now } = this.world;
     const source = this.of.source();
     if (project === undefined || source === undefined) return { templates: [], findings: [] };
@@ -354,7 +392,11 @@ export class View {
     if (list === undefined || arrangement === undefined) return undefined;
     const { edge, gap } = arrangement;
     const widths = {
-      cellPx: cellWidth(list.widthPx, { columns: columnsOf(arrangement), edge, gap }),
+      cellPx: cellWidth(list.widthPx, {
+        columns: columnsIn(arrangement, list.widthPx),
+        edge,
+        gap,
+      }),
       linePx: cellWidth(list.widthPx, { columns: 1, edge, gap }),
     };
     return { ...list, widths, language: this.of.locale() };
@@ -391,6 +433,8 @@ export class View {
   }
 }
 
+/** Until somebody has said how wide the list is. */
+const usualWidthPx = 360;
 const heading = kindNumber('heading');
 
 const hasLines = (separators: Separators | boolean): boolean =>

@@ -51,7 +51,7 @@ const lists = fc
       ...{ heading: plan('heading', 3), footing: plan('footing', 4) },
       ...{ header: plan('header', 5), footer: plan('footer', 6), separator: plan('separator', 7) },
       inserts: of.has.inserts ? { plan: 8, places, itemCount: of.itemCount } : undefined,
-      state: of.has.state ? { plan: 9, inPlaceOfRows: false } : undefined,
+      state: of.has.state ? { plan: 9, count: 1 } : undefined,
       folded: Uint8Array.from({ length: sections.count }, (_, at) => (of.foldedBits >> at) & 1),
     };
     return { arranging, order, sectionOfItem, places, of };
@@ -198,7 +198,7 @@ test('in place of rows stands the state alone, between header and footer', () =>
       heading: 3,
       footer: 4,
     },
-    state: { plan: 5, inPlaceOfRows: true },
+    ...{ state: { plan: 5, count: 2 }, hidesRows: true },
   };
-  expect(kindsOf(arranging)).toEqual(['header', 'state', 'footer']);
+  expect(kindsOf(arranging)).toEqual(['header', 'state', 'state', 'footer']);
 });

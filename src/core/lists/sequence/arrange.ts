@@ -1,4 +1,4 @@
-import { kindNumber } from './entry-kinds';
+import { type EntryKind, entryKinds, kindNumber } from './entry-kinds';
 import { type InsertPlaces, insertAfter, insertCount } from './inserts';
 import type { Sections } from './sections';
 
@@ -38,8 +38,10 @@ export interface Arranging {
   readonly separator?: number | undefined;
   readonly header?: number | undefined;
   readonly footer?: number | undefined;
-  /** What stands in place of rows, or after them. */
-  readonly state?: { readonly plan: number; readonly inPlaceOfRows: boolean } | undefined;
+  /** There are no rows, whatever the items are. */
+  readonly hidesRows?: boolean | undefined;
+  /** What stands in place of rows, or after them: once or several times. */
+  readonly state?: { readonly plan: number; readonly count: number } | undefined;
 }
 
 /**
@@ -48,14 +50,14 @@ export interface Arranging {
  */
 export function arrange(arranging: Arranging): Arranged {
   const writer = new Writer(maxEntries(arranging));
-  const { sections, header, footer, state } = arranging;
+  const { sections, header, footer, state, hidesRows } = arranging;
   const first = sections.members[0] ?? -1;
   if (header !== undefined) writer.put(kinds.header, first, header, 0);
-  const hasRows = state?.inPlaceOfRows !== true;
-  for (let section = 0; hasRows && section < sections.count; section += 1)
+  for (let section = 0; hidesRows !== true && section < sections.count; section += 1)
     putSection(writer, arranging, section);
   writer.section = -1;
-  if (state !== undefined) writer.put(kinds.state, first, state.plan, 0);
+  for (let at = 0; state !== undefined && at < state.count; at += 1)
+    writer.put(kinds.state, first, state.plan, at);
   if (footer !== undefined) writer.put(kinds.footer, first, footer, 0);
   return writer.arranged(sections.members.length);
 }
@@ -106,7 +108,8 @@ const kinds = {
 } as const;
 
 /** Room for no fewer entries than there can be. */
-function maxEntries({ sections, heading, footing, inserts, separator }: Arranging): number {
+function maxEntries(arranging: Arranging): number {
+  const { sections, heading, footing, inserts, separator, state } = arranging;
   const rows = sections.members.length;
   const ofSections =
     ((heading === undefined ? 0 : 1) + (footing === undefined ? 0 : 1)) * sections.count;
@@ -116,7 +119,7 @@ function maxEntries({ sections, heading, footing, inserts, separator }: Arrangin
       : inserts.places.inEachSection === true
         ? rows
         : insertCount(inserts.places, rows);
-  return rows * (separator === undefined ? 1 : 2) + ofSections + inserted + 3;
+  return rows * (separator === undefined ? 1 : 2) + ofSections + inserted + 2 + (state?.count ?? 0);
 }
 
 class Writer {
@@ -163,6 +166,21 @@ class Writer {
       rowCount,
     };
   }
+}
+
+/** How many entries of each kind there are. */
+export function kindCounts({ kinds: all }: Arranged): Readonly<Record<EntryKind, number>> {
+  const counts = new Int32Array(entryKinds.length);
+  for (let entry = 0; entry < all.length; entry += 1) {
+    const kind = all[entry] ?? 0;
+    counts[kind] = (counts[kind] ?? 0) + 1;
+  }
+  const of = (kind: EntryKind) => counts[kindNumber(kind)] ?? 0;
+  return {
+    ...{ row: of('row'), header: of('header'), heading: of('heading'), insert: of('insert') },
+    ...{ separator: of('separator'), footing: of('footing'), state: of('state') },
+    ...{ footer: of('footer'), bar: of('bar') },
+  };
 }
 
 /** The plan of each item by the choice that takes it: `planOfChoice` has it for each, -1 where it is left out. */

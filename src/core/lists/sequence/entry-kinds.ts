@@ -11,6 +11,7 @@ export const entryKinds = [
   'footing',
   'state',
   'footer',
+  'bar',
 ] as const;
 export type EntryKind = (typeof entryKinds)[number];
 

@@ -24,6 +24,10 @@ export function insertAfter({ from, every, mayBeLast }: InsertPlaces, { number, 
   return number < of || mayBeLast === true ? past / every : -1;
 }
 
+/** The numbers of the first rows that one comes after, with no end to the rows. */
+export const firstInserts = ({ from, every }: InsertPlaces, count: number): readonly number[] =>
+  Array.from({ length: count }, (_, at) => from + at * every);
+
 /** How many inserts come after so many rows. */
 export function insertCount(places: InsertPlaces, of: number): number {
   const last = places.mayBeLast === true ? of : of - 1;

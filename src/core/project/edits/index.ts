@@ -25,7 +25,7 @@ import {
   renameLook,
 } from './lists/choices';
 import { arrangeAs, duplicateList, removeList, renameList, sortBy } from './lists/lists';
-import { divide, insertBetween, stand } from './lists/standing';
+import { divide, filterBy, insertBetween, showInState, stand } from './lists/standing';
 import { addPictures, removePicture, renamePicture } from './pictures';
 import {
   addSet,
@@ -143,6 +143,8 @@ export const edits = {
   divide,
   insertBetween,
   stand,
+  showInState,
+  filterBy,
   sortBy,
   duplicateList,
   renameList,

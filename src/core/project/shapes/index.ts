@@ -7,6 +7,7 @@ import {
   type Chosen,
   type Inserts,
   type List,
+  type ListFilter,
   type SectionsOf,
   type Separators,
   type SortKey,
@@ -141,7 +142,10 @@ const arrangement: Shape<Arrangement> = byMember<Arrangement>('kind', {
     kind: oneOf(['grid']),
     gap: px(),
     edge: px(),
-    columns: number({ isInteger: true, min: 1, max: 50 }),
+    columns: byKind<number | { readonly least: number }>({
+      number: number({ isInteger: true, min: 1, max: 50 }),
+      record: record<{ readonly least: number }>({ least: number({ min: 20, max: 4_000 }) }),
+    }),
   }),
 });
 
@@ -178,6 +182,24 @@ const listOfItems: Shape<List> = record<List>({
   inserts: optional(inserts),
   header: optional(id()),
   footer: optional(id()),
+  above: optional(id()),
+  below: optional(id()),
+  states: optional(
+    record<NonNullable<List['states']>>({
+      loading: optional(idOrNull()),
+      empty: optional(idOrNull()),
+      filtered: optional(idOrNull()),
+      failed: optional(idOrNull()),
+      more: optional(idOrNull()),
+      end: optional(idOrNull()),
+    }),
+  ),
+  filter: optional(
+    record<ListFilter>({
+      fields: list(text(), { max: 50 }),
+      reveals: optional(oneOf([true])),
+    }),
+  ),
   arrangement,
 });
 

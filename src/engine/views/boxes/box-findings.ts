@@ -3,7 +3,7 @@ import { cellWidth } from '../../../core/layout';
 import {
   type Arrangement,
   type BoxFault,
-  columnsOf,
+  columnsIn,
   eachFault,
   smallTargets,
   targetsOf,
@@ -47,7 +47,7 @@ export function* boxFindings(
     for (const widthPx of at.widths) {
       const { edge, gap } = at.arrangement;
       const widths = {
-        cellPx: cellWidth(widthPx, { columns: columnsOf(at.arrangement), edge, gap }),
+        cellPx: cellWidth(widthPx, { columns: columnsIn(at.arrangement, widthPx), edge, gap }),
         linePx: cellWidth(widthPx, { columns: 1, edge, gap }),
       };
       const setting = textSize === 100 ? `${widthPx} px` : `${widthPx} px × ${textSize} %`;

@@ -106,6 +106,11 @@ export class RowMeasuring {
     return mayShrink(plan.row) ? this.alone(plan, values, box)?.shrunk : undefined;
   }
 
+  /** How high a row is that stands in no list, in CSS px; undefined: it is not yet known. */
+  heightOf(plan: RowPlan, values: readonly EntryValue[], box: RowBox | undefined) {
+    return this.alone(plan, values, box)?.heightPx;
+  }
+
   /** Who takes the room of a stack in a row, whether a list shows it or not; undefined: there is none, or not yet. */
   spaceIn(
     plan: RowPlan,

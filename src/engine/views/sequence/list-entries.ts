@@ -64,7 +64,7 @@ export class ListEntries {
     if (kind === 'row' || kind === 'separator') return keys.at(arranged.items[entry] ?? 0);
     if (kind === 'heading' || kind === 'footing') return this.sectionKey(entry);
     if (kind === 'insert') return `${arranged.ordinals[entry]} ${this.sectionKey(entry)}`;
-    return '';
+    return kind === 'state' ? String(arranged.ordinals[entry]) : '';
   }
 
   private sectionKey(entry: number): string {
@@ -76,6 +76,18 @@ export class ListEntries {
     const { arranged, around } = this.of;
     const own = { ...around(), count: arranged.rowCount };
     return new EntryContext(arranged.ordinals[entry] ?? 0, own, () => this.sections.at(section));
+  }
+
+  /** The first of all items that have a row. */
+  get firstItem(): Item {
+    return this.of.items[this.of.sections.members[0] ?? -1] ?? noItem;
+  }
+
+  /** What stands around the list as a whole. */
+  contextOfAll(): RowContext {
+    const { arranged, around } = this.of;
+    const own = { ...around(), count: arranged.rowCount };
+    return new EntryContext(0, own, () => this.sections.at(-1));
   }
 
   /** Whether a row follows it, with nothing in between. */

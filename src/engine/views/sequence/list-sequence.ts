@@ -3,18 +3,22 @@ import {
   type Arranged,
   type Arrangement,
   arrange,
-  columnsOf,
+  hidesRows,
   inSections,
   type KnownSequence,
+  kindCounts,
   kindNumber,
+  type ListState,
   linesOf,
   oneSection,
   plansByChoice,
   type Sections,
   type SectionTable,
   type Sequence,
+  skeletonCount,
+  stateOf,
 } from '../../../core/lists';
-import type { Standing } from './standing';
+import type { StandingPlans } from './standing';
 
 const noItems = new Int16Array();
 const noSections = oneSection(noItems, undefined);
@@ -42,25 +46,33 @@ interface SequenceOf {
   readonly planOfChoice: Int16Array;
   /** Undefined: the list has no sections. The same where they are the same. */
   readonly table: SectionTable | undefined;
-  readonly standing: Standing;
+  readonly standing: StandingPlans;
+  /** What is to be seen whatever items there are. */
+  readonly wished: ListState | undefined;
+  /** 1 for each item that is let through; undefined: all are. The same where they are the same. */
+  readonly kept: Uint8Array | undefined;
   /** Keys of the sections whose rows are folded away. */
   readonly isFolded: ((key: string) => boolean) | undefined;
   /** The height of each plan's rows, in whole 1/64 px. */
   readonly planHeights: Int32Array;
   /** The heights of entries that hang on their texts, for the sequence that is arranged by now. */
   readonly heightsOf: (arranged: Arranged) => RowHeights | undefined;
-  readonly arrangement: Arrangement;
+  readonly columnCount: number;
 }
 
 /** The entries of a list in their lines. Most edits change words alone: then they stay as they are. */
 export class ListSequence {
   arranged: Arranged = nothing;
   sections: Sections = noSections;
+  private planOfItem: Int16Array = noItems;
+  state: ListState = 'empty';
+  counts = kindCounts(nothing);
   private lines = noLines;
   private id = 0;
   private heightsId = 0;
   private entries: Int32Array | undefined;
-  /** What entries, lines and heights were made of. */
+  /** What sections, entries, lines and heights were made of. */
+  private ofSections: readonly unknown[] = [];
   private ofEntries: readonly unknown[] = [];
   private ofLines: readonly unknown[] = [];
   private ofHeights: readonly unknown[] = [];
@@ -71,7 +83,9 @@ export class ListSequence {
 
   clear(): void {
     this.arranged = nothing;
+    this.counts = kindCounts(nothing);
     this.sections = noSections;
+    this.ofSections = [];
     this.ofEntries = [];
     this.entries = undefined;
     this.takeLines(noLines, []);
@@ -79,8 +93,7 @@ export class ListSequence {
 
   arrange(of: SequenceOf): void {
     this.takeEntries(of);
-    const { planHeights, heightsOf, arrangement } = of;
-    const columns = columnsOf(arrangement);
+    const { planHeights, heightsOf, columnCount: columns } = of;
     const ofLines = [this.arranged, columns];
     const own = heightsOf(this.arranged);
     const ofHeights = [this.arranged, columns, planHeights.join(), own, own?.changeCount];
@@ -95,20 +108,35 @@ export class ListSequence {
   }
 
   private takeEntries(of: SequenceOf): void {
-    const { choices, order, planOfChoice, table, standing, isFolded } = of;
+    this.takeSections(of);
+    const { sections, planOfItem } = this;
+    const { table, standing, isFolded, wished, kept } = of;
     const folded = isFolded && Uint8Array.from(table?.keys ?? [], (key) => Number(isFolded(key)));
-    const ofEntries = [
-      ...[choices, order, planOfChoice.join(), table, JSON.stringify(standing), folded?.join('')],
-    ];
+    const ofEntries = [sections, JSON.stringify(standing), folded?.join(''), wished];
     if (isSame(ofEntries, this.ofEntries)) return;
-    const planOfItem = plansByChoice(choices, planOfChoice);
-    this.sections =
-      table === undefined
-        ? oneSection(planOfItem, order)
-        : inSections(planOfItem, order, { ...table, count: table.keys.length });
-    this.arranged = arrange({ planOfItem, sections: this.sections, folded, ...standing });
+    const rowCount = sections.members.length;
+    this.state = stateOf(wished, { rowCount, isFiltered: kept !== undefined });
+    const { states: _, hasSkeleton: __, ...places } = standing;
+    const state = stateEntries(this.state, standing, planOfItem);
+    const hides = hidesRows(this.state);
+    this.arranged = arrange({ planOfItem, sections, folded, ...places, hidesRows: hides, state });
+    this.counts = kindCounts(this.arranged);
     this.entries = undefined;
     this.ofEntries = ofEntries;
+  }
+
+  /** Folding, bars and states leave the rows in their sections. */
+  private takeSections({ choices, order, planOfChoice, table, kept }: SequenceOf): void {
+    const ofSections = [choices, order, planOfChoice.join(), table, kept];
+    if (isSame(ofSections, this.ofSections)) return;
+    this.planOfItem = plansByChoice(choices, planOfChoice);
+    for (let item = 0; kept !== undefined && item < kept.length; item += 1)
+      if (kept[item] !== 1) this.planOfItem[item] = -1;
+    this.sections =
+      table === undefined
+        ? oneSection(this.planOfItem, order)
+        : inSections(this.planOfItem, order, { ...table, count: table.keys.length });
+    this.ofSections = ofSections;
   }
 
   /** Whether an asker has the entries as they stand. */
@@ -150,6 +178,19 @@ export class ListSequence {
     this.heightsId += 1;
     this.ofHeights = of;
   }
+}
+
+/** What stands for a state; of one that loads without a template, rows without words. */
+function stateEntries(
+  state: ListState,
+  { states, hasSkeleton }: StandingPlans,
+  planOfItem: Int16Array,
+): { readonly plan: number; readonly count: number } | undefined {
+  const own = states[state];
+  if (own !== undefined) return { plan: own, count: 1 };
+  if (state !== 'loading' || !hasSkeleton) return undefined;
+  const first = planOfItem.find((plan) => plan >= 0) ?? 0;
+  return { plan: first, count: skeletonCount };
 }
 
 // A project that crossed from the page is another object each time: what counts is what it says.

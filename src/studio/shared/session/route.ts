@@ -18,6 +18,8 @@ type Panel = (typeof panels)[number];
 
 /** What a list is made of, in the order in which it stands. */
 export const listPieces = [
+  'above',
+  'filter',
   'header',
   'heading',
   'row',
@@ -25,6 +27,8 @@ export const listPieces = [
   'insert',
   'footing',
   'footer',
+  'below',
+  'states',
 ] as const;
 export type ListPiece = (typeof listPieces)[number];
 

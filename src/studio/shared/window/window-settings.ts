@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import type { TextDirection } from '../../../core/base';
+import { type ListState, listStates } from '../../../core/lists';
 import type { DeviceFamily } from '../../../core/pictures';
 import type { Frame } from '../../../engine';
 
@@ -61,11 +62,15 @@ export interface WindowSettings {
   readonly locale: string | undefined;
   /** Id of a look; where it is undefined, or the project has none such, its first one holds. */
   readonly look: string | undefined;
+  /** What is to be seen whatever items there are; undefined: as it is. */
+  readonly state: ListState | undefined;
+  /** What is typed in the filter box. */
+  readonly filter: string;
 }
 
 const usual = {
   ...{ device: narrowPhone, textSize: 1, direction: undefined },
-  ...{ locale: undefined, look: undefined },
+  ...{ locale: undefined, look: undefined, state: undefined, filter: '' },
 };
 
 export const useWindow = create<WindowSettings>()(() => ({ ...usual, scheme: 'light' }));
@@ -97,7 +102,7 @@ export const useBesideFrame = create<{ readonly frame: Frame | undefined }>()(()
 
 /** What of the windows is a project's own: another project begins without it. */
 export function forgetProjectSettings(): void {
-  const none = { locale: undefined, look: undefined };
+  const none = { locale: undefined, look: undefined, state: undefined, filter: '' };
   useWindow.setState(none);
   useBeside.setState({ ...none, list: undefined, set: undefined });
 }
@@ -124,6 +129,9 @@ const textSizeOf = (text: string | null): number =>
 const directionIn = (text: string | null): Direction =>
   text === 'ltr' || text === 'rtl' ? text : undefined;
 
+const stateIn = (text: string | null): ListState | undefined =>
+  listStates.find((state) => state === text);
+
 /** Puts the settings that are not the usual ones into an address. */
 export function writeWindows(query: URLSearchParams): void {
   const write = (name: string, value: string | undefined, usual?: string) => {
@@ -136,6 +144,7 @@ export function writeWindows(query: URLSearchParams): void {
   write('direction', first.direction);
   write('locale', first.locale);
   write('look', first.look);
+  write('state', first.state);
   const beside = useBeside.getState();
   if (!beside.isOpen) return;
   write('beside', slugOf(beside.device));
@@ -144,6 +153,7 @@ export function writeWindows(query: URLSearchParams): void {
   write('beside-direction', beside.direction);
   write('beside-locale', beside.locale);
   write('beside-look', beside.look);
+  write('beside-state', beside.state);
   write('beside-list', beside.list);
   write('beside-set', beside.set);
 }
@@ -158,6 +168,7 @@ export function readWindows(query: URLSearchParams): void {
     direction: directionIn(query.get('direction')),
     locale: read('locale'),
     look: read('look'),
+    state: stateIn(query.get('state')),
   });
   useBeside.setState({
     isOpen: query.has('beside'),
@@ -167,6 +178,7 @@ export function readWindows(query: URLSearchParams): void {
     direction: directionIn(query.get('beside-direction')),
     locale: read('beside-locale'),
     look: read('beside-look'),
+    state: stateIn(query.get('beside-state')),
     list: read('beside-list'),
     set: read('beside-set'),
   });

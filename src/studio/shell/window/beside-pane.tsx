@@ -10,6 +10,7 @@ import { setBeside } from '../../shared/session/route';
 import { engine, onBeside, useProject, useSession, withLines } from '../../shared/session/session';
 import { besideId, useBeside, useBesideFrame } from '../../shared/window/window-settings';
 import { DeviceFrame, DeviceMenus } from './device-frame';
+import { FilterBox } from './filter-box';
 import { LookBar } from './look-bar';
 import { NoRows, Rows } from './rows';
 import { windows } from './scroll-along';
@@ -81,7 +82,7 @@ export function BesidePane() {
           <X size={14} aria-hidden="true" />
         </button>
       </div>
-      <LookBar of=" beside" look={settings.look} onChange={setBeside} />
+      <LookBar of=" beside" look={settings.look} state={settings.state} onChange={setBeside} />
       <DeviceFrame
         of=" beside"
         settings={settings}
@@ -89,6 +90,12 @@ export function BesidePane() {
         title={shownList?.name ?? ''}
         onChange={setBeside}
       >
+        <FilterBox
+          of=" beside"
+          list={shownList}
+          typed={settings.filter}
+          onType={(filter) => setBeside({ filter })}
+        />
         {frame !== undefined && hasRows ? (
           <Rows
             label="Rows beside"
@@ -103,6 +110,7 @@ export function BesidePane() {
             list={view}
             onResized={askAnew}
             onFrame={take}
+            filter={shownList?.filter === undefined ? '' : settings.filter}
           />
         ) : (
           <NoRows frame={frame} />
@@ -141,22 +149,22 @@ const take = (frame: Frame) =>
   useBesideFrame.setState((before) => ({ frame: withLines(frame, before.frame) }));
 
 function askAnew(): void {
-  const { locale: chosen, list, set, look } = useBeside.getState();
+  const { locale: chosen, list, set, look, state, filter } = useBeside.getState();
   const locale = localeShown(useSession.getState().history?.project, chosen);
   const wanted = windows.second?.wanted() ?? firstRange;
-  void engine().showBeside(besideId, { locale, list, set, look }, wanted).then(take);
+  void engine().showBeside(besideId, { locale, list, set, look, state, filter }, wanted).then(take);
 }
 
 /** Asks for the view as it is set; what comes of edits is told by the engine itself. */
 function useFrames(): void {
-  const { locale, list, set, look } = useBeside();
+  const { locale, list, set, look, state, filter } = useBeside();
   const id = useSession((session) => session.id);
   const hasItems = useSession((session) => session.view !== undefined);
   // biome-ignore lint/correctness/useExhaustiveDependencies: another project is another view
   useEffect(() => {
     if (!hasItems) return;
     askAnew();
-  }, [locale, list, set, look, id, hasItems]);
+  }, [locale, list, set, look, state, filter, id, hasItems]);
   useEffect(() => onBeside(take), []);
   useEffect(
     () => () => {

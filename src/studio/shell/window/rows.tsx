@@ -1,6 +1,6 @@
 import { type RefObject, useEffect, useRef, useState } from 'react';
 import type { TextDirection } from '../../../core/base';
-import { haveOwnHeights } from '../../../core/lists';
+import { filterWords, haveOwnHeights } from '../../../core/lists';
 import type { Frame } from '../../../engine';
 import { ListView, type PoolReadout } from '../../../render';
 import { handItem, handKey } from '../../shared/session/at-hand';
@@ -26,6 +26,8 @@ export interface RowsProps {
   /** Where it stands here; -1: nowhere, or it is not brought into sight. */
   readonly entry: number;
   readonly list: RefObject<ListView | undefined>;
+  /** What is typed in the filter box. */
+  readonly filter: string;
   /** The box is of another width: asks for the frame anew. */
   readonly onResized: () => void;
   /** A section was folded, or shown again. */
@@ -46,6 +48,7 @@ export function Rows({
   list,
   onResized,
   onFrame,
+  filter,
 }: RowsProps) {
   const host = useRef<HTMLElement>(null);
   const [readout, setReadout] = useState<PoolReadout>();
@@ -78,7 +81,7 @@ export function Rows({
       textSize: () => latest.current.textSize,
       direction: () => latest.current.direction,
       scrolled: () => moveAlong(made),
-      resized: () => haveOwnHeights(latest.current.frame.plans) && onResized(),
+      resized: () => followsWidth(latest.current.frame) && onResized(),
     });
     list.current = made;
     const timer = setInterval(() => setReadout(made.readout()), 500);
@@ -89,7 +92,7 @@ export function Rows({
     };
   }, [view]);
 
-  const hasOwnHeights = haveOwnHeights(frame.plans);
+  const hasOwnHeights = followsWidth(frame);
   const askedFor = useRef(1);
   // biome-ignore lint/correctness/useExhaustiveDependencies: rows that hang on texts are asked for as wide as they are
   useEffect(() => {
@@ -102,6 +105,9 @@ export function Rows({
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: other pictures and places want the same rows bound again
   useEffect(() => list.current?.show(frame), [frame, pictures, direction]);
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: `list` is where it is kept
+  useEffect(() => list.current?.find(filterWords(filter)), [filter]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: `list` is where it is kept
   useEffect(() => {
@@ -131,17 +137,26 @@ export function Rows({
   );
 }
 
+/** Whether another width may give other heights, or other columns. */
+function followsWidth({ plans, sequence: { arrangement } }: Frame): boolean {
+  const isFitted = arrangement.kind === 'grid' && typeof arrangement.columns === 'object';
+  return isFitted || haveOwnHeights(plans);
+}
+
 function selectPart(template: string, part: string): void {
   const { route } = useRoute.getState();
   if (route.page === 'project') go({ ...route, template, part }, 'replace');
 }
 
+/** What is said where a list shows nothing, and no template says it. */
 export function NoRows({ frame }: { readonly frame: Frame | undefined }) {
-  return (
-    <p className="p-4 [font-family:var(--row-face)]">
-      {(frame?.itemCount ?? 0) === 0
-        ? 'There are no items. Drop a JSON, NDJSON or CSV file anywhere on this page.'
-        : 'All items are left out: no choice gives them a template. Choose one in Choices.'}
-    </p>
-  );
+  return <p className="p-4 [font-family:var(--row-face)]">{whyNoRows(frame)}</p>;
+}
+
+function whyNoRows(frame: Frame | undefined): string {
+  if (frame?.state === 'failed') return 'The items could not be brought.';
+  if (frame?.state === 'filtered') return 'No row has these words.';
+  return (frame?.itemCount ?? 0) === 0
+    ? 'There are no items. Drop a JSON, NDJSON or CSV file anywhere on this page.'
+    : 'No item has a row. Where that is not meant, choose a template in Choices.';
 }

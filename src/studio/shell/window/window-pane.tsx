@@ -17,6 +17,7 @@ import {
 } from '../../shared/session/session';
 import { useBeside, useWindow } from '../../shared/window/window-settings';
 import { DeviceFrame, DeviceMenus } from './device-frame';
+import { FilterBox } from './filter-box';
 import { LocaleMenu } from './locale-menu';
 import { LookBar } from './look-bar';
 import { NoRows, Rows, type RowsProps } from './rows';
@@ -34,6 +35,7 @@ export function WindowPane() {
   const direction = settings.direction ?? directionOf(locale);
   useShownLocale();
   useShownLook();
+  useShownPart();
   return (
     <div className="flex h-full flex-col bg-chosen/50">
       <div className="flex min-h-10 items-center gap-1 border-b border-rule bg-wool px-2 py-1.5">
@@ -50,7 +52,7 @@ export function WindowPane() {
           <span className="sr-only">Beside</span>
         </button>
       </div>
-      <LookBar look={settings.look} onChange={setWindow}>
+      <LookBar look={settings.look} state={settings.state} onChange={setWindow}>
         {lists.length > 1 && (
           <MenuButton
             givesWay
@@ -70,14 +72,20 @@ export function WindowPane() {
         title={list?.name ?? ''}
         onChange={setWindow}
       >
-        <FirstRows {...{ scheme, textSize, direction, locale }} />
+        <FilterBox list={list} typed={settings.filter} onType={(filter) => setWindow({ filter })} />
+        <FirstRows
+          {...{ scheme, textSize, direction, locale }}
+          filter={list?.filter === undefined ? '' : settings.filter}
+        />
       </DeviceFrame>
     </div>
   );
 }
 
 /** The rows of the first window, with what is being tried. */
-function FirstRows(settings: Pick<RowsProps, 'scheme' | 'textSize' | 'direction' | 'locale'>) {
+function FirstRows(
+  settings: Pick<RowsProps, 'scheme' | 'textSize' | 'direction' | 'locale' | 'filter'>,
+) {
   const view = useSession((session) => session.view);
   const atHand = useSession((session) => session.atHand);
   const shown = useRef<ListView>(undefined);
@@ -132,4 +140,17 @@ function useShownLook(): void {
       .showLook(look, wantedRange())
       .then((frame) => frame && showFrame(frame));
   }, [look, isRead]);
+}
+
+/** Has the list shown in the state that is chosen, with what the filter box lets through. */
+function useShownPart(): void {
+  const state = useWindow((settings) => settings.state);
+  const filter = useWindow((settings) => settings.filter);
+  const id = useSession((session) => session.id);
+  const isRead = useSession(({ view, reading }) => view !== undefined && reading === undefined);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another project is shown anew
+  useEffect(() => {
+    if (!isRead) return;
+    void engine().showPart({ state, filter }, wantedRange()).then(showFrame);
+  }, [state, filter, id, isRead]);
 }

@@ -1,21 +1,25 @@
-import type { Inserts, List } from '../../../core/lists';
+import { count, grouped } from '../../../core/base';
+import { firstInserts, type Inserts, type List } from '../../../core/lists';
 import { edits, type Project, typesOf, withId } from '../../../core/project';
+import type { Frame } from '../../../engine';
 import { Button, ChoiceChips, MenuButton, Row } from '../../shared/controls/controls';
 import { NumberField } from '../../shared/controls/number-field';
 import { make } from '../../shared/session/editing';
+import { useSession } from '../../shared/session/session';
 import { PieceHead } from './pieces';
 import { drafted, StandingTemplate } from './standing-template';
 
 interface InsertsPieceProps {
   readonly project: Project;
   readonly list: List;
+  readonly counts: Frame['kindCounts'] | undefined;
 }
 
 const first = { from: 3, every: 6 } as const;
 const about = 'A template between rows, with the items of a source of its own in turn.';
 
 /** What comes after every so many rows. */
-export function InsertsPiece({ project, list }: InsertsPieceProps) {
+export function InsertsPiece({ project, list, counts }: InsertsPieceProps) {
   const { inserts } = list;
   const set = (next: Inserts) => make(edits.insertBetween(list.id, next));
   if (inserts === undefined)
@@ -119,8 +123,33 @@ export function InsertsPiece({ project, list }: InsertsPieceProps) {
           onChoose={(where) => set(where === 'never' ? neverLast : { ...inserts, mayBeLast: true })}
         />
       </Row>
+      <Row words="so it stands">
+        <p>after rows {rowsInWords(inserts)}</p>
+        <p>
+          <b>{grouped(counts?.insert ?? 0)}</b> among {count(counts?.row ?? 0, 'row')}
+        </p>
+        <Before {...{ list, inserts }} />
+      </Row>
     </section>
   );
+}
+
+const shownRows = 4;
+
+const rowsInWords = (inserts: Inserts): string =>
+  `${firstInserts(inserts, shownRows).join(', ')} …${inserts.inEachSection ? ' of each section' : ''}`;
+
+/** How it stood before the last change of it. */
+function Before({ list, inserts }: { readonly list: List; readonly inserts: Inserts }) {
+  const before = useSession(({ history }) => {
+    const of = (project: Project) => withId(project.lists, list.id)?.inserts;
+    const step = history?.done.findLast(
+      (each) => JSON.stringify(of(each.before)) !== JSON.stringify(of(each.after)),
+    );
+    return step && of(step.before);
+  });
+  if (before === undefined || rowsInWords(before) === rowsInWords(inserts)) return null;
+  return <p className="text-ash">before the last change: {rowsInWords(before)}</p>;
 }
 
 /** A template of the other source, if it has one and the one that stands there is of another. */

@@ -1,16 +1,19 @@
 import type { Arrangement, List as ListShown } from '../../../core/lists';
 import { edits, type Project } from '../../../core/project';
+import type { Frame } from '../../../engine';
 import { ChoiceChips } from '../../shared/controls/controls';
 import { useCurrent } from '../../shared/session/current';
 import { make } from '../../shared/session/editing';
 import { goWithin, type ListPiece, useRoute } from '../../shared/session/route';
 import { useProject, useSession } from '../../shared/session/session';
+import { FilterPiece } from './filter-piece';
 import { InsertsPiece } from './inserts-piece';
 import { ListMenu } from './list-menu';
 import { Ends, Footing, SeparatorPiece } from './pieces';
 import { RowsPiece } from './rows-piece';
 import { SectionsPiece } from './sections-piece';
 import { SequenceDrawing } from './sequence-drawing';
+import { StatesPiece } from './states-piece';
 
 /** The list as it is arranged: what follows what, and what is set of each piece. */
 export default function List() {
@@ -21,7 +24,6 @@ export default function List() {
   if (project === undefined || list === undefined) return null;
   const { arrangement } = list;
   const set = (next: Arrangement) => make(edits.arrangeAs(list.id, next));
-  const entryCount = view?.sequence.entryCount ?? 0;
   const piece = (route.page === 'project' ? route.piece : undefined) ?? 'row';
   return (
     <div className="grid h-full grid-cols-[250px_minmax(0,1fr)] in-data-[windows=two]:grid-cols-[200px_minmax(0,1fr)] grid-rows-[40px_minmax(0,1fr)] max-[1000px]:grid-cols-1">
@@ -37,12 +39,13 @@ export default function List() {
       </div>
       <div data-pane="sequence" className="min-h-0 overflow-auto">
         <SequenceDrawing
-          {...{ list, entryCount, piece }}
+          {...{ list, piece }}
+          counts={view?.kindCounts}
           onPick={(next) => goWithin({ piece: next === 'row' ? undefined : next })}
         />
       </div>
       <div data-pane="arrangement" className="overflow-auto p-4">
-        <PieceOf {...{ project, list, piece, entryCount }} />
+        <PieceOf {...{ project, list, piece }} counts={view?.kindCounts} />
       </div>
     </div>
   );
@@ -52,11 +55,13 @@ interface PieceOfProps {
   readonly project: Project;
   readonly list: ListShown;
   readonly piece: ListPiece;
-  readonly entryCount: number;
+  readonly counts: Frame['kindCounts'] | undefined;
 }
 
-function PieceOf({ project, list, piece, entryCount }: PieceOfProps) {
+function PieceOf({ project, list, piece, counts }: PieceOfProps) {
   switch (piece) {
+    case 'above':
+    case 'below':
     case 'header':
     case 'footer':
       return <Ends {...{ project, list }} place={piece} />;
@@ -65,15 +70,19 @@ function PieceOf({ project, list, piece, entryCount }: PieceOfProps) {
     case 'footing':
       return <Footing {...{ project, list }} />;
     case 'insert':
-      return <InsertsPiece {...{ project, list }} />;
+      return <InsertsPiece {...{ project, list, counts }} />;
+    case 'filter':
+      return <FilterPiece {...{ project, list }} />;
+    case 'states':
+      return <StatesPiece {...{ project, list }} />;
     case 'separator':
       return list.arrangement.kind === 'list' ? (
         <SeparatorPiece {...{ project, list }} />
       ) : (
-        <RowsPiece {...{ project, list, entryCount }} />
+        <RowsPiece {...{ project, list }} />
       );
     case 'row':
-      return <RowsPiece {...{ project, list, entryCount }} />;
+      return <RowsPiece {...{ project, list }} />;
   }
 }
 

@@ -10,16 +10,27 @@ interface PieceProps {
   readonly list: List;
 }
 
-const about: Readonly<Record<'header' | 'footer', string>> = {
+type EndPlace = 'header' | 'footer' | 'above' | 'below';
+
+const titles: Readonly<Record<EndPlace, string>> = {
+  header: 'Header',
+  footer: 'Footer',
+  above: 'Bar above',
+  below: 'Bar below',
+};
+
+const about: Readonly<Record<EndPlace, string>> = {
+  above: 'Above all that scrolls; it stays in sight.',
+  below: 'Below all that scrolls; it stays in sight.',
   header: 'Before all rows; it scrolls along with them.',
   footer: 'After all rows; it scrolls along with them.',
 };
 
-/** What stands before or after all rows. */
-export function Ends({ project, list, place }: PieceProps & { place: 'header' | 'footer' }) {
+/** What stands before or after all rows, or stays in sight there. */
+export function Ends({ project, list, place }: PieceProps & { readonly place: EndPlace }) {
   return (
     <section aria-label={place}>
-      <PieceHead title={place === 'header' ? 'Header' : 'Footer'} about={about[place]} />
+      <PieceHead title={titles[place]} about={about[place]} />
       <Row words="shows">
         <StandingTemplate
           {...{ project, list, place }}

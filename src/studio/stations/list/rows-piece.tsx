@@ -1,7 +1,7 @@
-import { cellSum } from '../../../core/layout';
-import { type Arrangement, columnsOf, type List } from '../../../core/lists';
+import { cellSum, cellWidth, widthForColumns } from '../../../core/layout';
+import { type Arrangement, columnsIn, type List } from '../../../core/lists';
 import { edits, type Project } from '../../../core/project';
-import { Row } from '../../shared/controls/controls';
+import { ChoiceChips, Row } from '../../shared/controls/controls';
 import { NumberField } from '../../shared/controls/number-field';
 import { make } from '../../shared/session/editing';
 import { useWindow } from '../../shared/window/window-settings';
@@ -11,25 +11,24 @@ import { SortKeys } from './sort-keys';
 interface RowsPieceProps {
   readonly project: Project;
   readonly list: List;
-  readonly entryCount: number;
 }
 
 /** How rows are placed: one under the other, or so many beside each other; and in which order. */
-export function RowsPiece({ project, list, entryCount }: RowsPieceProps) {
+export function RowsPiece({ project, list }: RowsPieceProps) {
   const device = useWindow((settings) => settings.device);
   const { arrangement } = list;
   const set = (next: Arrangement) => make(edits.arrangeAs(list.id, next));
+  const { edge, gap } = arrangement;
+  const columns = columnsIn(arrangement, device.widthPx);
+  const next =
+    arrangement.kind === 'grid' && typeof arrangement.columns === 'object'
+      ? widthForColumns(columns + 1, { ...arrangement.columns, edge, gap })
+      : undefined;
   return (
     <section aria-label="rows">
       {arrangement.kind === 'grid' && (
         <Row words="columns">
-          <NumberField
-            label="Columns"
-            value={arrangement.columns}
-            min={1}
-            max={50}
-            onChange={(columns) => set({ ...arrangement, columns })}
-          />
+          <ColumnsOf arrangement={arrangement} onSet={set} />
         </Row>
       )}
       <Row words="gap">
@@ -56,14 +55,65 @@ export function RowsPiece({ project, list, entryCount }: RowsPieceProps) {
       </Row>
       <h2 className="mt-4 border-t border-rule pt-3 font-semibold">How wide it comes out</h2>
       <p className="py-1 font-mono" data-testid="sum">
-        {cellSum(device.widthPx, { columns: columnsOf(arrangement), ...arrangement })}
+        {cellSum(device.widthPx, { columns, edge, gap })}
       </p>
       <p className="text-ash">
-        width − edges − gaps, by {arrangement.kind === 'grid' ? 'columns' : 'one column'}
+        width − edges − gaps, by {columns === 1 ? 'one column' : `${columns} columns`}
+        {next !== undefined && `; ${columns + 1} from ${next} px on`}
       </p>
-      <p className="pt-3 text-ash">{entryCount} entries.</p>
       <SortKeys project={project} list={list} />
       <CheckedAt />
     </section>
+  );
+}
+
+interface ColumnsOfProps {
+  readonly arrangement: Extract<Arrangement, { kind: 'grid' }>;
+  readonly onSet: (next: Arrangement) => void;
+}
+
+/** So many, or as many as fit where cells are to be so wide at least. */
+function ColumnsOf({ arrangement, onSet }: ColumnsOfProps) {
+  const widthPx = useWindow((settings) => settings.device.widthPx);
+  const { columns, edge, gap } = arrangement;
+  const now = columnsIn(arrangement, widthPx);
+  const least = Math.floor(cellWidth(widthPx, { columns: now, edge, gap }));
+  return (
+    <span className="flex flex-wrap items-center gap-1.5">
+      <ChoiceChips
+        label="How many columns"
+        options={[
+          { value: 'so many', words: 'so many' },
+          { value: 'as fit', words: 'as many as fit' },
+        ]}
+        chosen={typeof columns === 'number' ? 'so many' : 'as fit'}
+        onChoose={(how) =>
+          onSet({
+            ...arrangement,
+            columns: how === 'so many' ? now : { least: Math.max(20, least) },
+          })
+        }
+      />
+      {typeof columns === 'number' ? (
+        <NumberField
+          label="Columns"
+          value={columns}
+          min={1}
+          max={50}
+          onChange={(next) => onSet({ ...arrangement, columns: next })}
+        />
+      ) : (
+        <>
+          <NumberField
+            label="Least width of a cell"
+            value={columns.least}
+            min={20}
+            max={4_000}
+            onChange={(next) => onSet({ ...arrangement, columns: { least: next } })}
+          />
+          <span className="text-ash">px at least</span>
+        </>
+      )}
+    </span>
   );
 }

@@ -1,15 +1,18 @@
-import type { List } from '../../../core/lists';
+import { grouped } from '../../../core/base';
+import { columnsIn, type List } from '../../../core/lists';
+import type { Frame } from '../../../engine';
 import { type ListPiece, listPieces } from '../../shared/session/route';
+import { useWindow } from '../../shared/window/window-settings';
 
 interface SequenceDrawingProps {
   readonly list: List;
-  readonly entryCount: number;
+  readonly counts: Frame['kindCounts'] | undefined;
   readonly piece: ListPiece;
   readonly onPick: (piece: ListPiece) => void;
 }
 
 /** The arrangement as a drawing of what follows what, whose pieces are pressed to be edited. */
-export function SequenceDrawing({ list, entryCount, piece, onPick }: SequenceDrawingProps) {
+export function SequenceDrawing({ list, counts, piece, onPick }: SequenceDrawingProps) {
   const { arrangement } = list;
   const pieces = listPieces.filter((each) => each !== 'separator' || arrangement.kind === 'list');
   return (
@@ -19,7 +22,7 @@ export function SequenceDrawing({ list, entryCount, piece, onPick }: SequenceDra
           <li key={each}>
             <Piece
               words={each}
-              said={saidOf(list, each, entryCount)}
+              said={saidOf(list, each, counts)}
               isChosen={each === piece}
               onPress={() => onPick(each)}
             />
@@ -50,15 +53,23 @@ function Piece({ words, said, isChosen, onPress }: PieceProps) {
       className={`flex w-full items-center justify-between gap-2 rounded-md border px-2.5 py-0.5 text-start text-sm hover:border-ash aria-pressed:border-woad aria-pressed:outline aria-pressed:outline-woad ${height} ${isThere ? 'border-rule bg-paper' : 'border-dashed border-rule text-ash'}`}
       onClick={onPress}
     >
-      <span className="shrink-0">{isThere ? words : `+ ${words}`}</span>
+      <span className="shrink-0">{isThere ? called(words) : `+ ${called(words)}`}</span>
       <span className="truncate text-xs text-ash">{said}</span>
     </button>
   );
 }
 
+const called = (piece: ListPiece): string =>
+  piece === 'above' || piece === 'below'
+    ? `bar ${piece}`
+    : piece === 'filter'
+      ? 'filter box'
+      : piece;
+
 /** The cells of a line, drawn small, so that a grid is seen to be one. */
 function MoreRows({ arrangement }: Pick<List, 'arrangement'>) {
-  const columns = arrangement.kind === 'grid' ? Math.min(arrangement.columns, 8) : 1;
+  const widthPx = useWindow((settings) => settings.device.widthPx);
+  const columns = Math.min(columnsIn(arrangement, widthPx), 8);
   return (
     <div
       aria-hidden="true"
@@ -73,22 +84,37 @@ function MoreRows({ arrangement }: Pick<List, 'arrangement'>) {
 }
 
 /** What there is to say of a piece in a few words; undefined: the list has none. */
-function saidOf(list: List, piece: ListPiece, entryCount: number): string | undefined {
+function saidOf(
+  list: List,
+  piece: ListPiece,
+  counts: SequenceDrawingProps['counts'],
+): string | undefined {
   const { sections, inserts, header, footer, arrangement } = list;
   switch (piece) {
     case 'row':
-      return `${entryCount.toLocaleString('en')} entries`;
+      return grouped(counts?.row ?? 0);
     case 'header':
       return header && 'scrolls along';
     case 'footer':
       return footer && 'scrolls along';
     case 'heading':
       if (sections === undefined) return undefined;
-      return `${sections.part === undefined ? '' : `${sections.part} of `}${sections.by}${sections.sticks ? ', sticks' : ''}`;
+      return `${grouped(counts?.heading ?? 0)} by ${sections.part === undefined ? '' : `${sections.part} of `}${sections.by}${sections.sticks ? ', sticks' : ''}`;
+    case 'above':
+    case 'below':
+      return list[piece] && 'pinned';
+    case 'filter':
+      return (
+        list.filter && `${list.filter.fields.join(', ')}${list.filter.reveals ? ', reveals' : ''}`
+      );
+    case 'states': {
+      const said = Object.keys(list.states ?? {});
+      return said.length === 0 ? 'as they are' : said.join(', ');
+    }
     case 'footing':
       return sections?.footing && 'ends a section';
     case 'insert':
-      return inserts && `after every ${inserts.every}, from ${inserts.from}`;
+      return inserts && `${grouped(counts?.insert ?? 0)}, after every ${inserts.every}`;
     case 'separator':
       return separatorSaid(arrangement);
   }

@@ -5,9 +5,12 @@ import type { Edit } from '../edit';
 import { editList } from './edit-list';
 
 export function arrangeAs(id: string, arrangement: Arrangement): Edit {
-  const name = arrangement.kind === 'grid' ? `Grid of ${arrangement.columns}` : 'List';
+  const name = arrangement.kind === 'grid' ? `Grid of ${inWords(arrangement.columns)}` : 'List';
   return editList(name, id, (list) => ok({ ...list, arrangement }));
 }
+
+const inWords = (columns: number | { readonly least: number }): string =>
+  typeof columns === 'number' ? String(columns) : `cells from ${columns.least} px`;
 
 /** By what the items of a list are sorted; nothing: they stand as they came. */
 export function sortBy(id: string, order: readonly SortKey[]): Edit {

@@ -1,11 +1,16 @@
 import { failed, ok, type Result } from '../../../base';
-import type { Inserts, List, SectionsOf, Separators } from '../../../lists';
+import type { Inserts, List, ListFilter, ListState, SectionsOf, Separators } from '../../../lists';
 import { type Project, withId } from '../../project';
 import type { Edit } from '../edit';
 import { editList } from './edit-list';
 
 /** Where one template stands beside the rows of a list. */
-export type StandingPlace = 'header' | 'heading' | 'separator' | 'footing' | 'footer';
+export type StandingPlace = End | 'heading' | 'separator' | 'footing';
+
+/** At an end of the whole list: it scrolls along, or stays in sight. */
+const ends = ['header', 'footer', 'above', 'below'] as const;
+type End = (typeof ends)[number];
+const isEnd = (place: StandingPlace): place is End => ends.some((each) => each === place);
 
 /** Items of a list in sections; undefined: in none any more. */
 export function divide(list: string, sections: SectionsOf | undefined): Edit {
@@ -42,13 +47,39 @@ export function stand(list: string, place: StandingPlace, template: string | und
   });
 }
 
+/** What is shown in a state; null: nothing, on purpose; undefined: what the app shows of itself. */
+export function showInState(
+  list: string,
+  state: ListState,
+  template: string | null | undefined,
+): Edit {
+  const name = template === undefined ? `Nothing said of ${state}` : `Set what ${state} shows`;
+  return editList(name, list, ({ states = {}, arrangement, ...own }, project) => {
+    const wrong = unknownIn(project, template ?? undefined);
+    if (wrong !== undefined) return failed(wrong);
+    const { [state]: _, ...others } = states;
+    const next = template === undefined ? others : { ...others, [state]: template };
+    const hasAny = Object.keys(next).length > 0;
+    return ok({ ...own, ...(hasAny && { states: next }), arrangement });
+  });
+}
+
+/** A box above the rows that lets through what has all words in some fields; undefined: none any more. */
+export function filterBy(list: string, filter: ListFilter | undefined): Edit {
+  const name = filter === undefined ? 'No filter box' : `Filter by ${filter.fields.join(', ')}`;
+  return editList(name, list, ({ filter: _, arrangement, ...own }) => {
+    if (filter?.fields.length === 0) return failed('A filter box needs a field to look in.');
+    return ok({ ...own, ...(filter !== undefined && { filter }), arrangement });
+  });
+}
+
 function standing(
   list: List,
   place: StandingPlace,
   template: string | undefined,
 ): Result<List, string> {
   if (place === 'separator') return separated(list, template);
-  if (place === 'header' || place === 'footer') {
+  if (isEnd(place)) {
     const { [place]: _, arrangement, ...rest } = list;
     return ok({ ...rest, ...(template !== undefined && { [place]: template }), arrangement });
   }

@@ -1,0 +1,61 @@
+import type { Bar, RowPlan } from '../core/lists';
+import type { Pictures } from './parts';
+import { bindRow, createRow, type RowView } from './row';
+
+type End = 'above' | 'below';
+
+interface Shown {
+  readonly above: Bar | undefined;
+  readonly below: Bar | undefined;
+  readonly plans: readonly RowPlan[];
+}
+
+interface Standing {
+  readonly kind: string;
+  readonly element: HTMLElement;
+  readonly row: RowView;
+}
+
+/** What stays in sight above and below the rows: in the scrolling box, before and after all that scrolls. */
+export class Bars {
+  private readonly standing = new Map<End, Standing>();
+
+  constructor(private readonly host: HTMLElement) {}
+
+  /** Draws both; gives how much of the box they take, in px. */
+  show(shown: Shown, pictures: Pictures): number {
+    const { above, below } = shown;
+    this.host.style.setProperty('--yc-above', `${above?.heightPx ?? 0}px`);
+    this.draw('above', shown, pictures);
+    this.draw('below', shown, pictures);
+    return (above?.heightPx ?? 0) + (below?.heightPx ?? 0);
+  }
+
+  private draw(end: End, shown: Shown, pictures: Pictures): void {
+    const bar = shown[end];
+    const plan = bar && shown.plans[bar.entry.plan];
+    const kind = plan && JSON.stringify([plan.row, plan.slots, plan.tokens]);
+    let own = this.standing.get(end);
+    if (own !== undefined && own.kind !== kind) {
+      own.element.remove();
+      this.standing.delete(end);
+      own = undefined;
+    }
+    if (bar === undefined || plan === undefined || kind === undefined) return;
+    own ??= this.make(end, plan, kind);
+    own.element.style.height = `${bar.heightPx}px`;
+    bindRow(own.row, bar.entry, pictures);
+  }
+
+  private make(end: End, plan: RowPlan, kind: string): Standing {
+    const row = createRow(plan);
+    const element = document.createElement('div');
+    element.className = `yc-bar yc-bar-${end}`;
+    element.append(row.element);
+    if (end === 'above') this.host.prepend(element);
+    else this.host.append(element);
+    const made = { kind, element, row };
+    this.standing.set(end, made);
+    return made;
+  }
+}

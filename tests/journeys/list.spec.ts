@@ -1,0 +1,174 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { dropFile, expect, test } from './support';
+
+const dyes = ['madder', 'weld', 'woad'];
+const skeins = Array.from({ length: 90 }, (_, at) => ({
+  no: `w-${100 + at}`,
+  called: `Wool ${String(at).padStart(2, '0')}`,
+  dye: dyes[at % 3],
+  grams: 25 + at,
+}));
+
+/** The words of entries in the window, from the top, those of headings that stick where they are seen. */
+const seen = (page: Page, count = 6): Promise<readonly string[]> =>
+  page.locator('.yc-list').evaluate((list, max) => {
+    const top = list.getBoundingClientRect().top;
+    return [...list.querySelectorAll('.yc-row')]
+      .filter((row) => row.closest('.yc-spare') === null)
+      .map((row) => ({ y: row.getBoundingClientRect().top - top, text: row.textContent ?? '' }))
+      .filter(({ y }) => y > -5)
+      .sort((one, other) => one.y - other.y)
+      .slice(0, max)
+      .map(({ text }) => text);
+  }, count);
+
+/** The heading that stands right under the top of the list, or under its bar. */
+const stuck = (page: Page): Promise<string | undefined> =>
+  page.locator('.yc-list').evaluate((list) => {
+    const bar = list.querySelector('.yc-bar-above')?.getBoundingClientRect();
+    const top = bar?.bottom ?? list.getBoundingClientRect().top;
+    const heading = [...list.querySelectorAll('.yc-heading')].find(
+      (each) => Math.abs(each.getBoundingClientRect().top - top) < 1,
+    );
+    return heading?.textContent ?? undefined;
+  });
+
+async function scrollTo(page: Page, top: number): Promise<void> {
+  await page.locator('.yc-list').evaluate((list, to) => {
+    list.scrollTop = to;
+  }, top);
+}
+
+const piece = (page: Page, name: string) =>
+  page.getByRole('list', { name: 'What follows what' }).getByRole('button', { name });
+
+test.describe('the list as an app has it', () => {
+  test.beforeEach(async ({ page }) => {
+    await page.goto('/');
+    await dropFile(page, 'wool.json', JSON.stringify(skeins));
+    await page.locator('.yc-sizer > .yc-row').first().waitFor();
+    await page.getByRole('link', { name: 'List' }).click();
+    await piece(page, '+ heading').click();
+    await page.getByRole('button', { name: 'dye', exact: true }).click();
+    await expect(page.getByText('90 items · 93 entries')).toBeVisible();
+  });
+
+  test('sections stick their heading, fold by press and by key, and stay folded', async ({
+    page,
+  }) => {
+    await expect
+      .poll(() => seen(page, 2))
+      .toEqual(['madder30', expect.stringContaining('Wool 00')]);
+    await scrollTo(page, 300);
+    await expect.poll(() => stuck(page)).toBe('madder30');
+    await page.getByRole('button', { name: 'fold, open at first' }).click();
+    const heading = page.locator('.yc-folds').filter({ hasText: 'madder' });
+    await expect(heading).toHaveAttribute('aria-expanded', 'true');
+    await heading.click();
+    await expect(heading).toHaveAttribute('aria-expanded', 'false');
+    await expect.poll(() => seen(page, 2)).toEqual(['madder30', 'weld30']);
+    await heading.press('Enter');
+    await expect(heading).toHaveAttribute('aria-expanded', 'true');
+    await expect(heading).toBeFocused();
+    await heading.press(' ');
+    await expect.poll(() => seen(page, 2)).toEqual(['madder30', 'weld30']);
+
+    // It is kept over another order, and undo takes back what was set, not what was folded.
+    await page.getByRole('button', { name: 'down', exact: true }).click();
+    await expect.poll(async () => (await seen(page, 1))[0]).toBe('woad30');
+    await page.keyboard.press('Control+z');
+    await expect.poll(() => seen(page, 2)).toEqual(['madder30', 'weld30']);
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+  });
+
+  test('a heading says what comes of all items of its section', async ({ page }) => {
+    await page.getByRole('button', { name: 'open it' }).click();
+    await page
+      .locator('[data-pane=outline], body')
+      .getByText('count', { exact: true })
+      .first()
+      .click();
+    const expression = page.getByRole('textbox', { name: 'Value of text' });
+    await expression.click();
+    await page.keyboard.press('Control+a');
+    await page.keyboard.type('sum(section.items, x => x.grams)');
+    await expect.poll(async () => (await seen(page, 1))[0]).toContain('madder2055');
+  });
+
+  test('inserts, bars, header and footer stand where they are said to', async ({ page }) => {
+    await piece(page, '+ insert').click();
+    await page.getByRole('button', { name: 'Insert after every 6 rows' }).click();
+    await page.getByRole('button', { name: 'each section anew' }).click();
+    await expect(page.getByText('90 items · 108 entries')).toBeVisible();
+    await expect.poll(async () => (await seen(page, 6))[4]).toBe('Write here what is to be said');
+    for (const name of ['bar above', 'header', 'footer']) {
+      await piece(page, `+ ${name}`).click();
+      await page.getByRole('button', { name: /^Template of the/ }).click();
+      await page.getByRole('menuitem', { name: 'A new one' }).click();
+    }
+    await expect(page.getByText('90 items · 110 entries')).toBeVisible();
+    await scrollTo(page, 0);
+    await expect.poll(() => seen(page, 3)).toEqual(['wool', 'wool90', 'madder30']);
+    await scrollTo(page, 100_000);
+    await expect(page.locator('.yc-list')).toContainText('90 in all');
+    await expect.poll(() => stuck(page)).toBe('woad30');
+    for (let step = 0; step < 6; step += 1) await page.keyboard.press('Control+z');
+    await expect(page.getByText('90 items · 90 entries')).toBeVisible();
+  });
+
+  test('a filter box lets through and marks what is typed; states are seen by a press', async ({
+    page,
+  }) => {
+    await piece(page, '+ filter box').click();
+    await page.getByRole('checkbox', { name: 'called' }).check();
+    const box = page.getByRole('searchbox', { name: 'Filter rows' });
+    await box.fill('wool 1');
+    await expect(page.getByText('90 items · 21 entries')).toBeVisible();
+    const marked = () => page.evaluate(() => CSS.highlights.get('yc-found')?.size ?? 0);
+    await expect.poll(marked).toBeGreaterThan(10);
+    await box.fill('zzz');
+    await expect(page.getByText('No row has these words.')).toBeVisible();
+    await box.fill('');
+    await expect(page.getByText('90 items · 93 entries')).toBeVisible();
+    await expect.poll(marked).toBe(0);
+
+    await piece(page, 'states').click();
+    await page.getByRole('button', { name: 'See the list loading' }).click();
+    await expect(page.locator('.yc-skeleton')).toHaveCount(12);
+    await expect(page).toHaveURL(/state=loading/);
+    await page.reload();
+    await expect(page.locator('.yc-skeleton')).toHaveCount(12);
+    await page.getByRole('button', { name: 'State: loading' }).click();
+    await page.getByRole('menuitem', { name: 'as it is' }).click();
+    await expect(page.getByText('90 items · 93 entries')).toBeVisible();
+  });
+});
+
+test('a grid of as many columns as fit says its sum, and is as it says', async ({ page }) => {
+  await page.goto('/');
+  await dropFile(page, 'wool.json', JSON.stringify(skeins));
+  await page.locator('.yc-sizer > .yc-row').first().waitFor();
+  await page.getByRole('link', { name: 'List' }).click();
+  await page.getByRole('button', { name: 'grid', exact: true }).click();
+  await page.getByRole('button', { name: 'as many as fit' }).click();
+  const least = page.getByRole('spinbutton', { name: 'Least width of a cell' });
+  await least.fill('100');
+  await expect(page.getByTestId('sum')).toHaveText('(360 − 2 × 12 − 2 × 8) ÷ 3 = 106.67 px');
+  await expect(page.getByText('3 columns; 4 from 448 px on')).toBeVisible();
+  // Chromium keeps lengths in 1/64 px.
+  const farthest = (widthPx: number) =>
+    page
+      .locator('.yc-sizer > .yc-row:not(.yc-spare)')
+      .evaluateAll(
+        (rows, wanted) =>
+          Math.max(...rows.map((row) => Math.abs(row.getBoundingClientRect().width - wanted))),
+        widthPx,
+      );
+  await expect.poll(() => farthest(320 / 3)).toBeLessThan(1 / 32);
+  await page.getByRole('button', { name: /^Device:/ }).click();
+  await page.getByRole('menuitem', { name: /^small tablet/ }).click();
+  await expect(page.getByTestId('sum')).toHaveText('(600 − 2 × 12 − 4 × 8) ÷ 5 = 108.8 px');
+  await expect.poll(() => farthest(108.8)).toBeLessThan(1 / 32);
+});
