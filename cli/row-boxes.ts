@@ -1,6 +1,13 @@
 import type { TextDirection } from '../src/core/base';
 import { cellWidth, isCut, placed, shownLines } from '../src/core/layout';
-import { columnsIn, type Entry, type List, RowBoxes, type RowPlan } from '../src/core/lists';
+import {
+  columnsIn,
+  type Entry,
+  type List,
+  RowBoxes,
+  type RowPlan,
+  spanningPlans,
+} from '../src/core/lists';
 import { cutRuns, type Measures, type RowBox } from '../src/engine';
 
 /** Where a list stands. */
@@ -27,7 +34,9 @@ export interface PartBox {
 export function boxesFinder({ widthPx, direction, ...place }: ListPlace, measures: Measures) {
   return async (list: List, plan: RowPlan, entry: Entry): Promise<readonly PartBox[]> => {
     const { edge, gap } = list.arrangement;
-    const columns = entry.kind === 'row' ? columnsIn(list.arrangement, widthPx) : 1;
+    const isCell =
+      entry.kind === 'row' && spanningPlans(list.arrangement, [plan.template])?.[0] !== 1;
+    const columns = isCell ? columnsIn(list.arrangement, widthPx) : 1;
     const boxes = new RowBoxes(plan, place);
     boxes.fill(entry.values);
     const measured = () =>

@@ -508,11 +508,11 @@ async function memory() {
   });
 }
 
-/** A stream's change, by the same code as in the worker: until the rows are there. */
-async function changes() {
+/** What a file of the benchmark prints, run by itself. */
+async function measuredIn(name) {
   const { outputFiles } = await build({
     absWorkingDir: root,
-    entryPoints: ['tests/bench/changes.ts'],
+    entryPoints: [`tests/bench/${name}.ts`],
     bundle: true,
     write: false,
     platform: 'node',
@@ -521,13 +521,39 @@ async function changes() {
     external: ['sql.js', 'json-p3'],
     logLevel: 'warning',
   });
-  const file = join(root, '.cache/bench-changes.mjs');
+  const file = join(root, `.cache/bench-${name}.mjs`);
   mkdirSync(join(root, '.cache'), { recursive: true });
   writeFileSync(file, outputFiles[0].contents);
   const { stdout } = spawnSync(process.execPath, [file, String(itemCount)], { encoding: 'utf8' });
-  const { one, batch, anew } = JSON.parse(stdout);
+  return JSON.parse(stdout);
+}
+
+/** A stream's change, by the same code as in the worker: until the rows are there. */
+async function changes() {
+  const { one, batch, anew } = await measuredIn('changes');
   noteTime('a stream changes one item, five computed properties', one, 5);
   note('… a thousand of them at once', 'reading the items anew', batch, anew, 0.1);
+}
+
+/** Lists as they are arranged. */
+async function lists() {
+  const { sorts, folded, arranged, sections } = await measuredIn('lists');
+  noteTime('folding 100,000 of 200,000 rows, inserts among them', folded, 16);
+  note(
+    'a million rows in sections, with inserts',
+    'putting them in sections',
+    arranged,
+    sections,
+    1.5,
+  );
+  for (const { kind, ours, collator } of sorts)
+    note(
+      `sorting 100,000 texts, ${kind === 'words' ? 'words' : 'words and numbers'}`,
+      'Intl.Collator for each comparison',
+      ours,
+      collator,
+      0.2,
+    );
 }
 
 /** CPU time of finished children of this process, in ms (Linux: proc(5), cutime and cstime). */
@@ -566,6 +592,7 @@ await benchHeights(itemCount, median, note);
 await inTheApplication();
 await memory();
 await changes();
+await lists();
 await benchValues(itemCount, note, noteTime);
 commandLineStart();
 

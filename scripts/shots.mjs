@@ -33,7 +33,7 @@ const views = [
   { name: 'styles', path: '/p/thrumwick/templates?panel=styles&style=title', scheme: 'light' },
   { name: 'colours', path: '/p/thrumwick/templates?panel=colours', scheme: 'dark' },
   { name: 'choices', path: '/p/thrumwick/choices', scheme: 'light' },
-  { name: 'list', path: '/p/thrumwick/list', scheme: 'light', press: 'grid' },
+  { name: 'list', path: '/p/thrumwick/list?list=whole-shop&piece=insert', scheme: 'light' },
   {
     name: 'beside',
     path: '/p/thrumwick/templates?part=name&beside=narrow-phone&beside-list=shop-window',

@@ -3,7 +3,14 @@
 const label = (id, text, style, more = {}) => ({ part: 'label', id, text, style, ...more });
 const shares = { width: { share: 1 } };
 const row = (children, more = {}) => ({
-  ...{ part: 'stack', id: 'row', direction: 'across', gap: 12, align: 'centre', width: { share: 1 } },
+  ...{
+    part: 'stack',
+    id: 'row',
+    direction: 'across',
+    gap: 12,
+    align: 'centre',
+    width: { share: 1 },
+  },
   padding: { start: 16, end: 16, top: 6, bottom: 6 },
   ...more,
   children,
@@ -24,7 +31,14 @@ export const templates = [
   },
   {
     ...{ id: 'shop-header', name: 'header', type: 'skein' },
-    row: row([label('count', { expr: '`${section.count} things to take home or to learn`' }, 'small', shares)]),
+    row: row([
+      label(
+        'count',
+        { expr: '`${section.count} things to take home or to learn`' },
+        'small',
+        shares,
+      ),
+    ]),
   },
   {
     ...{ id: 'kind-heading', name: 'heading of a kind', type: 'skein' },
@@ -95,7 +109,12 @@ export const list = {
   inserts: { from: 3, every: 6, inEachSection: true, template: 'notice-line', source: 'notices' },
   header: 'shop-header',
   above: 'shop-bar',
-  states: { empty: 'shop-empty', filtered: 'shop-filtered', failed: 'shop-failed', end: 'shop-end' },
+  states: {
+    empty: 'shop-empty',
+    filtered: 'shop-filtered',
+    failed: 'shop-failed',
+    end: 'shop-end',
+  },
   filter: { fields: ['name', 'teacher', 'material'] },
   arrangement: { kind: 'list', gap: 0, edge: 0, separators: { inset: 16, thickness: 1 } },
 };

@@ -2,14 +2,18 @@ import type { Entry, RowPlan, Sequence } from '../core/lists';
 import { cssColour } from './parts';
 import type { PooledRow } from './pool';
 
-/** How lines between rows are drawn; of a colour that nobody knows, as all lines. */
-export function drawSeparators(
-  { style }: HTMLElement,
+/** How lines between rows are drawn, of a colour that nobody knows as all lines; and how high cells are. */
+export function drawArrangement(
+  { style, classList }: HTMLElement,
   {
     sequence: { arrangement },
     plans,
   }: { readonly sequence: Sequence; readonly plans: readonly RowPlan[] },
 ): void {
+  classList.toggle(
+    'yc-own-heights',
+    arrangement.kind === 'grid' && arrangement.ownHeights === true,
+  );
   const said = arrangement.kind === 'list' ? arrangement.separators : false;
   const { inset, thickness, colour } = typeof said === 'object' ? said : {};
   style.setProperty('--yc-inset', inset === undefined ? '' : `${inset}px`);

@@ -1,10 +1,9 @@
 import type { TextDirection } from '../core/base';
-import { cellWidth } from '../core/layout';
 import type { Bar, Entry, KnownSequence, RowPlace, RowPlan, Sequence } from '../core/lists';
 import { knownId } from '../core/templates';
 import { Bars } from './bars';
 import { type AskedRange, Entries } from './entries';
-import { drawSeparators, showKind } from './entry-marks';
+import { drawArrangement, showKind } from './entry-marks';
 import { FoundWords } from './found-words';
 import { HeadingPlaces } from './headings';
 import type { Pictures } from './parts';
@@ -13,8 +12,9 @@ import { type Kinds, resizedKinds, resizeRow } from './resize';
 import { bindRow } from './row';
 import { ScrollSpeed } from './scroll-speed';
 import { Scroller } from './scroller';
+import { SectionIndex } from './section-index';
 import { type Eye, offsetOf, rowLookedAt, type Seen, seenIn } from './seen';
-import { isSamePlaces, linesOf, noLines } from './sequence-lines';
+import { cellIn, isSamePlaces, linesOf, noLines } from './sequence-lines';
 
 /** The page may be late by a tenth of a second at the speed of reading: so much is drawn ahead. */
 const overscanPx = 400;
@@ -76,6 +76,7 @@ export class ListView {
   private readonly scroller: Scroller;
   private readonly pool: Pool;
   private readonly bars: Bars;
+  private readonly index: SectionIndex;
   /** How much of the box its bars take. */
   private barsPx = 0;
   private readonly cache: Entries;
@@ -112,6 +113,7 @@ export class ListView {
     this.scroller = new Scroller(host, this.sizer);
     this.pool = new Pool(this.sizer);
     this.bars = new Bars(host);
+    this.index = new SectionIndex(host, (heading) => this.goToHeading(heading));
     this.cache = new Entries({
       entries: (version, range) => this.ports.entries(version, range),
       came: () => {
@@ -157,7 +159,7 @@ export class ListView {
     this.cache.put(shown.entriesFrom, shown.entries);
     if (shown.over !== undefined) this.cache.put(shown.over.at, [shown.over.entry]);
     this.kinds = kinds;
-    drawSeparators(this.sizer, shown);
+    drawArrangement(this.sizer, shown);
     this.takeBars(shown);
     if (!isPlaced) this.takeLines(sequence, seen);
     if (pastPx !== undefined && shown.kept !== undefined)
@@ -167,8 +169,15 @@ export class ListView {
       this.goTo({ line, offsetPx: foldedAt.pastPx });
       this.foldedAt = undefined;
     }
+    this.index.show(this.shown.sequence.lines?.names, this.heightPx);
     this.followItems(before);
     this.draw();
+  }
+
+  private goToHeading(heading: number): void {
+    this.scroller.scrollTo(this.lines.topPx(this.lines.of(this.headings.entryOf(heading))));
+    this.draw();
+    this.ports.scrolled?.();
   }
 
   private takeBars(shown: Shown): void {
@@ -438,12 +447,11 @@ export class ListView {
   private position(row: PooledRow, index: number): void {
     if (this.shown === undefined) return;
     const { arrangement, entryCount } = this.shown.sequence;
-    const { edge, gap } = arrangement;
     const line = this.lines.of(index);
-    const width = cellWidth(this.widthPx, { columns: this.lines.columnsOf(line), edge, gap });
-    const start = edge + (index - this.lines.firstOf(line)) * (width + gap);
-    const isRtl = this.ports.direction?.() === 'rtl';
-    const x = isRtl ? this.widthPx - start - width : start;
+    const { x, width } = cellIn(this.lines, index, {
+      ...{ arrangement, widthPx: this.widthPx },
+      isRtl: this.ports.direction?.() === 'rtl',
+    });
     const y = this.scroller.near(this.lines.topPx(line));
     const height = this.lines.heightPxOf(line);
     const trackHeight = row.role === 'heading' ? this.trackHeight(index, y, height) : undefined;
@@ -476,6 +484,7 @@ export class ListView {
     this.widthPx = this.host.clientWidth;
     this.heightPx = this.host.clientHeight - this.barsPx;
     this.scroller.setHeight(this.heightPx);
+    this.index.show(this.shown?.sequence.lines?.names, this.heightPx);
   }
 
   private layOut(): void {

@@ -83,6 +83,82 @@ test.describe('the list as an app has it', () => {
     expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
   });
 
+  test('an index at the side leads to each section, by press and by key', async ({ page }) => {
+    await page.getByRole('button', { name: 'A field: field' }).click();
+    await page.getByRole('menuitem', { name: 'grams' }).click();
+    await page.getByRole('checkbox', { name: 'an index of them at the side' }).check();
+    const marks = page.getByRole('toolbar', { name: 'Sections' }).getByRole('button');
+    await expect.poll(() => marks.count()).toBeGreaterThan(20);
+    const [first, last] = [marks.first(), marks.last()];
+    await expect(first).toHaveText('25');
+    await expect(last).toHaveText('114');
+    const middle = marks.nth(12);
+    const name = await middle.textContent();
+    await middle.click();
+    await expect.poll(() => stuck(page)).toBe(`${name}1`);
+    await first.click();
+    await expect.poll(() => stuck(page)).toBe('251');
+    await first.press('ArrowDown');
+    const second = await marks.nth(1).textContent();
+    await expect(marks.nth(1)).toBeFocused();
+    await expect.poll(() => stuck(page)).toBe(`${second}1`);
+  });
+
+  test('settings that change ten times a second leave no row stale', async ({ page }) => {
+    await page.getByRole('button', { name: 'fold, open at first' }).click();
+    await piece(page, '+ insert').click();
+    await page.getByRole('button', { name: 'Insert after every 6 rows' }).click();
+    await piece(page, '+ filter box').click();
+    await page.getByRole('checkbox', { name: 'called' }).check();
+    const box = page.getByRole('searchbox', { name: 'Filter rows' });
+    const words = ['wool', 'wool 3', '', 'zzz', '7', 'wool 5', ''];
+    const edge = page.getByRole('separator', { name: 'Width of the device' });
+    // Without waiting for what the former ones gave.
+    const foldOne = (which: string) =>
+      page
+        .locator('.yc-list')
+        .evaluateAll(
+          (lists, selector) =>
+            lists[0]?.querySelector<HTMLElement>(`.yc-track:not(.yc-spare) ${selector}`)?.click(),
+          which,
+        );
+    for (let at = 0; at < 28; at += 1) {
+      await box.fill(words[at % words.length] ?? '');
+      if (at % 3 === 0) await edge.press(at % 2 === 0 ? 'ArrowLeft' : 'ArrowRight');
+      if (at % 4 === 0) await foldOne('.yc-folds');
+      await page.locator('.yc-list').evaluateAll(
+        (lists, top) => {
+          for (const list of lists) list.scrollTop = top;
+        },
+        (at * 137) % 2_000,
+      );
+    }
+    await box.fill('wool');
+    await expect(async () => {
+      await foldOne('.yc-folds[aria-expanded=false]');
+      await expect(page.getByText('90 items · 108 entries')).toBeVisible({ timeout: 300 });
+    }).toPass();
+    await scrollTo(page, 900);
+    await page.waitForTimeout(500);
+    const rows = () =>
+      page.locator('.yc-list').evaluate((list) =>
+        [...list.querySelectorAll('.yc-row')]
+          .filter((row) => row.closest('.yc-spare') === null)
+          .map((row) => {
+            const { top, height, width } = row.getBoundingClientRect();
+            return [Math.round(top * 64), height, width, row.outerHTML];
+          })
+          .sort(([one], [other]) => Number(one) - Number(other)),
+      );
+    const before = await rows();
+    await page.reload();
+    await page.locator('.yc-sizer > .yc-row').first().waitFor();
+    await box.fill('wool');
+    await expect(page.getByText('90 items · 108 entries')).toBeVisible();
+    await scrollTo(page, 900);
+    await expect.poll(rows).toEqual(before);
+  });
+
   test('a heading says what comes of all items of its section', async ({ page }) => {
     await page.getByRole('button', { name: 'open it' }).click();
     await page

@@ -168,6 +168,8 @@ export interface Entry {
 export interface Headings {
   readonly headings: Int32Array;
   readonly ends: Int32Array;
+  /** What each is called; undefined: the list has no index of them. */
+  readonly names?: readonly (string | undefined)[] | undefined;
 }
 
 /** What stays in sight above or below all that scrolls. */

@@ -43,6 +43,7 @@ export {
   type List,
   type SectionsOf,
   type Separators,
+  spanningPlans,
 } from './list';
 export { placesOf, type SortColumn, type SortKey, sortedBy } from './order/sort';
 export { RowBoxes, type RowPlace } from './row-boxes';

@@ -33,6 +33,10 @@ export type Arrangement =
       readonly kind: 'grid';
       /** How many; as many as fit, where cells are to be so wide at least, in px. */
       readonly columns: number | { readonly least: number };
+      /** Ids of templates whose cells have a line for themselves. */
+      readonly spans?: readonly string[];
+      /** Each cell is as high as its content, not as its line. */
+      readonly ownHeights?: true;
       readonly gap: number;
       readonly edge: number;
     };
@@ -104,4 +108,15 @@ export function columnsIn(arrangement: Arrangement, widthPx: number): number {
   return typeof columns === 'number'
     ? columns
     : columnsThatFit(widthPx, { ...arrangement, ...columns });
+}
+
+/** For each template, 1 where its cells have a line for themselves; undefined: those of none. */
+export function spanningPlans(
+  arrangement: Arrangement,
+  templates: readonly string[],
+): Uint8Array | undefined {
+  const spans = arrangement.kind === 'grid' ? (arrangement.spans ?? []) : [];
+  return spans.length === 0
+    ? undefined
+    : Uint8Array.from(templates, (template) => Number(spans.includes(template)));
 }

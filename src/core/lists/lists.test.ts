@@ -58,7 +58,7 @@ describe('the sequence', () => {
         const table = linesOf(
           arranged,
           { ofPlans: Int32Array.from(heights), ofEntries: undefined },
-          columnCount,
+          { columnCount },
         );
         const planOf = (type: number) => planOfChoice[type] ?? -1;
         const kept = all.flatMap((type, item) =>

@@ -16,6 +16,7 @@ import {
   type SectionTable,
   type Separators,
   type Space,
+  spanningPlans,
   standingTemplates,
 } from '../../core/lists';
 import { picturesHave } from '../../core/pictures';
@@ -126,6 +127,8 @@ export class View {
         ...{ choices, order, planOfChoice, planHeights, table, standing, isFolded },
         ...{ wished: isWhole ? undefined : wished, kept },
         heightsOf: takeShown,
+        spanning: spanningPlans(arrangement, planIds),
+        hasIndex: list.sections?.hasIndex === true,
         columnCount: columnsIn(arrangement, this.box?.widthPx ?? usualWidthPx),
       });
     this.arrangeLines();
@@ -321,6 +324,8 @@ export class View {
     if (project === undefined || source === undefined) return { templates: [], findings: [] };
     const items = this.of.items();
     const { templates } = this;
+    const list = this.of.list();
+    const standing = new Set(list === undefined ? [] : standingTemplates(list));
     const surveys = yield* surveyTemplates({
       templates,
       arranged: this.sequence.arranged,
@@ -334,7 +339,12 @@ export class View {
     return {
       templates: surveys,
       findings: [
-        ...oddBindings(surveys, templates, items),
+        // Two sections may well say the same: what stands beside rows is few.
+        ...oddBindings(
+          surveys.filter(({ template }) => !standing.has(template)),
+          templates,
+          items,
+        ),
         ...unfitValues(surveys),
         ...missingPictures(surveys),
         ...surveys.flatMap(({ contrast }) => contrast),
@@ -383,7 +393,11 @@ export class View {
 
   private rowValues(): RowValues {
     const { arranged } = this.shown;
-    return { arranged, plans: this.plans, valuesAt: (entry) => this.valuesAt(entry) };
+    const { plans } = this;
+    const { arrangement = noArrangement } = this.of.list() ?? {};
+    const templates = plans.map(({ template }) => template);
+    const spanning = spanningPlans(arrangement, templates);
+    return { arranged, plans, spanning, valuesAt: (entry) => this.valuesAt(entry) };
   }
 
   /** What boxes hang on besides their rows; undefined: nobody has said how wide the list is. */

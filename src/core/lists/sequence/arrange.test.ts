@@ -163,10 +163,12 @@ test('inserts come after exactly the rows that are said, whatever is folded, wit
 
 test('rows stand beside each other in a grid, all other entries alone in their line', () => {
   fc.assert(
-    fc.property(lists, fc.integer({ min: 1, max: 5 }), ({ arranging }, columnCount) => {
+    fc.property(lists, fc.integer({ min: 1, max: 5 }), fc.boolean(), (made, columnCount, spans) => {
+      const { arranging } = made;
+      const spanning = spans ? Uint8Array.of(0, 1) : undefined;
       const arranged = arrange(arranging);
       const ofPlans = Int32Array.from({ length: 10 }, (_, plan) => 10 + plan);
-      const lines = linesOf(arranged, { ofPlans, ofEntries: undefined }, columnCount);
+      const lines = linesOf(arranged, { ofPlans, ofEntries: undefined }, { columnCount, spanning });
       let entry = 0;
       lines.firsts.forEach((first, line) => {
         expect(first).toBe(entry);
@@ -174,11 +176,13 @@ test('rows stand beside each other in a grid, all other entries alone in their l
         const kinds = arranged.kinds.subarray(first, next);
         expect(kinds.length).toBeLessThanOrEqual(lines.columns[line] ?? 0);
         if (kinds.length > 1) expect(kinds.every((kind) => kind === 0)).toBe(true);
-        expect(lines.columns[line]).toBe(kinds[0] === 0 ? columnCount : 1);
+        const isCell = (entry: number) =>
+          arranged.kinds[entry] === 0 && spanning?.[arranged.plans[entry] ?? 0] !== 1;
+        expect(lines.columns[line]).toBe(isCell(first) ? columnCount : 1);
         const heights = [...arranged.plans.subarray(first, next)].map((plan) => 10 + plan);
         expect(lines.heights[line]).toBe(Math.max(...heights));
         // A line that is not full is the last of its run.
-        const isRunOn = arranged.kinds[next] === 0 && kinds[0] === 0;
+        const isRunOn = next < arranged.kinds.length && isCell(next) && isCell(first);
         if (isRunOn) expect(kinds.length).toBe(columnCount);
         entry = next;
       });

@@ -9,11 +9,18 @@ export interface EntryHeights {
   readonly ofEntries: Int32Array | undefined;
 }
 
+/** How rows stand beside each other. */
+export interface Cells {
+  readonly columnCount: number;
+  /** 1 for each plan whose rows have a line for themselves; undefined: those of none. */
+  readonly spanning?: Uint8Array | undefined;
+}
+
 /** Entries in lines: rows in so many columns, all others by themselves; a line is as high as its highest entry. */
 export function linesOf(
   { kinds, plans }: Arranged,
   { ofPlans, ofEntries }: EntryHeights,
-  columnCount: number,
+  { columnCount, spanning }: Cells,
 ): LineTable {
   const firsts = new Int32Array(plans.length);
   const columns = new Uint8Array(plans.length);
@@ -21,7 +28,7 @@ export function linesOf(
   let line = -1;
   let left = 0;
   for (let entry = 0; entry < plans.length; entry += 1) {
-    const spans = spansLine(kinds[entry] ?? 0);
+    const spans = spansLine(kinds[entry] ?? 0) || spanning?.[plans[entry] ?? 0] === 1;
     if (spans || left === 0) {
       line += 1;
       firsts[line] = entry;

@@ -146,6 +146,8 @@ const arrangement: Shape<Arrangement> = byMember<Arrangement>('kind', {
       number: number({ isInteger: true, min: 1, max: 50 }),
       record: record<{ readonly least: number }>({ least: number({ min: 20, max: 4_000 }) }),
     }),
+    spans: optional(list(id(), { max: 200 })),
+    ownHeights: optional(oneOf([true])),
   }),
 });
 

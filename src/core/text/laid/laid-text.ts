@@ -98,7 +98,9 @@ function shortened(
 ): readonly LoosePiece[] {
   if (font === undefined) return pieces;
   const paragraph = { text: ellipsis, ends: [ellipsis.length] };
-  const sign = piecesOf(drawableOf(paragraph, [font], direction), { start: 0, end: 1 });
+  // Chromium gives it no spacing of letters.
+  const own = { ...font, spacingPx: 0 };
+  const sign = piecesOf(drawableOf(paragraph, [own], direction), { start: 0, end: 1 });
   const kept = fitting(pieces, availablePx - widthOfPieces(sign), direction);
   return direction === 'rtl' ? [...sign, ...kept] : [...kept, ...sign];
 }

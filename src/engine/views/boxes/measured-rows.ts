@@ -53,9 +53,17 @@ export interface EntryWidths {
 export interface RowValues {
   readonly arranged: Pick<Arranged, 'kinds' | 'items' | 'plans'>;
   readonly plans: readonly RowPlan[];
+  /** 1 for each plan whose rows have a line for themselves; undefined: those of none. */
+  readonly spanning?: Uint8Array | undefined;
   /** Finished values of an entry. */
   readonly valuesAt: (entry: number) => readonly EntryValue[];
 }
+
+/** Whether an entry has a line for itself. */
+export const hasLine = (
+  { arranged: { kinds, plans }, spanning }: Pick<RowValues, 'arranged' | 'spanning'>,
+  entry: number,
+): boolean => spansLine(kinds[entry] ?? 0) || spanning?.[plans[entry] ?? 0] === 1;
 
 /** Numbers of words that are kept of all rows together: 16 MB. */
 const maxKept = 4_000_000;
@@ -134,7 +142,7 @@ export class MeasuredRows {
   }
 
   private widthOf(entry: number, { cellPx, linePx }: EntryWidths): number {
-    return spansLine(this.rows.arranged.kinds[entry] ?? 0) ? linePx : cellPx;
+    return hasLine(this.rows, entry) ? linePx : cellPx;
   }
 
   /** Tells whether others should have a turn now; a pass asks it for each row. */

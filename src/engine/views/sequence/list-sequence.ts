@@ -3,6 +3,7 @@ import {
   type Arranged,
   type Arrangement,
   arrange,
+  type Headings,
   hidesRows,
   inSections,
   type KnownSequence,
@@ -58,6 +59,9 @@ interface SequenceOf {
   /** The heights of entries that hang on their texts, for the sequence that is arranged by now. */
   readonly heightsOf: (arranged: Arranged) => RowHeights | undefined;
   readonly columnCount: number;
+  /** 1 for each plan whose rows have a line for themselves; undefined: those of none. */
+  readonly spanning: Uint8Array | undefined;
+  readonly hasIndex: boolean;
 }
 
 /** The entries of a list in their lines. Most edits change words alone: then they stay as they are. */
@@ -67,6 +71,8 @@ export class ListSequence {
   private planOfItem: Int16Array = noItems;
   state: ListState = 'empty';
   counts = kindCounts(nothing);
+  /** Of its sections, where there is an index of them. */
+  private names: SectionTable['names'] | undefined;
   private lines = noLines;
   private id = 0;
   private heightsId = 0;
@@ -93,13 +99,14 @@ export class ListSequence {
 
   arrange(of: SequenceOf): void {
     this.takeEntries(of);
-    const { planHeights, heightsOf, columnCount: columns } = of;
-    const ofLines = [this.arranged, columns];
+    const { planHeights, heightsOf, columnCount, spanning } = of;
+    this.names = of.hasIndex ? of.table?.names : undefined;
+    const ofLines = [this.arranged, columnCount, spanning?.join(''), this.names];
     const own = heightsOf(this.arranged);
-    const ofHeights = [this.arranged, columns, planHeights.join(), own, own?.changeCount];
+    const ofHeights = [...ofLines, planHeights.join(), own, own?.changeCount];
     if (isSame(ofHeights, this.ofHeights)) return;
     const heights = { ofPlans: planHeights, ofEntries: own?.units };
-    const lines = linesOf(this.arranged, heights, columns);
+    const lines = linesOf(this.arranged, heights, { columnCount, spanning });
     if (isSame(ofLines, this.ofLines)) this.takeHeights(lines, ofHeights);
     else {
       this.takeLines(lines, ofLines);
@@ -156,9 +163,17 @@ export class ListSequence {
       entryCount: this.count,
       lines: areLinesKnown
         ? undefined
-        : { firsts: firsts.slice(), columns: columns.slice(), ...headingsIn(this.arranged) },
+        : { firsts: firsts.slice(), columns: columns.slice(), ...this.headings() },
       heights: known?.heightsId === heightsId ? undefined : heights.slice(),
     };
+  }
+
+  private headings(): Headings {
+    const places = headingsIn(this.arranged);
+    const { names } = this;
+    if (names === undefined) return places;
+    const own = Array.from(places.headings, (entry) => names[this.arranged.sections[entry] ?? -1]);
+    return { ...places, names: own };
   }
 
   /** Where an item stands; -1: it is left out. Where all stand is found once for a sequence. */

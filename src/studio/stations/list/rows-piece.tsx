@@ -1,11 +1,18 @@
 import { cellSum, cellWidth, widthForColumns } from '../../../core/layout';
-import { type Arrangement, columnsIn, type List } from '../../../core/lists';
+import {
+  type Arrangement,
+  allChosen,
+  columnsIn,
+  type List,
+  templatesIn,
+} from '../../../core/lists';
 import { edits, type Project } from '../../../core/project';
 import { ChoiceChips, Row } from '../../shared/controls/controls';
 import { NumberField } from '../../shared/controls/number-field';
 import { make } from '../../shared/session/editing';
 import { useWindow } from '../../shared/window/window-settings';
 import { CheckedAt } from './checked-at';
+import { Check } from './sections-piece';
 import { SortKeys } from './sort-keys';
 
 interface RowsPieceProps {
@@ -27,9 +34,14 @@ export function RowsPiece({ project, list }: RowsPieceProps) {
   return (
     <section aria-label="rows">
       {arrangement.kind === 'grid' && (
-        <Row words="columns">
-          <ColumnsOf arrangement={arrangement} onSet={set} />
-        </Row>
+        <>
+          <Row words="columns">
+            <ColumnsOf arrangement={arrangement} onSet={set} />
+          </Row>
+          <Row words="cells">
+            <CellsOf {...{ project, list, arrangement }} onSet={set} />
+          </Row>
+        </>
       )}
       <Row words="gap">
         <NumberField
@@ -115,5 +127,48 @@ function ColumnsOf({ arrangement, onSet }: ColumnsOfProps) {
         </>
       )}
     </span>
+  );
+}
+
+/** How high cells are, and which have a line for themselves. */
+function CellsOf({ project, list, arrangement, onSet }: ColumnsOfProps & RowsPieceProps) {
+  const { spans = [], ownHeights: _, ...equal } = arrangement;
+  const chosen = new Set(allChosen(list).flatMap(templatesIn));
+  const turn = (id: string, isOn: boolean) => {
+    const next = isOn ? [...spans, id] : spans.filter((each) => each !== id);
+    const { spans: __, ...none } = arrangement;
+    onSet(next.length === 0 ? none : { ...arrangement, spans: next });
+  };
+  return (
+    <div className="flex flex-col gap-1">
+      <ChoiceChips
+        label="Heights of a line"
+        options={[
+          { value: 'equal', words: 'as high as their line' },
+          { value: 'own', words: 'each its own height' },
+        ]}
+        chosen={arrangement.ownHeights ? 'own' : 'equal'}
+        onChoose={(how) =>
+          onSet(
+            how === 'own'
+              ? { ...arrangement, ownHeights: true }
+              : { ...equal, ...(spans.length > 0 && { spans }) },
+          )
+        }
+      />
+      <fieldset aria-label="Across all columns" className="flex flex-wrap gap-x-4">
+        <span className="text-ash">across all columns:</span>
+        {project.templates
+          .filter(({ id }) => chosen.has(id))
+          .map(({ id }) => (
+            <Check
+              key={id}
+              words={id}
+              isOn={spans.includes(id)}
+              onChange={(isOn) => turn(id, isOn)}
+            />
+          ))}
+      </fieldset>
+    </div>
   );
 }

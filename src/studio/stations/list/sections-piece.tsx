@@ -170,9 +170,8 @@ function Switches({
   readonly sections: SectionsOf;
   readonly onSet: (next: SectionsOf) => void;
 }) {
-  const { sticks: _, folds: __, showsEmpty: ___, ...rest } = sections;
-  const { sticks, folds, showsEmpty } = sections;
-  const base = { ...rest, ...(sticks && { sticks }), ...(showsEmpty && { showsEmpty }) };
+  const { folds, ...base } = sections;
+  const { sticks, showsEmpty, hasIndex } = sections;
   return (
     <div className="flex flex-col gap-1">
       <Check
@@ -184,6 +183,11 @@ function Switches({
         words="sections without rows are shown"
         isOn={showsEmpty === true}
         onChange={(isOn) => onSet(without({ ...sections, showsEmpty: true }, 'showsEmpty', isOn))}
+      />
+      <Check
+        words="an index of them at the side"
+        isOn={hasIndex === true}
+        onChange={(isOn) => onSet(without({ ...sections, hasIndex: true }, 'hasIndex', isOn))}
       />
       <div className="flex items-center gap-2 pt-1">
         <span className="text-ash">rows</span>
@@ -202,7 +206,11 @@ function Switches({
   );
 }
 
-function without(sections: SectionsOf, name: 'sticks' | 'showsEmpty', isOn: boolean): SectionsOf {
+function without(
+  sections: SectionsOf,
+  name: 'sticks' | 'showsEmpty' | 'hasIndex',
+  isOn: boolean,
+): SectionsOf {
   const { [name]: _, ...rest } = sections;
   return isOn ? sections : rest;
 }
