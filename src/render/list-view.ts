@@ -1,20 +1,23 @@
 import type { TextDirection } from '../core/base';
 import type { Bar, Entry, KnownSequence, RowPlace, RowPlan, Sequence } from '../core/lists';
-import { knownId } from '../core/templates';
-import { Bars } from './bars';
 import { type AskedRange, Entries } from './entries';
-import { drawArrangement, showKind } from './entry-marks';
-import { FoundWords } from './found-words';
-import { HeadingPlaces } from './headings';
 import type { Pictures } from './parts';
 import { identityOf, Pool, type PooledRow, place, roleOf } from './pool';
+import { type PressedEntry, Presses } from './presses';
 import { type Kinds, resizedKinds, resizeRow } from './resize';
 import { bindRow } from './row';
 import { ScrollSpeed } from './scroll-speed';
 import { Scroller } from './scroller';
-import { SectionIndex } from './section-index';
 import { type Eye, offsetOf, rowLookedAt, type Seen, seenIn } from './seen';
 import { cellIn, isSamePlaces, linesOf, noLines } from './sequence-lines';
+import {
+  Bars,
+  drawArrangement,
+  FoundWords,
+  HeadingPlaces,
+  SectionIndex,
+  showKind,
+} from './standing';
 
 /** The page may be late by a tenth of a second at the speed of reading: so much is drawn ahead. */
 const overscanPx = 400;
@@ -76,6 +79,7 @@ export class ListView {
   private readonly scroller: Scroller;
   private readonly pool: Pool;
   private readonly bars: Bars;
+  private readonly presses: Presses;
   private readonly index: SectionIndex;
   /** How much of the box its bars take. */
   private barsPx = 0;
@@ -122,8 +126,11 @@ export class ListView {
       },
     });
     host.addEventListener('scroll', this.onScroll, { passive: true });
-    host.addEventListener('click', this.onClick);
-    host.addEventListener('keydown', this.onKey);
+    this.presses = new Presses(host, {
+      entryAt: (target) => this.entryAt(target),
+      pressed: (entry, part) => this.ports.pressed(entry, part),
+      fold: (pressed) => this.fold(pressed),
+    });
     this.measure();
     this.resized = new ResizeObserver(() => {
       const before = this.widthPx;
@@ -296,8 +303,7 @@ export class ListView {
     this.resized.disconnect();
     clearTimeout(this.restTimer);
     this.host.removeEventListener('scroll', this.onScroll);
-    this.host.removeEventListener('click', this.onClick);
-    this.host.removeEventListener('keydown', this.onKey);
+    this.presses.stop();
     this.sizer.remove();
   }
 
@@ -323,34 +329,16 @@ export class ListView {
     if (!this.isUntold) this.ports.scrolled?.();
   }
 
-  private readonly onClick = (event: MouseEvent): void => {
-    if (!(event.target instanceof Element)) return;
-    const target = event.target;
-    const index = this.rowAt(target);
-    const entry = index === undefined ? undefined : this.cache.get(index);
-    if (index === undefined || entry === undefined) return;
-    if (entry.isFolded !== undefined) this.fold(index, entry);
-    const drawn = target.closest<HTMLElement>('[data-part]')?.dataset['part'];
-    this.ports.pressed(entry, drawn && knownId(drawn));
-  };
-
-  private readonly onKey = (event: KeyboardEvent): void => {
-    if (!(event.target instanceof Element) || (event.key !== 'Enter' && event.key !== ' ')) return;
-    if (event.target.getAttribute('aria-expanded') === null) return;
-    const index = this.rowAt(event.target);
-    const entry = index === undefined ? undefined : this.cache.get(index);
-    if (index === undefined || entry === undefined) return;
-    event.preventDefault();
-    this.fold(index, entry);
-  };
-
-  private rowAt(target: Element): number | undefined {
-    for (const [index, row] of this.rows) if (row.element.contains(target)) return index;
+  private entryAt(target: Element): PressedEntry | undefined {
+    for (const [index, row] of this.rows) {
+      const entry = row.element.contains(target) ? this.cache.get(index) : undefined;
+      if (entry !== undefined) return { index, entry };
+    }
     return undefined;
   }
 
   /** The heading stays where it is seen while its rows go or come. */
-  private fold(index: number, entry: Entry): void {
+  private fold({ index, entry }: PressedEntry): void {
     const topPx = this.lines.topPx(this.lines.of(index));
     const pastPx = Math.min(0, this.scroller.offset - topPx);
     this.foldedAt = { heading: this.headings.over(index), pastPx };

@@ -135,6 +135,8 @@ test.describe('the list as an app has it', () => {
     }
     await box.fill('wool');
     await expect(async () => {
+      await scrollTo(page, 0);
+      await page.waitForTimeout(100);
       await foldOne('.yc-folds[aria-expanded=false]');
       await expect(page.getByText('90 items · 108 entries')).toBeVisible({ timeout: 300 });
     }).toPass();

@@ -1,5 +1,5 @@
-import type { Lines } from '../core/layout';
-import type { Headings } from '../core/lists';
+import type { Lines } from '../../core/layout';
+import type { Headings } from '../../core/lists';
 
 const none: Headings = { headings: new Int32Array(), ends: new Int32Array() };
 

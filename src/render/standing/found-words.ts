@@ -1,4 +1,4 @@
-import { placesOfWords } from '../core/lists';
+import { placesOfWords } from '../../core/lists';
 
 /** What style sheets call words that were found. */
 const highlightName = 'yc-found';

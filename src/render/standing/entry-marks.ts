@@ -1,6 +1,6 @@
-import type { Entry, RowPlan, Sequence } from '../core/lists';
-import { cssColour } from './parts';
-import type { PooledRow } from './pool';
+import type { Entry, RowPlan, Sequence } from '../../core/lists';
+import { cssColour } from '../parts';
+import type { PooledRow } from '../pool';
 
 /** How lines between rows are drawn, of a colour that nobody knows as all lines; and how high cells are. */
 export function drawArrangement(
