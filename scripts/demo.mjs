@@ -303,6 +303,7 @@ const project = {
     },
     rich.list,
     whole.list,
+    door.list,
   ],
   looks: [
     { id: 'brief', name: 'brief' },

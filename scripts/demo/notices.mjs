@@ -22,6 +22,15 @@ export const source = {
   discriminator: null,
 };
 
+export const list = {
+  id: 'door',
+  name: 'On the door',
+  source: 'notices',
+  choices: [],
+  otherwise: 'notice-line',
+  arrangement: { kind: 'grid', columns: { least: 150 }, gap: 8, edge: 12 },
+};
+
 export const type = {
   id: 'notice',
   name: 'notice',

@@ -45,6 +45,17 @@ export function currentNow(): Current | undefined {
   return currentOf(history?.project, route.page === 'project' ? route : nothingNamed, sets);
 }
 
+/** Where a template is looked at: beside a list of its own items, if those that are shown are others. */
+export function placeOfTemplate(id: string) {
+  const now = currentNow();
+  const template = withId(now?.project.templates ?? [], id);
+  const source = withId(now?.project.types ?? [], template?.type ?? '')?.source;
+  const place = { template: id, part: undefined, also: [] } as const;
+  return source === undefined || source === now?.source.id
+    ? place
+    : { ...place, source, list: undefined, item: 0 };
+}
+
 export function useCurrent(): Current | undefined {
   const project = useProject();
   const sets = useSession((session) => session.sets);

@@ -12,6 +12,7 @@ import { plainLook } from '../../../engine';
 import { MenuButton } from '../../shared/controls/controls';
 import type { MenuEntry } from '../../shared/controls/popup';
 import { handItem } from '../../shared/session/at-hand';
+import { placeOfTemplate } from '../../shared/session/current';
 import { make } from '../../shared/session/editing';
 import { goWithin } from '../../shared/session/route';
 import { engine, usedIds } from '../../shared/session/session';
@@ -58,9 +59,7 @@ export function Cell(props: CellProps) {
           <button
             type="button"
             className="text-sm text-woad underline"
-            onClick={() =>
-              goWithin({ station: 'templates', template: named.id, part: undefined, also: [] })
-            }
+            onClick={() => goWithin({ station: 'templates', ...placeOfTemplate(named.id) })}
           >
             edit
           </button>

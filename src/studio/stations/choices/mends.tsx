@@ -2,6 +2,7 @@ import type { Finding } from '../../../core/base';
 import type { List } from '../../../core/lists';
 import { type Edit, edits, type Project, withId } from '../../../core/project';
 import { Button } from '../../shared/controls/controls';
+import { placeOfTemplate } from '../../shared/session/current';
 import { make } from '../../shared/session/editing';
 import { goWithin } from '../../shared/session/route';
 import type { ChoiceRowProps } from './choice-props';
@@ -84,9 +85,7 @@ export function Unused({ project, list, findings }: UnusedProps) {
             <button
               type="button"
               className="text-woad underline"
-              onClick={() =>
-                goWithin({ station: 'templates', template: id, part: undefined, also: [] })
-              }
+              onClick={() => goWithin({ station: 'templates', ...placeOfTemplate(id) })}
             >
               {withId(project.types, type)?.name ?? type} {name}
             </button>

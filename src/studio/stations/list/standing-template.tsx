@@ -11,6 +11,7 @@ import {
   withId,
 } from '../../../core/project';
 import { MenuButton } from '../../shared/controls/controls';
+import { placeOfTemplate } from '../../shared/session/current';
 import { make } from '../../shared/session/editing';
 import { goWithin } from '../../shared/session/route';
 import { usedIds } from '../../shared/session/session';
@@ -70,7 +71,7 @@ export function StandingTemplate(props: StandingTemplateProps) {
         <button
           type="button"
           className="text-sm underline decoration-rule underline-offset-2 hover:decoration-ink"
-          onClick={() => goWithin({ station: 'templates', template: shown.id, part: undefined })}
+          onClick={() => goWithin({ station: 'templates', ...placeOfTemplate(shown.id) })}
         >
           open it
         </button>

@@ -2,6 +2,7 @@ import { type ReactNode, Suspense, useMemo, useRef } from 'react';
 import { withId } from '../../../core/project';
 import { Button } from '../../shared/controls/controls';
 import { onDemand } from '../../shared/controls/on-demand';
+import { placeOfTemplate } from '../../shared/session/current';
 import { goWithin, useRoute } from '../../shared/session/route';
 import { useProject } from '../../shared/session/session';
 import { Bench } from './bench/bench';
@@ -186,7 +187,7 @@ function Toolbar({ selection }: { readonly selection: Selection }) {
             className="flex h-6 shrink-0 items-center gap-1.5 rounded-full border border-rule bg-paper px-2.5 text-sm whitespace-nowrap hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
             onClick={() =>
               goWithin({
-                ...{ template: each.id, part: undefined, also: [] },
+                ...placeOfTemplate(each.id),
                 panel: isOfStyles ? undefined : panel,
               })
             }

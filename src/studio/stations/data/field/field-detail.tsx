@@ -14,6 +14,7 @@ import { Button, ChoiceChips, MenuButton, Row } from '../../../shared/controls/c
 import { onDemand } from '../../../shared/controls/on-demand';
 import { Renamed } from '../../../shared/controls/renamed';
 import { TypeMark } from '../../../shared/controls/typed';
+import { placeOfTemplate } from '../../../shared/session/current';
 import { make } from '../../../shared/session/editing';
 import { makeForeseen } from '../../../shared/session/foreseeing';
 import { goWithin } from '../../../shared/session/route';
@@ -213,7 +214,10 @@ function Uses({ uses }: { readonly uses: readonly FieldUse[] }) {
         words: inWords(use, at),
         onChoose: () => {
           if (use.kind === 'binding')
-            goWithin({ station: 'templates', template: use.template, part: use.part });
+            goWithin({
+              ...{ station: 'templates', ...placeOfTemplate(use.template) },
+              part: use.part,
+            });
           if (use.kind === 'order') goWithin({ station: 'list' });
           if (use.kind === 'sections') goWithin({ station: 'list', piece: 'heading' });
           if (use.kind === 'choice') goWithin({ station: 'choices' });

@@ -4,6 +4,7 @@ import { type Project, usesOfName, withId } from '../../../../core/project';
 import type { Template, TextStyle } from '../../../../core/templates';
 import { knownId } from '../../../../core/templates';
 import { Heading } from '../../../shared/controls/controls';
+import { placeOfTemplate } from '../../../shared/session/current';
 import { goWithin } from '../../../shared/session/route';
 import { RowPicture } from '../../../shared/window/row-picture';
 import { useWindow } from '../../../shared/window/window-settings';
@@ -70,7 +71,7 @@ function UsedIn({ project, template, parts }: UsedInProps) {
             key={part}
             type="button"
             className="me-2 underline"
-            onClick={() => goWithin({ template: template.id, part, panel: undefined })}
+            onClick={() => goWithin({ ...placeOfTemplate(template.id), part, panel: undefined })}
           >
             {part}
           </button>
