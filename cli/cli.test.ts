@@ -209,7 +209,7 @@ describe('resolve', () => {
   test('prints the demo’s rows in order, each part with its words or why there are none', async () => {
     const done = await yarncard(['resolve', 'public/demo/thrumwick.yarncard.json', '--json']);
     expect([done.status, done.stderr]).toEqual([0, '']);
-    expect(done.lines.length).toBe(180);
+    expect(done.lines.length).toBe(301);
     expect(JSON.parse(done.lines[0] ?? '')).toEqual({
       list: 'everything',
       entry: 'row',
@@ -323,7 +323,7 @@ describe('resolve', () => {
     const done = await yarncard(['resolve', file('b.yarncard.json', text)]);
     expect(done.status).toBe(1);
     expect(done.stderr).toContain('There is no field "matter"');
-    expect(done.lines.length).toBe(182);
+    expect(done.lines.length).toBe(305);
   });
 });
 

@@ -125,6 +125,25 @@ describe('what stands beside rows', () => {
     expect([of('heading'), of('footing'), of(notice), of('header')]).toEqual([4, 4, 3, 1]);
   });
 
+  test('makes a block of the rows of each section, inserts among them, without what heads and ends it', () => {
+    const blocks = { kind: 'list', gap: 0, edge: 12, separators: true, blocks: true } as const;
+    const engine = engineFor(edited(project, edits.arrangeAs('stock', blocks)));
+    const found = engine
+      .view(everything)
+      .entries.map(({ kind, block }) => `${kind} ${block ?? ''}`);
+    expect(found.slice(0, 8)).toEqual([
+      ...['header ', 'heading ', 'row first', 'row middle', 'insert middle', 'row middle'],
+      ...['row last', 'footing '],
+    ]);
+    expect(found.slice(-3)).toEqual(['row only', 'footing ', 'footer ']);
+    expect(
+      engine
+        .view(everything)
+        .entries.slice(2, 5)
+        .map(({ isDivided }) => isDivided),
+    ).toEqual([...[true, undefined, undefined]]);
+  });
+
   test('a heading over rows that it is far above comes with them', () => {
     const sticking = edited(project, edits.divide('stock', { ...sections, sticks: true }));
     const engine = engineFor(sticking);

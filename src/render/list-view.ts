@@ -166,7 +166,7 @@ export class ListView {
     this.cache.put(shown.entriesFrom, shown.entries);
     if (shown.over !== undefined) this.cache.put(shown.over.at, [shown.over.entry]);
     this.kinds = kinds;
-    drawArrangement(this.sizer, shown);
+    drawArrangement({ host: this.host, sizer: this.sizer }, shown);
     this.takeBars(shown);
     if (!isPlaced) this.takeLines(sequence, seen);
     if (pastPx !== undefined && shown.kept !== undefined)

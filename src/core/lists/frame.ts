@@ -144,6 +144,8 @@ export interface Shrunk {
   readonly wantsPx: number;
 }
 
+export type BlockPlace = 'first' | 'middle' | 'last' | 'only';
+
 /** One thing in the arranged sequence, finished: nothing is left to compute. */
 export interface Entry {
   readonly kind: EntryKind;
@@ -158,6 +160,8 @@ export interface Entry {
   readonly shrunk?: readonly Shrunk[] | undefined;
   /** It stands for a row whose item is on its way. */
   readonly isSkeleton?: true;
+  /** Where it stands in a block of its section; undefined: in none. */
+  readonly block?: BlockPlace;
   /** A line stands between it and the row that follows. */
   readonly isDivided?: true;
   /** Of a heading: whether the rows of its section are folded away; undefined: they can't be. */

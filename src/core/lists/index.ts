@@ -24,6 +24,7 @@ export {
 } from './filter';
 export {
   type Bar,
+  type BlockPlace,
   type Entry,
   type Headings,
   type KnownSequence,

@@ -21,13 +21,16 @@ export interface Choice {
   readonly template?: Chosen;
 }
 
-/** How entries are placed. Edges and gaps in px. */
+/** How entries are placed. Edges and gaps in px; `ground`: one of the colours, behind all rows; none: theirs. */
 export type Arrangement =
   | {
       readonly kind: 'list';
       readonly gap: number;
       readonly edge: number;
       readonly separators: boolean | Separators;
+      /** The rows of each section are a block with round corners. */
+      readonly blocks?: true;
+      readonly ground?: string;
     }
   | {
       readonly kind: 'grid';
@@ -37,6 +40,7 @@ export type Arrangement =
       readonly spans?: readonly string[];
       /** Each cell is as high as its content, not as its line. */
       readonly ownHeights?: true;
+      readonly ground?: string;
       readonly gap: number;
       readonly edge: number;
     };

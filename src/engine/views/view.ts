@@ -217,7 +217,9 @@ export class View {
       (_, at) => at + Math.max(0, range.from),
     );
     const list = this.of.list();
-    const isDivided = list?.arrangement.kind === 'list' && hasLines(list.arrangement.separators);
+    const { arrangement = noArrangement } = list ?? {};
+    const isDivided = arrangement.kind === 'list' && hasLines(arrangement.separators);
+    const hasBlocks = arrangement.kind === 'list' && arrangement.blocks === true;
     const isFolded = list && this.folding.of(list);
     const isSkeleton = this.sequence.state === 'loading' && list?.states?.loading === undefined;
     return [...places, ...(range.also ?? [])].map((entry) => {
@@ -226,9 +228,10 @@ export class View {
         return { ...own, values: own.values.map(() => undefined), isSkeleton };
       if (own.kind === 'heading' && isFolded !== undefined)
         return { ...own, isFolded: isFolded(own.key) };
-      return isDivided && own.kind === 'row' && this.shown.isBeforeRow(entry)
-        ? { ...own, isDivided }
-        : own;
+      const block = hasBlocks ? this.shown.blockAt(entry) : undefined;
+      const divides = isDivided && own.kind === 'row' && this.shown.isBeforeRow(entry);
+      if (block === undefined && !divides) return own;
+      return { ...own, ...(block && { block }), ...(divides && { isDivided: true }) };
     });
   }
 

@@ -4,12 +4,13 @@ import type { PooledRow } from '../pool';
 
 /** How lines between rows are drawn, of a colour that nobody knows as all lines; and how high cells are. */
 export function drawArrangement(
-  { style, classList }: HTMLElement,
+  { host, sizer }: { readonly host: HTMLElement; readonly sizer: HTMLElement },
   {
     sequence: { arrangement },
     plans,
   }: { readonly sequence: Sequence; readonly plans: readonly RowPlan[] },
 ): void {
+  const { style, classList } = sizer;
   classList.toggle(
     'yc-own-heights',
     arrangement.kind === 'grid' && arrangement.ownHeights === true,
@@ -18,14 +19,19 @@ export function drawArrangement(
   const { inset, thickness, colour } = typeof said === 'object' ? said : {};
   style.setProperty('--yc-inset', inset === undefined ? '' : `${inset}px`);
   style.setProperty('--yc-thickness', thickness === undefined ? '' : `${thickness}px`);
-  style.setProperty('--yc-line', cssColour(plans[0]?.tokens.colours ?? [], colour));
+  const colours = plans[0]?.tokens.colours ?? [];
+  style.setProperty('--yc-line', cssColour(colours, colour));
+  host.style.setProperty('--yc-ground', cssColour(colours, arrangement.ground));
 }
+
+const blockPlaces = ['first', 'middle', 'last', 'only'] as const;
 
 /** What an entry is beside its values: whether a line comes after it, or its rows are folded away. */
 export function showKind(
   { element, role }: PooledRow,
-  { isDivided, isFolded, isSkeleton }: Entry,
+  { isDivided, isFolded, isSkeleton, block }: Entry,
 ): void {
+  for (const place of blockPlaces) element.classList.toggle(`yc-block-${place}`, block === place);
   element.classList.toggle('yc-skeleton', isSkeleton === true);
   element.classList.toggle('yc-divided', isDivided === true);
   if (role !== 'heading') return;

@@ -137,6 +137,8 @@ const arrangement: Shape<Arrangement> = byMember<Arrangement>('kind', {
     gap: px(),
     edge: px(),
     separators: byKind<boolean | Separators>({ boolean: boolean(), record: separators }),
+    blocks: optional(oneOf([true])),
+    ground: optional(text()),
   }),
   grid: record<OfKind<'grid'>>({
     kind: oneOf(['grid']),
@@ -148,6 +150,7 @@ const arrangement: Shape<Arrangement> = byMember<Arrangement>('kind', {
     }),
     spans: optional(list(id(), { max: 200 })),
     ownHeights: optional(oneOf([true])),
+    ground: optional(text()),
   }),
 });
 

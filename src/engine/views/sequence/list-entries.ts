@@ -1,6 +1,7 @@
 import type { Item, ItemKeys } from '../../../core/items';
 import {
   type Arranged,
+  type BlockPlace,
   type EntryKind,
   entryKinds,
   type Sections,
@@ -23,6 +24,8 @@ export interface EntriesOf {
 }
 
 const noItem: Item = {};
+
+const inBlocks: ReadonlySet<EntryKind> = new Set(['row', 'insert', 'separator']);
 
 /** For each entry what it shows: its item, its key, and what is around it. */
 export class ListEntries {
@@ -88,6 +91,20 @@ export class ListEntries {
     const { arranged, around } = this.of;
     const own = { ...around(), count: arranged.rowCount };
     return new EntryContext(0, own, () => this.sections.at(-1));
+  }
+
+  /** Where it stands among the rows of its section, and what is between them; undefined: it is none of these. */
+  blockAt(entry: number): BlockPlace | undefined {
+    if (!this.isInBlock(entry, entry)) return undefined;
+    const [isFirst, isLast] = [entry - 1, entry + 1].map((next) => !this.isInBlock(next, entry));
+    if (isFirst) return isLast ? 'only' : 'first';
+    return isLast ? 'last' : 'middle';
+  }
+
+  private isInBlock(entry: number, like: number): boolean {
+    const { kinds, sections } = this.of.arranged;
+    const kind = entryKinds[kinds[entry] ?? -1];
+    return kind !== undefined && inBlocks.has(kind) && sections[entry] === sections[like];
   }
 
   /** Whether a row follows it, with nothing in between. */

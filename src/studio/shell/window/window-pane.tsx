@@ -148,9 +148,13 @@ function useShownPart(): void {
   const filter = useWindow((settings) => settings.filter);
   const id = useSession((session) => session.id);
   const isRead = useSession(({ view, reading }) => view !== undefined && reading === undefined);
+  const isPart = state !== undefined || filter !== '';
+  const wasPart = useRef(false);
   // biome-ignore lint/correctness/useExhaustiveDependencies: another project is shown anew
   useEffect(() => {
-    if (!isRead) return;
+    // All of it is what a list shows by itself.
+    if (!isRead || (!isPart && !wasPart.current)) return;
+    wasPart.current = isPart;
     void engine().showPart({ state, filter }, wantedRange()).then(showFrame);
   }, [state, filter, id, isRead]);
 }

@@ -1,5 +1,5 @@
 import type { List, Separators } from '../../../core/lists';
-import { edits, type Project, type StandingPlace } from '../../../core/project';
+import { coloursOf, edits, type Project, type StandingPlace } from '../../../core/project';
 import { Button, ChoiceChips, Row } from '../../shared/controls/controls';
 import { NumberField } from '../../shared/controls/number-field';
 import { make } from '../../shared/session/editing';
@@ -158,7 +158,7 @@ function ColourOf({
       label="Colour of separators"
       options={[
         { value: '', words: 'as lines are' },
-        ...(project.colours ?? []).map(({ name }) => ({ value: name, words: name })),
+        ...coloursOf(project).map(({ name }) => ({ value: name, words: name })),
       ]}
       chosen={said.colour ?? ''}
       onChoose={(colour) => onSet(colour === '' ? plain : { ...plain, colour })}

@@ -6,7 +6,7 @@ import {
   type List,
   templatesIn,
 } from '../../../core/lists';
-import { edits, type Project } from '../../../core/project';
+import { coloursOf, edits, type Project } from '../../../core/project';
 import { ChoiceChips, Row } from '../../shared/controls/controls';
 import { NumberField } from '../../shared/controls/number-field';
 import { make } from '../../shared/session/editing';
@@ -64,6 +64,32 @@ export function RowsPiece({ project, list }: RowsPieceProps) {
           onChange={(edge) => set({ ...arrangement, edge })}
         />
         <span className="ps-2 text-ash">px all round</span>
+      </Row>
+      {arrangement.kind === 'list' && (
+        <Row words="">
+          <Check
+            words="each section a block of its own"
+            isOn={arrangement.blocks === true}
+            onChange={(isOn) => {
+              const { blocks: _, ...plain } = arrangement;
+              set(isOn ? { ...arrangement, blocks: true } : plain);
+            }}
+          />
+        </Row>
+      )}
+      <Row words="ground">
+        <ChoiceChips
+          label="Ground of the list"
+          options={[
+            { value: '', words: 'as rows' },
+            ...coloursOf(project).map(({ name }) => ({ value: name, words: name })),
+          ]}
+          chosen={arrangement.ground ?? ''}
+          onChoose={(ground) => {
+            const { ground: _, ...plain } = arrangement;
+            set(ground === '' ? plain : { ...arrangement, ground });
+          }}
+        />
       </Row>
       <h2 className="mt-4 border-t border-rule pt-3 font-semibold">How wide it comes out</h2>
       <p className="py-1 font-mono" data-testid="sum">
