@@ -113,7 +113,7 @@ export function BesidePane() {
             filter={shownList?.filter === undefined ? '' : settings.filter}
           />
         ) : (
-          <NoRows frame={frame} />
+          <NoRows frame={frame} state={settings.state} />
         )}
       </DeviceFrame>
     </section>

@@ -1,6 +1,6 @@
 import { type RefObject, useEffect, useRef, useState } from 'react';
 import type { TextDirection } from '../../../core/base';
-import { filterWords, haveOwnHeights } from '../../../core/lists';
+import { filterWords, haveOwnHeights, type ListState } from '../../../core/lists';
 import type { Frame } from '../../../engine';
 import { ListView, type PoolReadout } from '../../../render';
 import { handItem, handKey } from '../../shared/session/at-hand';
@@ -148,15 +148,22 @@ function selectPart(template: string, part: string): void {
   if (route.page === 'project') go({ ...route, template, part }, 'replace');
 }
 
-/** What is said where a list shows nothing, and no template says it. */
-export function NoRows({ frame }: { readonly frame: Frame | undefined }) {
-  return <p className="p-4 [font-family:var(--row-face)]">{whyNoRows(frame)}</p>;
+interface NoRowsProps {
+  readonly frame: Frame | undefined;
+  /** The state that the window is to show; undefined: as it is. */
+  readonly state: ListState | undefined;
 }
 
-function whyNoRows(frame: Frame | undefined): string {
-  if (frame?.state === 'failed') return 'The items could not be brought.';
+/** What is said where a list shows nothing, and no template says it. */
+export function NoRows({ frame, state }: NoRowsProps) {
+  return <p className="p-4 [font-family:var(--row-face)]">{whyNoRows(frame, state)}</p>;
+}
+
+function whyNoRows(frame: Frame | undefined, wished: ListState | undefined): string {
   if (frame?.state === 'filtered') return 'No row has these words.';
+  if (wished !== undefined)
+    return `Nothing is set for this state (${wished}): choose a template in List, states.`;
   return (frame?.itemCount ?? 0) === 0
     ? 'There are no items. Drop a JSON, NDJSON or CSV file anywhere on this page.'
-    : 'No item has a row. Where that is not meant, choose a template in Choices.';
+    : 'All items are left out: no choice gives them a template. Choose one in Choices.';
 }

@@ -88,13 +88,14 @@ function FirstRows(
 ) {
   const view = useSession((session) => session.view);
   const atHand = useSession((session) => session.atHand);
+  const state = useWindow((settings) => settings.state);
   const shown = useRef<ListView>(undefined);
   useEffect(() => {
     windows.first = shown.current;
     setWantedRange(() => shown.current?.wanted() ?? { from: 0, to: 40 });
   });
   if (view === undefined) return null;
-  if (view.sequence.entryCount === 0) return <NoRows frame={view} />;
+  if (view.sequence.entryCount === 0) return <NoRows frame={view} state={state} />;
   return (
     <Rows
       label="Rows"

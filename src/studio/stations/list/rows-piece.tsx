@@ -32,7 +32,7 @@ export function RowsPiece({ project, list }: RowsPieceProps) {
       ? widthForColumns(columns + 1, { ...arrangement.columns, edge, gap })
       : undefined;
   return (
-    <section aria-label="rows">
+    <section aria-label="How rows are placed">
       {arrangement.kind === 'grid' && (
         <>
           <Row words="columns">
