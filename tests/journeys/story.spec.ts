@@ -89,7 +89,7 @@ test('from dropped items to real rows, and out again', async ({ page, browser })
   // A grid of three, and back.
   await page.getByRole('link', { name: 'List', exact: true }).click();
   await page.getByRole('button', { name: 'grid', exact: true }).click();
-  await page.getByLabel('Columns').fill('3');
+  await page.getByRole('spinbutton', { name: 'Columns', exact: true }).fill('3');
   await expect(page.getByTestId('sum')).toHaveText('(360 − 2 × 12 − 2 × 8) ÷ 3 = 106.67 px');
   await expect
     .poll(() =>

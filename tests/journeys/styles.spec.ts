@@ -43,7 +43,7 @@ test('a style is changed in one place, in a font of the project’s own, and is 
   await page.getByRole('menuitem', { name: 'Edit styles' }).click();
   const style = page.getByRole('region', { name: 'Style title' });
   await expect(page.getByRole('region', { name: 'Where title is used' })).toContainText(
-    '6 parts of 6 templates',
+    '7 parts of 7 templates',
   );
   await dropFile(page, 'Fell Hand.woff2', font);
   await style.getByRole('button', { name: /^Font/ }).click();
