@@ -1,12 +1,9 @@
-import { useEffect, useMemo, useState } from 'react';
 import { type List, type SectionPart, type SectionsOf, sectionParts } from '../../../core/lists';
-import { edits, type Project, sortExpression, typesOf } from '../../../core/project';
-import { emptyEnvironment, type Field, fieldsOfAll, pathText } from '../../../core/values';
+import { edits, type Project, typesOf } from '../../../core/project';
+import { type Field, fieldsOfAll, pathText } from '../../../core/values';
 import { ChoiceChips, MenuButton, Row } from '../../shared/controls/controls';
-import { ExpressionEditor } from '../../shared/expression/expression-editor';
-import { FindingLine } from '../../shared/expression/finding-line';
 import { make } from '../../shared/session/editing';
-import { useSession } from '../../shared/session/session';
+import { ItemsExpression } from './items-expression';
 import { PieceHead } from './pieces';
 import { drafted, StandingTemplate } from './standing-template';
 
@@ -117,34 +114,16 @@ interface ByProps extends SectionsPieceProps {
 }
 
 function By({ project, list, sections, onSet }: ByProps) {
-  const [text, setText] = useState(sections.by);
-  useEffect(() => setText(sections.by), [sections.by]);
-  const item = useSession(({ atHand }) => atHand?.value);
-  const fields = useMemo(() => fieldsOfAll(typesOf(project, list.source)), [project, list.source]);
-  const findings = useMemo(
-    () => sortExpression(project, list, text).findings,
-    [project, list, text],
-  );
-  const write = (next: string) => {
-    setText(next);
-    if (next.trim() !== '' && sortExpression(project, list, next).findings.length === 0)
-      onSet({ ...sections, by: next });
-  };
+  const fields = fieldsOfAll(typesOf(project, list.source));
   return (
     <div className="flex items-start gap-1.5">
       <div className="min-w-0 flex-1">
-        <ExpressionEditor
+        <ItemsExpression
+          {...{ project, list }}
           label="Sections by"
-          text={text}
-          world={{ fields, environment: emptyEnvironment, item }}
-          findings={findings}
-          onChange={write}
-          onLeave={() => setText(sections.by)}
-          onRename={() => undefined}
+          expr={sections.by}
+          onChange={(by) => onSet({ ...sections, by })}
         />
-        {findings.slice(0, 1).map((finding) => (
-          <FindingLine key={finding.code} finding={finding} text={text} onMend={write} />
-        ))}
       </div>
       <MenuButton
         label="A field"

@@ -1,15 +1,12 @@
 import ArrowDown from 'lucide-react/icons/arrow-down';
 import ArrowUp from 'lucide-react/icons/arrow-up';
 import X from 'lucide-react/icons/x';
-import { useEffect, useMemo, useState } from 'react';
 import type { List, SortKey } from '../../../core/lists';
-import { edits, type Project, sortExpression, typesOf } from '../../../core/project';
-import { emptyEnvironment, fieldsOfAll, pathText } from '../../../core/values';
+import { edits, type Project, typesOf } from '../../../core/project';
+import { fieldsOfAll, pathText } from '../../../core/values';
 import { Button, ChoiceChips, MenuButton } from '../../shared/controls/controls';
-import { ExpressionEditor } from '../../shared/expression/expression-editor';
-import { FindingLine } from '../../shared/expression/finding-line';
 import { make } from '../../shared/session/editing';
-import { useSession } from '../../shared/session/session';
+import { ItemsExpression } from './items-expression';
 
 interface SortKeysProps {
   readonly project: Project;
@@ -61,35 +58,18 @@ interface KeyProps extends SortKeysProps {
 }
 
 function Key({ project, list, at, sort, onSet, onMove, onRemove }: KeyProps) {
-  const [text, setText] = useState(sort.by);
-  useEffect(() => setText(sort.by), [sort.by]);
-  const item = useSession(({ atHand }) => atHand?.value);
-  const fields = useMemo(() => fieldsOfAll(typesOf(project, list.source)), [project, list.source]);
-  const findings = useMemo(
-    () => sortExpression(project, list, text).findings,
-    [project, list, text],
-  );
-  const [finding] = findings;
-  const write = (next: string) => {
-    setText(next);
-    if (sortExpression(project, list, next).findings.length === 0) onSet({ ...sort, by: next });
-  };
   const { descending: _, ...upwards } = sort;
   const { missing: __, ...missingLast } = sort;
   return (
     <li className="flex flex-wrap items-start gap-1.5 py-1">
       <span className="w-4 pt-1 text-ash tabular-nums">{at + 1}</span>
       <div className="w-52">
-        <ExpressionEditor
+        <ItemsExpression
+          {...{ project, list }}
           label={`Key ${at + 1} of the order`}
-          text={text}
-          world={{ fields, environment: emptyEnvironment, item }}
-          findings={findings}
-          onChange={write}
-          onLeave={() => setText(sort.by)}
-          onRename={() => undefined}
+          expr={sort.by}
+          onChange={(by) => onSet({ ...sort, by })}
         />
-        {finding !== undefined && <FindingLine finding={finding} text={text} onMend={write} />}
       </div>
       <ChoiceChips
         label={`Way of key ${at + 1}`}
