@@ -108,6 +108,16 @@ describe('what stands beside rows', () => {
     );
   });
 
+  test('is as at first in another project, whose list and sections are called the same', () => {
+    const engine = engineFor();
+    engine.toggleSection('madder', everything);
+    engine.clear();
+    engine.hold('stock', items);
+    engine.hold('notices', notices);
+    engine.update(project, everything);
+    expect(engine.view(everything).entries[1]).toMatchObject({ key: 'madder', isFolded: false });
+  });
+
   test('is found by no item: what asks for an item finds its row', () => {
     const engine = engineFor();
     for (const [at, { id }] of items.entries()) {

@@ -304,6 +304,9 @@ export class ListView {
     clearTimeout(this.restTimer);
     this.host.removeEventListener('scroll', this.onScroll);
     this.presses.stop();
+    this.found.stop();
+    this.bars.stop();
+    this.index.stop();
     this.sizer.remove();
   }
 

@@ -45,6 +45,7 @@ export {
   type SectionsOf,
   type Separators,
   spanningPlans,
+  withColourNamed,
 } from './list';
 export { placesOf, type SortColumn, type SortKey, sortedBy } from './order/sort';
 export { RowBoxes, type RowPlace } from './row-boxes';

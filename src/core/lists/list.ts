@@ -114,6 +114,21 @@ export function columnsIn(arrangement: Arrangement, widthPx: number): number {
     : columnsThatFit(widthPx, { ...arrangement, ...columns });
 }
 
+/** The same with another name for a colour; undefined: none in its place. */
+export function withColourNamed(
+  arrangement: Arrangement,
+  name: string,
+  next: string | undefined,
+): Arrangement {
+  const { ground, ...plain } = arrangement;
+  const named = next === undefined ? {} : { ground: next };
+  const own = ground === name ? { ...plain, ...named } : arrangement;
+  if (own.kind !== 'list' || typeof own.separators !== 'object' || own.separators.colour !== name)
+    return own;
+  const { colour: _, ...line } = own.separators;
+  return { ...own, separators: next === undefined ? line : { ...line, colour: next } };
+}
+
 /** For each template, 1 where its cells have a line for themselves; undefined: those of none. */
 export function spanningPlans(
   arrangement: Arrangement,

@@ -39,6 +39,7 @@ export type FieldUse =
   | { readonly kind: 'format'; readonly format: string }
   | { readonly kind: 'choice'; readonly list: string; readonly at: number; readonly when: string }
   | { readonly kind: 'order' | 'sections'; readonly list: string; readonly by: string }
+  | { readonly kind: 'filter'; readonly list: string }
   | { readonly kind: 'key' | 'discriminator'; readonly source: string };
 
 /** All that reads a field of a type, or something inside it. */
@@ -95,6 +96,11 @@ export function usesOfField(
     ...formats,
     ...choices,
     ...orders,
+    ...project.lists.flatMap(({ id: list, source: own, filter }): FieldUse[] =>
+      whole && own === type.source && filter?.fields.includes(first ?? '') === true
+        ? [{ kind: 'filter', list }]
+        : [],
+    ),
     ...(whole && keyFields(source.key).includes(first ?? '')
       ? [{ kind: 'key', source: source.id } as const]
       : []),
@@ -165,6 +171,14 @@ export function renamedInLists(
     ...(list.order !== undefined &&
       list.source === first.source && {
         order: list.order.map((key) => ({ ...key, by: renameStep(key.by, path, name) })),
+      }),
+    ...(list.filter !== undefined &&
+      list.source === first.source &&
+      path.length === 1 && {
+        filter: {
+          ...list.filter,
+          fields: list.filter.fields.map((field) => (field === path[0] ? name : field)),
+        },
       }),
     ...(list.sections !== undefined &&
       list.source === first.source && {

@@ -80,9 +80,10 @@ export class View {
     this.arrange();
   }
 
-  /** What was shown first is shown anew. */
+  /** What was shown first is shown anew, what was folded is as at first. */
   forget(): void {
     this.once.clear();
+    this.folding.clear();
   }
 
   /** Items or project are others now. */
@@ -222,8 +223,10 @@ export class View {
     const hasBlocks = arrangement.kind === 'list' && arrangement.blocks === true;
     const isFolded = list && this.folding.of(list);
     const isSkeleton = this.sequence.state === 'loading' && list?.states?.loading === undefined;
+    const rows = this.rowValues();
+    const box = this.rowBox(this.box);
     return [...places, ...(range.also ?? [])].map((entry) => {
-      const own = this.entry(entry);
+      const own = this.entry(entry, rows, box);
       if (own.kind === 'state' && isSkeleton)
         return { ...own, values: own.values.map(() => undefined), isSkeleton };
       if (own.kind === 'heading' && isFolded !== undefined)
@@ -235,7 +238,7 @@ export class View {
     });
   }
 
-  private entry(entry: number): Entry {
+  private entry(entry: number, rows: RowValues, box: RowBox | undefined): Entry {
     const { shown } = this;
     const plan = shown.arranged.plans[entry] ?? 0;
     const values = this.valuesAt(entry);
@@ -244,7 +247,7 @@ export class View {
     const template = this.templates[plan];
     if (template?.hasOnce && item !== undefined)
       this.once.keep(template, key, values, this.of.locale());
-    const shrunk = this.measured.shrunkIn(this.rowValues(), entry, this.rowBox(this.box));
+    const shrunk = this.measured.shrunkIn(rows, entry, box);
     const kind = shown.kindAt(entry);
     return {
       kind,

@@ -31,6 +31,11 @@ export class Bars {
     return (above?.heightPx ?? 0) + (below?.heightPx ?? 0);
   }
 
+  stop(): void {
+    for (const { element } of this.standing.values()) element.remove();
+    this.standing.clear();
+  }
+
   private draw(end: End, shown: Shown, pictures: Pictures): void {
     const bar = shown[end];
     const plan = bar && shown.plans[bar.entry.plan];

@@ -13,6 +13,11 @@ export class FoundWords {
     this.words = words;
   }
 
+  stop(): void {
+    this.words = [];
+    this.mark([]);
+  }
+
   /** Marks them in these rows and nowhere else. */
   mark(rows: Iterable<HTMLElement>): void {
     if (this.words.length === 0 && this.ranges.size === 0) return;

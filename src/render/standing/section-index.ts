@@ -45,6 +45,10 @@ export class SectionIndex {
     this.marks.replaceChildren(...marksOf(names, heightPx).map(buttonOf));
   }
 
+  stop(): void {
+    this.element.remove();
+  }
+
   private goTo(target: EventTarget | null): void {
     const heading = target instanceof HTMLElement ? target.dataset['heading'] : undefined;
     if (heading !== undefined) this.go(Number(heading));

@@ -79,6 +79,35 @@ test('sections follow a field to its new name; what reads items of the section d
   expect(codes(renamed)).toEqual([]);
 });
 
+test('a filter box looks in a field under its new name; lines and ground keep a colour under its', () => {
+  const place = list ?? '';
+  const coloured = edited(
+    inPlace,
+    edits.filterBy(place, { fields: ['name', 'dye'] }),
+    edits.arrangeAs(place, {
+      ...{ kind: 'list', gap: 0, edge: 0, ground: 'soft' },
+      separators: { colour: 'rule', inset: 4 },
+    }),
+  );
+  const field = { type: type ?? '', path: ['dye'] };
+  const own = coloured.types[0] ?? never();
+  expect(usesOfField(coloured, own, ['dye']).map(({ kind }) => kind)).toContain('filter');
+  const renamed = edited(
+    coloured,
+    edits.renameField(field, 'colour'),
+    edits.renameColour('soft', 'linen'),
+    edits.renameColour('rule', 'thread'),
+  );
+  expect(renamed.lists[0]?.filter?.fields).toEqual(['name', 'colour']);
+  expect(renamed.lists[0]?.arrangement).toMatchObject({
+    ...{ ground: 'linen', separators: { colour: 'thread', inset: 4 } },
+  });
+  const bare = edited(renamed, edits.removeColour('linen'), edits.removeColour('thread'));
+  expect(bare.lists[0]?.arrangement).toEqual({
+    ...{ kind: 'list', gap: 0, edge: 0, separators: { inset: 4 } },
+  });
+});
+
 test('what can be wrong beside rows is told', () => {
   const [own] = inPlace.lists;
   if (own === undefined || own.sections === undefined || own.inserts === undefined) never();

@@ -1,4 +1,5 @@
 import { failed, ok, type Result } from '../../base';
+import { withColourNamed } from '../../lists';
 import type { Colour } from '../../templates';
 import { withNameChanged, withoutName } from '../named-uses';
 import { coloursOf, type Project, stylesOf } from '../project';
@@ -46,7 +47,7 @@ export function renameColour(name: string, wish: string): Edit {
         colour.name === name ? { ...colour, name: next } : colour,
       );
       const renamed = withNameChanged(project, 'colour', name, next);
-      return ok({ ...withStylesNamed(renamed, name, next), colours });
+      return ok({ ...withListsNamed(withStylesNamed(renamed, name, next), name, next), colours });
     },
   };
 }
@@ -60,10 +61,20 @@ export function removeColour(name: string): Edit {
       const [first] = colours;
       if (first === undefined) return failed('A project needs a colour: its texts have one.');
       const without = withoutName(project, 'colour', name, first.name);
-      return ok({ ...withStylesNamed(without, name, first.name), colours });
+      const styled = withStylesNamed(without, name, first.name);
+      return ok({ ...withListsNamed(styled, name, undefined), colours });
     },
   };
 }
+
+/** What lists draw in a colour, in another; undefined: as lists that name none. */
+const withListsNamed = (project: Project, name: string, next: string | undefined): Project => ({
+  ...project,
+  lists: project.lists.map((list) => ({
+    ...list,
+    arrangement: withColourNamed(list.arrangement, name, next),
+  })),
+});
 
 function withStylesNamed(project: Project, name: string, next: string): Project {
   const isNamed = stylesOf(project).some(({ colour }) => colour === name);

@@ -11,6 +11,11 @@ export class Folding {
     this.toggled.set(id, toggled);
   }
 
+  /** All sections are as at first. */
+  clear(): void {
+    this.toggled.clear();
+  }
+
   /** Tells whether the rows of a section are folded away; undefined: they can't be. */
   of({ id, sections }: List): ((key: string) => boolean) | undefined {
     const { folds } = sections ?? {};

@@ -219,6 +219,7 @@ function Uses({ uses }: { readonly uses: readonly FieldUse[] }) {
               part: use.part,
             });
           if (use.kind === 'order') goWithin({ station: 'list' });
+          if (use.kind === 'filter') goWithin({ station: 'list', piece: 'filter' });
           if (use.kind === 'sections') goWithin({ station: 'list', piece: 'heading' });
           if (use.kind === 'choice') goWithin({ station: 'choices' });
           if (use.kind === 'computed') goWithin({ field: use.name }, 'replace');
@@ -232,6 +233,7 @@ function inWords(use: FieldUse, at: number): string {
   if (use.kind === 'computed') return `${at + 1}. computed, ${use.name}: ${use.expr}`;
   if (use.kind === 'choice') return `${at + 1}. choice ${use.at + 1}: ${use.when}`;
   if (use.kind === 'order') return `${at + 1}. the order of ${use.list}: ${use.by}`;
+  if (use.kind === 'filter') return `${at + 1}. the filter box of ${use.list}`;
   if (use.kind === 'sections') return `${at + 1}. the sections of ${use.list}: ${use.by}`;
   if (use.kind === 'format') return `${at + 1}. the format ${use.format}`;
   if (use.kind !== 'binding')
