@@ -1,12 +1,13 @@
 import type { TextDirection } from '../src/core/base';
-import { cellWidth, isCut, placed, shownLines } from '../src/core/layout';
+import { isCut, placed, shownLines } from '../src/core/layout';
 import {
-  columnsIn,
+  breadthsOf,
   type Entry,
   type List,
   RowBoxes,
   type RowPlan,
-  spanningPlans,
+  widthOf,
+  widthsIn,
 } from '../src/core/lists';
 import { cutRuns, type Measures, type RowBox } from '../src/engine';
 
@@ -33,10 +34,8 @@ export interface PartBox {
 /** Finds the boxes of entries in a list that is so wide, those of the row itself first. */
 export function boxesFinder({ widthPx, direction, ...place }: ListPlace, measures: Measures) {
   return async (list: List, plan: RowPlan, entry: Entry): Promise<readonly PartBox[]> => {
-    const { edge, gap } = list.arrangement;
-    const isCell =
-      entry.kind === 'row' && spanningPlans(list.arrangement, [plan.template])?.[0] !== 1;
-    const columns = isCell ? columnsIn(list.arrangement, widthPx) : 1;
+    const widths = widthsIn(list.arrangement, widthPx);
+    const ofRow = widthOf(breadthsOf(list.arrangement, [plan.template])?.[0] ?? 0, widths);
     const boxes = new RowBoxes(plan, place);
     boxes.fill(entry.values);
     const measured = () =>
@@ -44,7 +43,8 @@ export function boxesFinder({ widthPx, direction, ...place }: ListPlace, measure
         measures.at({ ...place, language })?.of(cutRuns(runs)),
       );
     while (!measured()) await measures.more();
-    boxes.solve(cellWidth(widthPx, { columns, edge, gap }));
+    if (entry.isInStrip === true) boxes.solve(widths.strip);
+    else boxes.solve(entry.kind === 'row' ? ofRow : widths.line);
     return [...partBoxes(boxes, direction)];
   };
 }

@@ -1,3 +1,4 @@
+import { placesBetween } from '../../src/core/lists';
 import { withId } from '../../src/core/project';
 import { type Engine, trace } from '../../src/engine';
 import { endWith, flush, json, line, report, WrongUse } from '../output';
@@ -46,7 +47,7 @@ export async function explain(file: string, options: ExplainOptions): Promise<vo
 function entryWith(engine: Engine, key: string, count: number) {
   for (let from = 0; from < count; from += entriesAtOnce) {
     const found = engine
-      .entries({ from, to: from + entriesAtOnce })
+      .entries(placesBetween(from, from + entriesAtOnce))
       .find((entry) => entry.key === key);
     if (found !== undefined) return found;
   }

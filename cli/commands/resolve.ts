@@ -1,5 +1,5 @@
 import { directionOf } from '../../src/core/base';
-import type { Entry, List } from '../../src/core/lists';
+import { type Entry, type List, placesBetween } from '../../src/core/lists';
 import { type Project, withId } from '../../src/core/project';
 import { isContent } from '../../src/core/templates';
 import { type Engine, type Frame, type OwnFonts, trace } from '../../src/engine';
@@ -106,7 +106,7 @@ interface Resolving {
 async function resolveList({ engine, list, view, boxesOf, isJson }: Resolving): Promise<void> {
   if (!isJson) line(`${list.name} (${view.sequence.entryCount})`);
   for (let from = 0; from < view.sequence.entryCount; from += entriesAtOnce) {
-    for (const entry of engine.entries({ from, to: from + entriesAtOnce })) {
+    for (const entry of engine.entries(placesBetween(from, from + entriesAtOnce))) {
       const plan = view.plans[entry.plan];
       const boxes = plan && (await boxesOf?.(list, plan, entry));
       if (isJson) json({ ...asJson(engine, list, view, entry), ...(boxes && { boxes }) });

@@ -86,6 +86,7 @@ describe('a list of real items', () => {
     expect(view.sequence.lines).toEqual({
       firsts: Int32Array.of(0, 3),
       columns: Uint8Array.of(3, 3),
+      strips: [],
       headings: new Int32Array(),
       ends: new Int32Array(),
     });

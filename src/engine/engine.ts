@@ -156,8 +156,8 @@ export class Engine implements Scene, World {
     return [...this.beside].map(([id, view]) => ({ id, frame: view.frame(wanted(id)) }));
   }
 
-  entries(range: EntryRange, view?: string): Entry[] {
-    return (view === undefined ? this.main : this.beside.get(view))?.entries(range) ?? [];
+  entries(places: readonly number[], view?: string): Entry[] {
+    return (view === undefined ? this.main : this.beside.get(view))?.entries(places) ?? [];
   }
 
   /** Where the item with a key stands; -1: nowhere. */

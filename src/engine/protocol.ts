@@ -90,8 +90,8 @@ export interface EngineProtocol {
   cancel(): Promise<void>;
   /** The project was edited: the wanted entries first, the rest after. */
   update(project: Project, wanted: EntryRange, list?: string): Promise<Frame>;
-  /** `view`: one that is beside the first. */
-  entries(version: number, range: EntryRange, view?: string): Promise<readonly Entry[]>;
+  /** The entries at some places, in their order; `view`: one that is beside the first. */
+  entries(version: number, places: readonly number[], view?: string): Promise<readonly Entry[]>;
   /** Shows a view beside the first, or the same with other settings; its frames are told from then on. */
   showBeside(id: string, settings: ViewSettings, wanted: EntryRange): Promise<Frame>;
   closeBeside(id: string): Promise<void>;

@@ -122,7 +122,7 @@ describe('what stands beside rows', () => {
     const engine = engineFor();
     for (const [at, { id }] of items.entries()) {
       const entry = engine.entryOfKey(String(id));
-      const [found] = engine.entries({ from: entry, to: entry + 1 });
+      const [found] = engine.entries([entry]);
       expect(found).toMatchObject({ kind: 'row', key: id, item: at });
     }
     expect(engine.entryOfKey('madder')).toBe(-1);
@@ -161,7 +161,7 @@ describe('what stands beside rows', () => {
     expect(frame.over).toMatchObject({ at: 1, entry: { kind: 'heading', key: 'madder' } });
     expect(engine.view({ from: 1, to: 7 }).over).toBeUndefined();
     expect(engine.view({ from: 0, to: 7 }).over).toBeUndefined();
-    const also = engine.entries({ from: 5, to: 7, also: [1] });
+    const also = engine.entries([5, 6, 1]);
     expect(also.map(({ kind }) => kind)).toEqual(['row', 'row', 'heading']);
   });
 });

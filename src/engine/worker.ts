@@ -192,10 +192,14 @@ const protocol: EngineProtocol &
     return shown(engine.update(project, wanted, list));
   },
 
-  async entries(version, range, view) {
+  async entries(version, places, view) {
     if (engine.isRough) measuredSoon();
-    if (view !== undefined) wantedBeside.set(view, { ...wantedBeside.get(view), ...range });
-    return version === engine.version ? engine.entries(range, view).map(entryCrossing) : [];
+    const [from] = places;
+    if (view !== undefined && from !== undefined) {
+      const range = { from, to: from + places.length };
+      wantedBeside.set(view, { ...wantedBeside.get(view), ...range });
+    }
+    return version === engine.version ? engine.entries(places, view).map(entryCrossing) : [];
   },
 
   async showBeside(id, settings, wanted) {

@@ -1,23 +1,22 @@
 import type { Entry } from '../core/lists';
 
-interface EntryRange {
-  readonly from: number;
-  readonly to: number;
-}
-
-/** A range, and an entry outside of it that is wanted with it; its answer comes last. */
-export interface AskedRange extends EntryRange {
-  readonly also?: readonly number[];
-}
-
+/** So many are kept in the page before those that are far are let go. */
+const maxKept = 6_000;
 const keptAround = 1_500;
 const prefetchEntries = 160;
 
 interface Ports {
-  /** The finished entries of a range, as of a version; fewer if the version is no more. */
-  entries(version: number, range: AskedRange): Promise<readonly Entry[]>;
+  /** The finished entries at some places, as of a version; none if the version is no more. */
+  entries(version: number, places: readonly number[]): Promise<readonly Entry[]>;
   /** Entries came. */
   came(): void;
+}
+
+/** What is wanted now. */
+interface Wanted {
+  readonly places: readonly number[];
+  /** Where entries stand within so many of these. */
+  around(entries: number): readonly number[];
 }
 
 /**
@@ -29,10 +28,8 @@ export class Entries {
   private version = -1;
   /** Another one for each sequence that is drawn: an answer for a former one counts no more. */
   private generation = 0;
-  private entryCount = 0;
   private isAsking = false;
-  private wanted: EntryRange = { from: 0, to: 0 };
-  private wantedAlso = -1;
+  private wanted: Wanted = { places: [], around: () => [] };
 
   constructor(private readonly ports: Ports) {}
 
@@ -41,68 +38,48 @@ export class Entries {
   }
 
   /** Other items or another project: what was known counts no more. */
-  begin(version: number, entryCount: number): void {
+  begin(version: number): void {
     this.known.clear();
     this.version = version;
     this.generation += 1;
-    this.entryCount = entryCount;
     this.isAsking = false;
   }
 
-  put(from: number, entries: readonly Entry[]): void {
-    for (const [offset, entry] of entries.entries()) this.known.set(from + offset, entry);
+  put(places: readonly number[], entries: readonly Entry[]): void {
+    for (const [at, entry] of entries.entries()) {
+      const place = places[at];
+      if (place !== undefined) this.known.set(place, entry);
+    }
   }
 
-  /**
-   * Sees to it that a range is there, and some entries on both sides of it; `also`: one more entry,
-   * wherever it stands; -1: none.
-   */
-  want(range: EntryRange, also: number): void {
-    this.wanted = range;
-    this.wantedAlso = also;
-    const isAlsoThere = also < 0 || this.known.has(also);
-    if (this.isAsking || (isAlsoThere && this.isEnough())) return;
-    const { from, to } = this.missing();
-    if (from >= to && isAlsoThere) return;
+  /** Sees to it that all of these are there, and some entries around them. */
+  want(wanted: Wanted): void {
+    this.wanted = wanted;
+    if (this.isAsking || this.isEnough(wanted)) return;
+    const all = [...wanted.places, ...wanted.around(prefetchEntries)];
+    const missing = [...new Set(all)].filter((place) => !this.known.has(place));
+    if (missing.length === 0) return;
     const { version, generation } = this;
-    const asked = { from, to: Math.max(from, to), ...(!isAlsoThere && { also: [also] }) };
     this.isAsking = true;
-    void this.ports.entries(version, asked).then((entries) => {
+    void this.ports.entries(version, missing).then((entries) => {
       if (this.generation !== generation) return;
       this.isAsking = false;
-      const rest = isAlsoThere ? [] : entries.slice(-1);
-      this.put(from, isAlsoThere ? entries : entries.slice(0, -1));
-      this.put(also, rest);
+      this.put(missing, entries);
       this.trim();
       this.ports.came();
-      if (entries.length > 0) this.want(this.wanted, this.wantedAlso);
+      if (entries.length > 0) this.want(this.wanted);
     });
   }
 
-  private isEnough(): boolean {
-    const half = prefetchEntries / 2;
-    const { from, to } = this.wanted;
-    return (
-      this.known.has(Math.max(0, from - half)) &&
-      this.known.has(Math.min(this.entryCount - 1, to + half)) &&
-      this.known.has(from)
-    );
-  }
-
-  private missing(): EntryRange {
-    let from = Math.max(0, this.wanted.from - prefetchEntries);
-    let to = Math.min(this.entryCount, this.wanted.to + prefetchEntries);
-    while (from < to && this.known.has(from)) from += 1;
-    while (to > from && this.known.has(to - 1)) to -= 1;
-    return { from, to };
+  private isEnough({ places, around }: Wanted): boolean {
+    const isKnown = (place: number) => this.known.has(place);
+    return places.every(isKnown) && around(prefetchEntries / 2).every(isKnown);
   }
 
   /** Lets go of what is far from the window. */
   private trim(): void {
-    if (this.known.size < 4 * keptAround) return;
-    const { from, to } = this.wanted;
-    for (const index of this.known.keys())
-      if (index !== this.wantedAlso && (index < from - keptAround || index > to + keptAround))
-        this.known.delete(index);
+    if (this.known.size < maxKept) return;
+    const kept = new Set([...this.wanted.places, ...this.wanted.around(keptAround)]);
+    for (const place of this.known.keys()) if (!kept.has(place)) this.known.delete(place);
   }
 }

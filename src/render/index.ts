@@ -4,5 +4,5 @@
  */
 export { ListView, type ListViewPorts, type PoolReadout } from './list-view';
 export type { DrawnPicture, Pictures } from './parts';
-export { bindRow, createRow, type RowView } from './row';
+export { bindRow, createRow, type RowView } from './rows';
 export { Scroller } from './scroller';

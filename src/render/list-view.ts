@@ -1,31 +1,35 @@
 import type { TextDirection } from '../core/base';
-import type { Bar, Entry, KnownSequence, RowPlace, RowPlan, Sequence } from '../core/lists';
-import { type AskedRange, Entries } from './entries';
+import type { Lines } from '../core/layout';
+import {
+  type Bar,
+  type DrawnLines,
+  type Entry,
+  type KnownSequence,
+  type LineRange,
+  lineAfter,
+  placesIn,
+  type RowPlace,
+  type RowPlan,
+  type Sequence,
+} from '../core/lists';
+import { Entries } from './entries';
 import type { Pictures } from './parts';
-import { identityOf, Pool, type PooledRow, place, roleOf } from './pool';
 import { type PressedEntry, Presses } from './presses';
-import { type Kinds, resizedKinds, resizeRow } from './resize';
-import { bindRow } from './row';
+import { type Drawing, DrawnRows, type Place, resizedKinds, resizeHeld } from './rows';
 import { ScrollSpeed } from './scroll-speed';
 import { Scroller } from './scroller';
 import { type Eye, offsetOf, rowLookedAt, type Seen, seenIn } from './seen';
 import { cellIn, isSamePlaces, linesOf, noLines } from './sequence-lines';
-import {
-  Bars,
-  drawArrangement,
-  FoundWords,
-  HeadingPlaces,
-  SectionIndex,
-  showKind,
-} from './standing';
+import { Bars, drawArrangement, FoundWords, HeadingPlaces, SectionIndex } from './standing';
+import { Strips } from './strips';
 
 /** The page may be late by a tenth of a second at the speed of reading: so much is drawn ahead. */
 const overscanPx = 400;
 const restAfterMs = 140;
 
 export interface ListViewPorts {
-  /** The finished entries of a range, as of a version; fewer if the version is no more. */
-  entries(version: number, range: AskedRange): Promise<readonly Entry[]>;
+  /** The finished entries at some places, as of a version; none if the version is no more. */
+  entries(version: number, places: readonly number[]): Promise<readonly Entry[]>;
   pictures: Pictures;
   /** A row was pressed; `part` is what of it. */
   pressed(entry: Entry, part: string | undefined): void;
@@ -52,6 +56,8 @@ export interface PoolReadout {
 export interface Wanted {
   readonly from: number;
   readonly to: number;
+  /** The cell that each strip begins with in sight, by its key. */
+  readonly strips: ReadonlyMap<string, number>;
   readonly sequence: KnownSequence;
   readonly box: RowPlace & { readonly widthPx: number };
   readonly keep?: Eye;
@@ -64,7 +70,8 @@ export interface Shown {
   readonly sequence: Sequence;
   readonly plans: readonly RowPlan[];
   readonly entries: readonly Entry[];
-  readonly entriesFrom: number;
+  /** Where each of them stands. */
+  readonly places: readonly number[];
   readonly above: Bar | undefined;
   readonly below: Bar | undefined;
   /** The heading over the first of these entries, where it is none of them. */
@@ -77,28 +84,25 @@ export interface Shown {
 export class ListView {
   private readonly sizer = document.createElement('div');
   private readonly scroller: Scroller;
-  private readonly pool: Pool;
+  private readonly rows: DrawnRows;
+  private readonly strips: Strips;
   private readonly bars: Bars;
   private readonly presses: Presses;
   private readonly index: SectionIndex;
   /** How much of the box its bars take. */
   private barsPx = 0;
   private readonly cache: Entries;
-  private readonly rows = new Map<number, PooledRow>();
   private readonly resized: ResizeObserver;
   private shown: Shown | undefined;
-  private kinds: readonly string[] = [];
   private lines = noLines;
   private headings = new HeadingPlaces();
   /** The heading that was pressed: it stays where it is. */
   private foldedAt: { readonly heading: number; readonly pastPx: number } | undefined;
-  private selectedKey: string | undefined;
-  private boundCount = 0;
   private widthPx = 0;
   private heightPx = 0;
   private readonly speed = new ScrollSpeed();
   private readonly found = new FoundWords();
-  private readonly pictureless = new Set<number>();
+  private readonly drawing: Changing<Drawing>;
   /** Where this scrolled by itself last: that event is nobody's wish. */
   private ownScrollTop: number | undefined;
   private isUntold = false;
@@ -115,11 +119,25 @@ export class ListView {
     this.sizer.setAttribute('role', 'list');
     host.append(this.sizer);
     this.scroller = new Scroller(host, this.sizer);
-    this.pool = new Pool(this.sizer);
+    const pictures: Pictures = (name) => this.ports.pictures(name);
+    this.drawing = {
+      ...{ plans: [], kinds: [], pictures, isFast: false, selectedKey: undefined },
+      entry: (index) => this.cache.get(index),
+    };
+    this.rows = new DrawnRows(
+      this.sizer,
+      () => this.drawing,
+      (index, role) => this.placeOf(index, role === 'heading'),
+    );
+    this.strips = new Strips(this.sizer, {
+      drawing: () => this.drawing,
+      near: (y) => this.scroller.near(y),
+      wants: () => this.wantEntries(),
+    });
     this.bars = new Bars(host);
     this.index = new SectionIndex(host, (heading) => this.goToHeading(heading));
     this.cache = new Entries({
-      entries: (version, range) => this.ports.entries(version, range),
+      entries: (version, places) => this.ports.entries(version, places),
       came: () => {
         this.draw();
         if (this.isUntold) this.tellScrolled();
@@ -146,7 +164,8 @@ export class ListView {
 
   /** Draws a version of the list. A row stays with its item; every one of them is bound anew. */
   show(shown: Shown): void {
-    const before = this.takeRows();
+    const before = this.rows.hold();
+    const strips = this.strips.hold();
     const { sequence } = shown;
     const isPlaced = this.shown !== undefined && isSamePlaces(sequence, this.shown.sequence);
     // Other heights of the same entries move none of those that are looked at.
@@ -160,15 +179,18 @@ export class ListView {
     const eye = isOther && foldedAt === undefined ? this.eye : undefined;
     const pastPx = eye && this.scroller.offset - this.lines.topPx(this.lines.of(eye.at));
     const kinds = shown.plans.map((plan) => JSON.stringify([plan.row, plan.slots, plan.tokens]));
-    this.resize(before.values(), { plans: shown.plans, kinds });
+    const resized = resizedKinds(this.drawing, { plans: shown.plans, kinds });
+    for (const held of [before, ...strips.map(({ rows }) => rows)]) resizeHeld(held, resized);
     this.shown = shown;
-    this.cache.begin(shown.version, sequence.entryCount);
-    this.cache.put(shown.entriesFrom, shown.entries);
-    if (shown.over !== undefined) this.cache.put(shown.over.at, [shown.over.entry]);
-    this.kinds = kinds;
+    this.cache.begin(shown.version);
+    this.cache.put(shown.places, shown.entries);
+    if (shown.over !== undefined) this.cache.put([shown.over.at], [shown.over.entry]);
+    this.drawing.plans = shown.plans;
+    this.drawing.kinds = kinds;
     drawArrangement({ host: this.host, sizer: this.sizer }, shown);
     this.takeBars(shown);
     if (!isPlaced) this.takeLines(sequence, seen);
+    this.placeStrips();
     if (pastPx !== undefined && shown.kept !== undefined)
       this.goTo({ line: this.lines.of(shown.kept), offsetPx: this.inSight(shown.kept, pastPx) });
     if (foldedAt !== undefined) {
@@ -177,7 +199,9 @@ export class ListView {
       this.foldedAt = undefined;
     }
     this.index.show(this.shown.sequence.lines?.names, this.heightPx);
-    this.followItems(before);
+    const range = this.range();
+    this.rows.follow(before, this.placesInList(range));
+    this.strips.follow(strips, range);
     this.draw();
   }
 
@@ -194,17 +218,6 @@ export class ListView {
     this.measure();
   }
 
-  /** Rows of templates that have got other sizes, and nothing else, stay and take them. */
-  private resize(rows: Iterable<PooledRow>, now: Kinds): void {
-    const resized = resizedKinds({ plans: this.shown?.plans ?? [], kinds: this.kinds }, now);
-    for (const row of resized.size === 0 ? [] : rows) {
-      const sizes = resized.get(row.kind);
-      if (sizes === undefined) continue;
-      resizeRow(row, sizes.resizes);
-      row.kind = sizes.kind;
-    }
-  }
-
   private seen(): Seen | undefined {
     this.scroller.catchUp();
     return seenIn(this.lines, { offset: this.scroller.offset, heightPx: this.heightPx });
@@ -212,11 +225,14 @@ export class ListView {
 
   private rowLookedAt(): Eye | undefined {
     const sight = { offset: this.scroller.offset, heightPx: this.heightPx };
-    const rows = [...this.rows.keys()].flatMap((at) => {
+    const rows = this.drawnPlaces().flatMap((at) => {
       const entry = this.cache.get(at);
       return entry?.kind === 'row' ? [{ at, key: entry.key }] : [];
     });
-    return rowLookedAt(rows, this.lines, { ...sight, selectedKey: this.selectedKey });
+    return rowLookedAt(rows, this.lines, {
+      ...sight,
+      selectedKey: this.drawing.selectedKey,
+    });
   }
 
   private takeLines(sequence: Sequence, seen: Seen | undefined): void {
@@ -240,21 +256,24 @@ export class ListView {
 
   /** The entries in the window now: what an update should answer first. */
   wanted(): Wanted {
-    const { from, to } = this.range();
+    const range = this.range();
+    const from = this.lines.firstOf(range.first);
+    const to = from + entriesIn(this.lines, range);
     const { id = -1, heightsId = -1 } = this.shown?.sequence ?? {};
     const textSize = this.ports.textSize?.() ?? 1;
     const box = { widthPx: this.widthPx, ratio: devicePixelRatio, textSize };
     this.eye = this.rowLookedAt();
     return {
       ...{ from, to: Math.max(to, from + 30), sequence: { id, heightsId }, box },
+      strips: this.strips.firstCells(range),
       ...(this.eye !== undefined && { keep: this.eye }),
     };
   }
 
   /** Marks the row of the item with a key, and no other. */
   select(key: string | undefined): void {
-    this.selectedKey = key;
-    for (const [index, row] of this.rows) this.mark(row, this.cache.get(index));
+    this.drawing.selectedKey = key;
+    for (const rows of this.allRows()) rows.markAll();
   }
 
   /** Marks the words of a filter in all rows. */
@@ -270,9 +289,12 @@ export class ListView {
     const top = this.lines.topPx(line);
     const bottom = top + this.lines.heightPxOf(line);
     const seenTo = this.scroller.offset + this.heightPx;
-    if (top >= this.scroller.offset + this.headings.coveredPx(entry) && bottom <= seenTo) return;
-    this.scroller.scrollTo(top - this.heightPx / 3);
-    this.draw();
+    const isSeen = top >= this.scroller.offset + this.headings.coveredPx(entry);
+    if (!isSeen || bottom > seenTo) {
+      this.scroller.scrollTo(top - this.heightPx / 3);
+      this.draw();
+    }
+    this.strips.reveal(entry);
   }
 
   /** The row at the top: its key, and how far it is scrolled past the edge. */
@@ -296,7 +318,13 @@ export class ListView {
   }
 
   readout(): PoolReadout {
-    return { made: this.pool.made, inUse: this.rows.size, bound: this.boundCount };
+    const counts = { made: 0, inUse: 0, bound: 0 };
+    for (const { counts: own } of this.allRows()) {
+      counts.made += own.made;
+      counts.inUse += own.inUse;
+      counts.bound += own.bound;
+    }
+    return counts;
   }
 
   destroy(): void {
@@ -307,6 +335,7 @@ export class ListView {
     this.found.stop();
     this.bars.stop();
     this.index.stop();
+    this.strips.stop();
     this.sizer.remove();
   }
 
@@ -314,12 +343,12 @@ export class ListView {
     const isOwn = this.host.scrollTop === this.ownScrollTop;
     this.scroller.moved();
     if (!isOwn) this.tellScrolled();
-    this.speed.measure(this.scroller.offset);
+    this.drawing.isFast = this.speed.isFast(this.scroller.offset);
     this.draw();
     clearTimeout(this.restTimer);
     this.restTimer = setTimeout(() => {
-      this.speed.isFast = false;
-      this.showPictures();
+      this.drawing.isFast = false;
+      for (const rows of this.allRows()) rows.showPictures();
       if (!this.scroller.isScaled) return;
       this.scroller.rest();
       this.layOut();
@@ -333,8 +362,9 @@ export class ListView {
   }
 
   private entryAt(target: Element): PressedEntry | undefined {
-    for (const [index, row] of this.rows) {
-      const entry = row.element.contains(target) ? this.cache.get(index) : undefined;
+    for (const rows of this.allRows()) {
+      const index = rows.at(target);
+      const entry = this.cache.get(index);
       if (entry !== undefined) return { index, entry };
     }
     return undefined;
@@ -348,96 +378,68 @@ export class ListView {
     this.ports.folded?.(entry);
   }
 
-  /** Entries from the first to the last that touch the window, with the overscan. */
-  private range(): { readonly from: number; readonly to: number } {
-    if (this.shown === undefined || this.lines.count === 0) return { from: 0, to: 0 };
-    const last = this.lines.at(this.scroller.offset + this.heightPx + overscanPx);
+  /** Lines from the first to the last that touch the window, with the overscan. */
+  private range(): LineRange {
+    if (this.shown === undefined || this.lines.count === 0) return { first: 0, last: -1 };
+    const { offset } = this.scroller;
     return {
-      from: this.lines.firstOf(this.lines.at(this.scroller.offset - overscanPx)),
-      to: Math.min(
-        this.shown.sequence.entryCount,
-        this.lines.firstOf(last) + this.lines.columnsOf(last),
-      ),
+      first: this.lines.at(offset - overscanPx),
+      last: this.lines.at(offset + this.heightPx + overscanPx),
     };
+  }
+
+  private get drawnLines(): DrawnLines {
+    const { windowOf } = this.strips;
+    return { lines: this.lines, entryCount: this.shown?.sequence.entryCount ?? 0, windowOf };
+  }
+
+  /** Where entries stand that are drawn in the list itself, that which sticks over them with them. */
+  private placesInList(range: LineRange): readonly number[] {
+    const own = placesIn(range, { ...this.drawnLines, windowOf: () => nothing });
+    const over = this.headings.stuckOver(this.lines.firstOf(range.first));
+    return over < 0 ? own : [over, ...own];
   }
 
   private draw(): void {
-    const { shown } = this;
-    if (shown === undefined) return;
-    const range = this.range();
-    const over = this.headings.stuckOver(range.from);
-    for (const [index, row] of this.rows) {
-      const isWanted = (index >= range.from && index < range.to) || index === over;
-      if (!isWanted && !hasFocus(row)) this.release(index, row);
-    }
-    const max = range.to - range.from + 2 * Math.max(1, this.kinds.length);
-    const drawOne = (index: number) => {
-      const row = this.rows.get(index);
-      if (row === undefined) this.fill(index, max);
-      else if (this.scroller.isScaled) this.position(row, index);
-    };
-    if (over >= 0) drawOne(over);
-    for (let index = range.from; index < range.to; index += 1) drawOne(index);
-    this.pool.settle(new Set(this.kinds), max);
-    this.found.mark([...this.rows.values()].map(({ element }) => element));
-    this.cache.want(range, over);
-  }
-
-  /** All rows in use, by what they show. */
-  private takeRows(): Map<string, PooledRow> {
-    const taken = new Map<string, PooledRow>();
-    for (const row of this.rows.values()) {
-      if (taken.has(row.identity)) this.pool.give(row);
-      else taken.set(row.identity, row);
-    }
-    this.rows.clear();
-    this.pictureless.clear();
-    return taken;
-  }
-
-  /** Rows go where their items are now: a press meant for a row finds it, and little is drawn anew. */
-  private followItems(before: Map<string, PooledRow>): void {
-    const { from, to } = this.range();
-    const over = this.headings.stuckOver(from);
-    const places = Array.from({ length: to - from }, (_, at) => from + at);
-    for (const index of over < 0 ? places : [over, ...places]) {
-      const entry = this.cache.get(index);
-      const row = entry === undefined ? undefined : before.get(identityOf(entry));
-      if (entry === undefined || row === undefined || row.kind !== this.kinds[entry.plan]) continue;
-      before.delete(row.identity);
-      this.put(row, index, entry);
-    }
-    for (const row of before.values()) this.pool.give(row);
-  }
-
-  /** Gives an entry a row, if the entry has come already. */
-  private fill(index: number, max: number): void {
-    const entry = this.cache.get(index);
-    const plan = entry === undefined ? undefined : this.shown?.plans[entry.plan];
-    const kind = entry === undefined ? undefined : this.kinds[entry.plan];
-    if (entry === undefined || plan === undefined || kind === undefined) return;
-    this.put(this.pool.take({ kind, plan, role: roleOf(entry) }, max), index, entry);
-  }
-
-  private put(row: PooledRow, index: number, entry: Entry): void {
-    row.identity = identityOf(entry);
-    this.rows.set(index, row);
-    showKind(row, entry);
-    bindRow(row, entry, this.speed.isFast ? 'later' : this.ports.pictures);
-    if (this.speed.isFast) this.pictureless.add(index);
-    this.boundCount += row.targets.length;
-    this.mark(row, entry);
-    this.position(row, index);
-  }
-
-  private release(index: number, row: PooledRow): void {
-    this.rows.delete(index);
-    this.pool.give(row);
-  }
-
-  private position(row: PooledRow, index: number): void {
     if (this.shown === undefined) return;
-    const { arrangement, entryCount } = this.shown.sequence;
+    const range = this.range();
+    this.rows.draw(this.placesInList(range), this.scroller.isScaled);
+    this.strips.draw(range);
+    this.found.mark([...this.allRows()].flatMap(({ elements }) => elements));
+    this.wantEntries();
+  }
+
+  private wantEntries(): void {
+    const range = this.range();
+    const { lines, drawnLines } = this;
+    const over = this.headings.stuckOver(lines.firstOf(range.first));
+    this.cache.want({
+      places: [...(over < 0 ? [] : [over]), ...placesIn(range, drawnLines)],
+      around: (entries) => {
+        const first = lineAfter(lines, range.first, -1, entries);
+        return placesIn({ first, last: lineAfter(lines, range.last, 1, entries) }, drawnLines);
+      },
+    });
+  }
+
+  private *allRows(): Generator<DrawnRows> {
+    yield this.rows;
+    for (const { rows } of this.strips.all) yield rows;
+  }
+
+  private drawnPlaces(): readonly number[] {
+    return [...this.allRows()].flatMap(({ places }) => [...places]);
+  }
+
+  private placeStrips(): void {
+    if (this.shown === undefined) return;
+    const isRtl = this.ports.direction?.() === 'rtl';
+    const { sequence } = this.shown;
+    this.strips.take({ sequence, lines: this.lines, widthPx: this.widthPx, isRtl });
+  }
+
+  private placeOf(index: number, isHeading: boolean): Place {
+    const { arrangement, entryCount } = this.shown?.sequence ?? noSequence;
     const line = this.lines.of(index);
     const { x, width } = cellIn(this.lines, index, {
       ...{ arrangement, widthPx: this.widthPx },
@@ -445,29 +447,13 @@ export class ListView {
     });
     const y = this.scroller.near(this.lines.topPx(line));
     const height = this.lines.heightPxOf(line);
-    const trackHeight = row.role === 'heading' ? this.trackHeight(index, y, height) : undefined;
-    place(row, { x, y, width, height, trackHeight, index, entryCount });
+    const trackHeight = isHeading ? this.trackHeight(index, y, height) : undefined;
+    return { x, y, width, height, trackHeight, index, entryCount };
   }
 
   private trackHeight(index: number, y: number, height: number): number {
     const endPx = this.headings.endPx(index);
     return endPx === undefined ? height : Math.max(height, this.scroller.near(endPx) - y);
-  }
-
-  private mark(row: PooledRow, entry: Entry | undefined): void {
-    row.element.classList.toggle(
-      'yc-at-hand',
-      entry?.kind === 'row' && entry.key === this.selectedKey,
-    );
-  }
-
-  private showPictures(): void {
-    for (const index of this.pictureless) {
-      const row = this.rows.get(index);
-      const entry = this.cache.get(index);
-      if (row !== undefined && entry !== undefined) bindRow(row, entry, this.ports.pictures);
-    }
-    this.pictureless.clear();
   }
 
   /** Asked of the page only when the box changes: between writes it would lay out each time. */
@@ -479,13 +465,27 @@ export class ListView {
   }
 
   private layOut(): void {
-    for (const [index, row] of this.rows) this.position(row, index);
+    this.placeStrips();
+    this.rows.placeAll();
     this.draw();
+    for (const { rows } of this.strips.all) rows.placeAll();
   }
 }
 
-/** Who is in a row by keyboard keeps it: given to another item, the next key would act on that. */
-const hasFocus = ({ outer }: PooledRow): boolean => outer.contains(document.activeElement);
+const nothing = { from: 0, to: 0 };
+const noSequence: Pick<Sequence, 'arrangement' | 'entryCount'> = {
+  arrangement: { kind: 'list', gap: 0, edge: 0, separators: false },
+  entryCount: 0,
+};
+
+type Changing<T> = { -readonly [Name in keyof T]: T[Name] };
+
+/** How many entries lines have; a strip counts for one. */
+function entriesIn(lines: Lines, { first, last }: LineRange): number {
+  let count = 0;
+  for (let line = first; line <= last; line += 1) count += Math.max(1, lines.columnsOf(line));
+  return count;
+}
 
 /** So many headings, inserts and separators may stand between two rows at most. */
 const maxBetweenRows = 50;

@@ -1,5 +1,6 @@
 import { atOnce } from '../../src/core/base';
 import { infer } from '../../src/core/items';
+import { placesBetween } from '../../src/core/lists';
 import { makeProject, type Project } from '../../src/core/project';
 import type { StackPart } from '../../src/core/templates';
 import { Engine } from '../../src/engine';
@@ -71,7 +72,7 @@ function laidOut(engine: Engine): { theirs: number[]; off: number } {
     ...{ from: 0, to: drawnCount },
     box: { ...place, widthPx: widths.at(-1) ?? 0 },
   });
-  const drawn = engine.entries({ from: 0, to: drawnCount }).map((entry) => {
+  const drawn = engine.entries(placesBetween(0, drawnCount)).map((entry) => {
     const plan = plans[entry.plan];
     if (plan === undefined) throw new Error('there is no plan');
     const made = createRow(plan);

@@ -50,7 +50,7 @@ function makeList(view?: string): ListView {
   list.className = 'list';
   host?.append(list);
   return new ListView(list, {
-    entries: (version, range) => start().entries(version, range, view),
+    entries: (version, places) => start().entries(version, places, view),
     pictures: () => undefined,
     pressed: () => {},
   });
@@ -77,7 +77,7 @@ const bench = {
   async firstRowsOurs(): Promise<{ first: number; all: number }> {
     ours?.destroy();
     ours = makeList();
-    await start().entries(-1, { from: 0, to: 0 });
+    await start().entries(-1, []);
     let first = 0;
     const from = performance.now();
     onFirst = (view) => {

@@ -107,7 +107,13 @@ function draw({ heights, ...frame }: Shown & { readonly heights: readonly number
     pressed: () => {},
   });
   const none = new Int32Array();
-  const lines = { firsts: Int32Array.of(0), columns: Uint8Array.of(1), headings: none, ends: none };
+  const lines = {
+    firsts: Int32Array.of(0),
+    columns: Uint8Array.of(1),
+    headings: none,
+    ends: none,
+    strips: [],
+  };
   list.show({
     ...frame,
     sequence: { ...frame.sequence, lines, heights: Int32Array.from(heights) },

@@ -55,7 +55,7 @@ test('rows that are solved again from what was kept of them stand as if they wer
       fresh.fill(valuesOf(entry));
       fresh.measure((runs) => others.of(runs));
       fresh.solve(widthPx);
-      const again = rows.solve(entry, { cellPx: widthPx, linePx: widthPx });
+      const again = rows.solve(entry, { cell: widthPx, line: widthPx, strip: widthPx });
       expect(again && boxesOf(again)).toEqual(boxesOf(fresh));
       expect(again?.shrunk).toEqual(fresh.shrunk);
       if (fresh.hangsOnTexts) hanging += 1;

@@ -37,3 +37,37 @@ export function cellSum(widthPx: number, grid: GridMeasures): string {
   const free = edges + gaps === '' ? `${widthPx}` : `(${widthPx}${edges}${gaps})`;
   return `${free} ÷ ${grid.columns} = ${result} px`;
 }
+
+/** What the width of a strip's cell comes from, in px, or how many cells are to be seen at once. */
+export interface StripMeasures {
+  readonly cell: number | { readonly inSight: number };
+  readonly edge: number;
+  readonly gap: number;
+}
+
+/** As wide as is said, or so that so many are in sight; never wider than the box without its edges. */
+export function stripCellWidth(widthPx: number, strip: StripMeasures): number {
+  const { cell, edge } = strip;
+  const whole = Math.max(0, widthPx - 2 * edge);
+  if (typeof cell === 'number') return Math.min(cell, whole);
+  const { gaps, edges } = besideCells(strip, cell.inSight);
+  return Math.max(0, Math.min(whole, (widthPx - edges - gaps) / cell.inSight));
+}
+
+/** The edge before them, and where the last is whole that after it; with the gaps between them. */
+function besideCells({ edge, gap }: StripMeasures, inSight: number) {
+  const isWhole = Number.isInteger(inSight);
+  const gaps = isWhole ? inSight - 1 : Math.floor(inSight);
+  return { edges: edge * (isWhole ? 2 : 1), gaps: gaps * gap };
+}
+
+/** The sum of a strip's cells as people write it down: `(360 − 12 − 16) ÷ 2.5 = 132.8 px`. */
+export function stripSum(widthPx: number, strip: StripMeasures): string {
+  const { cell } = strip;
+  const result = Math.round(stripCellWidth(widthPx, strip) * 100) / 100;
+  if (typeof cell === 'number') return `${result} px`;
+  const { edges, gaps } = besideCells(strip, cell.inSight);
+  const less = [edges, gaps].map((px) => (px > 0 ? ` − ${px}` : '')).join('');
+  const free = less === '' ? `${widthPx}` : `(${widthPx}${less})`;
+  return `${free} ÷ ${cell.inSight} = ${result} px`;
+}

@@ -26,5 +26,13 @@ export {
 } from './boxes/node';
 export { type Placed, placed } from './boxes/placed';
 export { solve } from './boxes/solve';
-export { cellSum, cellWidth, columnsThatFit, type GridMeasures, widthForColumns } from './grid';
+export {
+  cellSum,
+  cellWidth,
+  columnsThatFit,
+  type GridMeasures,
+  stripCellWidth,
+  stripSum,
+  widthForColumns,
+} from './grid';
 export { Lines, type LineTable, unitsOf } from './lines';

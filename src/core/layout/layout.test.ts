@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { cellSum, cellWidth } from './grid';
+import { cellSum, cellWidth, stripCellWidth, stripSum } from './grid';
 import { Lines, unitsOf } from './lines';
 
 test('cells, gaps and edges fill the width', () => {
@@ -72,4 +72,27 @@ test('an entry stands in the line that begins with it or before it', () => {
 
 test('a list without lines has no height', () => {
   expect([lines([], 5, 2).heightPx, lines([], 5, 2).count]).toEqual([0, 0]);
+});
+
+test('so many cells of a strip are in sight, with the gaps between them and the edge before them', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 200, max: 2_000 }),
+      fc.integer({ min: 2, max: 12 }),
+      fc.nat(24),
+      fc.nat(24),
+      (width, halves, gap, edge) => {
+        const inSight = halves / 2;
+        const cell = stripCellWidth(width, { cell: { inSight }, edge, gap });
+        fc.pre(cell > 0 && cell < width - 2 * edge);
+        const whole = Math.floor(inSight);
+        const end = edge + whole * (cell + gap) + (inSight - whole) * cell;
+        expect(end).toBeCloseTo(whole === inSight ? width - edge + gap : width);
+      },
+    ),
+  );
+  expect(stripCellWidth(300, { cell: 900, edge: 12, gap: 8 })).toBe(276);
+  expect(stripSum(360, { cell: { inSight: 2.5 }, edge: 12, gap: 8 })).toBe(
+    '(360 − 12 − 16) ÷ 2.5 = 132.8 px',
+  );
 });

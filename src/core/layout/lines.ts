@@ -5,6 +5,7 @@
 export interface LineTable {
   /** Position of the first entry of each line. */
   readonly firsts: Int32Array<ArrayBuffer>;
+  /** 0: its entries are scrolled sideways, up to where the next line begins. */
   readonly columns: Uint8Array<ArrayBuffer>;
   readonly heights: Int32Array<ArrayBuffer>;
 }
@@ -82,13 +83,18 @@ export class Lines {
     return Math.max(0, lastAtOrBelow(firsts, firsts.length - 1, entry));
   }
 
-  /** Position of a line's first entry; past the last line: how many entries there are in no line. */
+  /** Position of a line's first entry. */
   firstOf(line: number): number {
     return this.table.firsts[line] ?? 0;
   }
 
   columnsOf(line: number): number {
     return this.table.columns[line] ?? 1;
+  }
+
+  /** Past its last entry, where there are so many in all. */
+  endOf(line: number, entryCount: number): number {
+    return line + 1 < this.count ? this.firstOf(line + 1) : entryCount;
   }
 
   private heightOf(line: number): number {

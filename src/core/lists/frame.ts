@@ -164,6 +164,8 @@ export interface Entry {
   readonly block?: BlockPlace;
   /** A line stands between it and the row that follows. */
   readonly isDivided?: true;
+  /** It is one of the cells of a strip. */
+  readonly isInStrip?: true;
   /** Of a heading: whether the rows of its section are folded away; undefined: they can't be. */
   readonly isFolded?: boolean;
 }
@@ -174,6 +176,11 @@ export interface Headings {
   readonly ends: Int32Array;
   /** What each is called; undefined: the list has no index of them. */
   readonly names?: readonly (string | undefined)[] | undefined;
+}
+
+/** What tells each strip from the others of its list, in the order of their lines. */
+export interface StripKeys {
+  readonly strips: readonly string[];
 }
 
 /** What stays in sight above or below all that scrolls. */
@@ -193,7 +200,7 @@ export interface Sequence {
   readonly sticks: boolean;
   readonly entryCount: number;
   /** They are undefined where the asker has them. */
-  readonly lines: (Pick<LineTable, 'firsts' | 'columns'> & Headings) | undefined;
+  readonly lines: (Pick<LineTable, 'firsts' | 'columns'> & Headings & StripKeys) | undefined;
   readonly heights: LineTable['heights'] | undefined;
 }
 

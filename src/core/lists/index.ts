@@ -37,14 +37,15 @@ export {
 } from './frame';
 export {
   type Arrangement,
+  asKind,
   type Choice,
   type Chosen,
-  columnsIn,
   type Inserts,
   type List,
   type SectionsOf,
   type Separators,
-  spanningPlans,
+  type Strips,
+  type StripsAmong,
   withColourNamed,
 } from './list';
 export { placesOf, type SortColumn, type SortKey, sortedBy } from './order/sort';
@@ -58,9 +59,20 @@ export {
   kindCounts,
   plansByChoice,
 } from './sequence/arrange';
-export { type EntryKind, entryKinds, kindNumber, spansLine } from './sequence/entry-kinds';
+export { breadthAt, breadths } from './sequence/breadths';
+export { type EntryKind, entryKinds, kindNumber } from './sequence/entry-kinds';
 export { firstInserts, type InsertPlaces } from './sequence/inserts';
-export { type EntryHeights, linesOf } from './sequence/lines';
+export { type EntryHeights, linesOf, stripColumns } from './sequence/lines';
+export {
+  type DrawnLines,
+  isStrip,
+  type LineRange,
+  lineAfter,
+  placesBetween,
+  placesIn,
+  runsOf,
+  type Stretch,
+} from './sequence/places';
 export {
   type SectionOrder,
   type SectionPart,
@@ -87,3 +99,11 @@ export {
   type TextOnGround,
   textsOnGrounds,
 } from './text-grounds';
+export {
+  belowStripPx,
+  breadthsOf,
+  columnsIn,
+  type EntryWidths,
+  widthOf,
+  widthsIn,
+} from './widths';

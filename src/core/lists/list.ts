@@ -1,4 +1,3 @@
-import { columnsThatFit } from '../layout';
 import type { ListFilter } from './filter';
 import type { SortKey } from './order/sort';
 import type { InsertPlaces } from './sequence/inserts';
@@ -21,6 +20,22 @@ export interface Choice {
   readonly template?: Chosen;
 }
 
+/** Rows that stand beside each other and are scrolled sideways. */
+export interface Strips {
+  /** How wide their cells are, in px; so that so many are to be seen at once. */
+  readonly cell: number | { readonly inSight: number };
+  /** They come to rest where a cell begins. */
+  readonly snaps?: true;
+  /** Beneath them it is told how far along one is. */
+  readonly hasIndicator?: true;
+}
+
+/** Strips among rows that stand otherwise. */
+export interface StripsAmong extends Strips {
+  /** Ids of templates: the rows of these that follow each other in a section are a strip. */
+  readonly templates: readonly string[];
+}
+
 /** How entries are placed. Edges and gaps in px; `ground`: one of the colours, behind all rows; none: theirs. */
 export type Arrangement =
   | {
@@ -30,6 +45,7 @@ export type Arrangement =
       readonly separators: boolean | Separators;
       /** The rows of each section are a block with round corners. */
       readonly blocks?: true;
+      readonly strips?: StripsAmong;
       readonly ground?: string;
     }
   | {
@@ -40,6 +56,15 @@ export type Arrangement =
       readonly spans?: readonly string[];
       /** Each cell is as high as its content, not as its line. */
       readonly ownHeights?: true;
+      readonly strips?: StripsAmong;
+      readonly ground?: string;
+      readonly gap: number;
+      readonly edge: number;
+    }
+  | {
+      /** The rows of each section are one; without sections all are. */
+      readonly kind: 'strip';
+      readonly strips: Strips;
       readonly ground?: string;
       readonly gap: number;
       readonly edge: number;
@@ -105,13 +130,18 @@ export interface List {
   readonly arrangement: Arrangement;
 }
 
-/** How many columns there are in a list that is so wide, in px. */
-export function columnsIn(arrangement: Arrangement, widthPx: number): number {
-  if (arrangement.kind !== 'grid') return 1;
-  const { columns } = arrangement;
-  return typeof columns === 'number'
-    ? columns
-    : columnsThatFit(widthPx, { ...arrangement, ...columns });
+/** Another kind of arrangement in the place of one. */
+export function asKind({ gap, edge, ground }: Arrangement, kind: Arrangement['kind']): Arrangement {
+  const own = ground === undefined ? {} : { ground };
+  const apart = { gap: Math.max(gap, 8), edge: Math.max(edge, 12), ...own };
+  switch (kind) {
+    case 'list':
+      return { kind, gap: 0, edge: 0, separators: true, ...own };
+    case 'grid':
+      return { kind, columns: 2, ...apart };
+    case 'strip':
+      return { kind, strips: { cell: { inSight: 2.5 }, snaps: true }, ...apart };
+  }
 }
 
 /** The same with another name for a colour; undefined: none in its place. */
@@ -127,15 +157,4 @@ export function withColourNamed(
     return own;
   const { colour: _, ...line } = own.separators;
   return { ...own, separators: next === undefined ? line : { ...line, colour: next } };
-}
-
-/** For each template, 1 where its cells have a line for themselves; undefined: those of none. */
-export function spanningPlans(
-  arrangement: Arrangement,
-  templates: readonly string[],
-): Uint8Array | undefined {
-  const spans = arrangement.kind === 'grid' ? (arrangement.spans ?? []) : [];
-  return spans.length === 0
-    ? undefined
-    : Uint8Array.from(templates, (template) => Number(spans.includes(template)));
 }

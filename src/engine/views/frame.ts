@@ -14,8 +14,8 @@ import type {
 export interface EntryRange {
   readonly from: number;
   readonly to: number;
-  /** Entries beside those of the range. */
-  readonly also?: readonly number[];
+  /** The cell that each strip begins with in sight, by its key; none: its first. Strips count for one entry. */
+  readonly strips?: ReadonlyMap<string, number>;
   /** What the asker has of the sequence: it is not sent again. */
   readonly sequence?: KnownSequence;
   /** The box that rows are drawn in; undefined: as before. */
@@ -42,7 +42,8 @@ export interface Frame {
   readonly sequence: Sequence;
   readonly plans: readonly RowPlan[];
   readonly entries: readonly Entry[];
-  readonly entriesFrom: number;
+  /** Where each of them stands. */
+  readonly places: readonly number[];
   readonly above: Bar | undefined;
   readonly below: Bar | undefined;
   /** The heading over the first of them, where headings stick and it is none of them. */

@@ -1,14 +1,21 @@
 import type { Finding, Turns } from '../../core/base';
 import { itemKeys } from '../../core/items';
-import { cellWidth, unitsOf } from '../../core/layout';
+import { unitsOf } from '../../core/layout';
 import {
   type Arrangement,
   allChosen,
   type Bar,
+  belowStripPx,
+  breadthAt,
+  breadths,
+  breadthsOf,
   chosenIn,
   columnsIn,
   type Entry,
   kindNumber,
+  lineAfter,
+  placesBetween,
+  placesIn,
   plainHeightPx,
   type RowPlace,
   type RowPlan,
@@ -16,8 +23,9 @@ import {
   type SectionTable,
   type Separators,
   type Space,
-  spanningPlans,
+  type Stretch,
   standingTemplates,
+  widthsIn,
 } from '../../core/lists';
 import { picturesHave } from '../../core/pictures';
 import type { Project } from '../../core/project';
@@ -128,7 +136,8 @@ export class View {
         ...{ choices, order, planOfChoice, planHeights, table, standing, isFolded },
         ...{ wished: isWhole ? undefined : wished, kept },
         heightsOf: takeShown,
-        spanning: spanningPlans(arrangement, planIds),
+        breadths: breadthsOf(arrangement, planIds),
+        belowStrip: unitsOf(belowStripPx(arrangement)),
         hasIndex: list.sections?.hasIndex === true,
         columnCount: columnsIn(arrangement, this.box?.widthPx ?? usualWidthPx),
       });
@@ -156,7 +165,8 @@ export class View {
     const moved = kept === undefined ? 0 : kept - (wanted.keep?.at ?? 0);
     const from = Math.max(0, Math.min(wanted.from + moved, this.sequence.count - 1));
     this.takeBox(wanted.box);
-    if (this.measured.measure(from, from + wanted.to - wanted.from)) this.arrangeLines();
+    const places = this.placesFor({ ...wanted, from, to: from + wanted.to - wanted.from });
+    if (this.measured.measure(places)) this.arrangeLines();
     return {
       version: this.world.version,
       edition: this.world.edition,
@@ -167,8 +177,8 @@ export class View {
         sticks: this.of.list()?.sections?.sticks === true,
       },
       plans: this.plans,
-      entries: this.entries({ from, to: from + wanted.to - wanted.from }),
-      entriesFrom: from,
+      entries: this.entries(places),
+      places,
       over: this.headingOver(from),
       above: this.bar('above'),
       below: this.bar('below'),
@@ -179,6 +189,27 @@ export class View {
       typeCounts: this.of.typeCounts(),
       findings: this.findings(),
     };
+  }
+
+  /** Where entries stand that a range asks for: of strips, the cells that are seen. */
+  private placesFor({ from, to, strips, box }: EntryRange): readonly number[] {
+    const { count: entryCount, placed: lines } = this.sequence;
+    const { arrangement = noArrangement } = this.of.list() ?? {};
+    if (!this.sequence.hasStrips) return placesBetween(from, Math.min(to, entryCount));
+    if (to <= from) return [];
+    const widthPx = box?.widthPx ?? this.box?.widthPx ?? usualWidthPx;
+    const cellPx = widthsIn(arrangement, widthPx).strip + arrangement.gap;
+    const inSight = Math.ceil(widthPx / Math.max(1, cellPx)) + 1;
+    const windowOf = (line: number): Stretch => {
+      const at = strips?.get(this.sequence.stripKey(line) ?? '') ?? 0;
+      return { from: at - cellsAround, to: at + inSight + cellsAround };
+    };
+    const first = lines.of(from);
+    const more = to - from - Math.max(1, lines.columnsOf(first));
+    return placesIn(
+      { first, last: lineAfter(lines, first, 1, more) },
+      { lines, entryCount, windowOf },
+    );
   }
 
   /** What stays in sight at an end of the list: it is of all rows, as header and footer are. */
@@ -199,7 +230,7 @@ export class View {
     if (this.of.list()?.sections?.sticks !== true) return undefined;
     let at = from;
     while (at >= 0 && sections[at] === sections[from] && kinds[at] !== heading) at -= 1;
-    const [own] = at < from && kinds[at] === heading ? this.entries({ from: at, to: at + 1 }) : [];
+    const [own] = at < from && kinds[at] === heading ? this.entries([at]) : [];
     return own && { at, entry: own };
   }
 
@@ -209,14 +240,11 @@ export class View {
     return entry < 0 ? undefined : entry;
   }
 
-  entries(range: EntryRange): Entry[] {
+  /** The finished entries that stand at some places, in their order. */
+  entries(asked: readonly number[]): Entry[] {
+    const places = asked.filter((place) => place >= 0 && place < this.sequence.count);
     // Who scrolls on sees them next.
-    this.measured.measure(range.from, range.to);
-    const count = Math.min(range.to, this.sequence.count) - Math.max(0, range.from);
-    const places = Array.from(
-      { length: Math.max(0, count) },
-      (_, at) => at + Math.max(0, range.from),
-    );
+    this.measured.measure(places);
     const list = this.of.list();
     const { arrangement = noArrangement } = list ?? {};
     const isDivided = arrangement.kind === 'list' && hasLines(arrangement.separators);
@@ -225,17 +253,25 @@ export class View {
     const isSkeleton = this.sequence.state === 'loading' && list?.states?.loading === undefined;
     const rows = this.rowValues();
     const box = this.rowBox(this.box);
-    return [...places, ...(range.also ?? [])].map((entry) => {
+    return places.map((entry) => {
       const own = this.entry(entry, rows, box);
       if (own.kind === 'state' && isSkeleton)
         return { ...own, values: own.values.map(() => undefined), isSkeleton };
       if (own.kind === 'heading' && isFolded !== undefined)
         return { ...own, isFolded: isFolded(own.key) };
       const block = hasBlocks ? this.shown.blockAt(entry) : undefined;
-      const divides = isDivided && own.kind === 'row' && this.shown.isBeforeRow(entry);
+      const divides = isDivided && this.isDivided(entry, rows);
       if (block === undefined && !divides) return own;
       return { ...own, ...(block && { block }), ...(divides && { isDivided: true }) };
     });
+  }
+
+  /** A line stands between two rows, none of them in a strip. */
+  private isDivided(entry: number, { breadths: ofPlans }: RowValues): boolean {
+    const { arranged } = this.shown;
+    return [entry, entry + 1].every(
+      (each) => arranged.kinds[each] === 0 && breadthAt(arranged, ofPlans, each) !== breadths.strip,
+    );
   }
 
   private entry(entry: number, rows: RowValues, box: RowBox | undefined): Entry {
@@ -249,6 +285,7 @@ export class View {
       this.once.keep(template, key, values, this.of.locale());
     const shrunk = this.measured.shrunkIn(rows, entry, box);
     const kind = shown.kindAt(entry);
+    const isInStrip = breadthAt(shown.arranged, rows.breadths, entry) === breadths.strip;
     return {
       kind,
       key,
@@ -256,6 +293,7 @@ export class View {
       plan,
       values,
       ...(shrunk && { shrunk }),
+      ...(isInStrip && { isInStrip }),
     };
   }
 
@@ -402,23 +440,17 @@ export class View {
     const { plans } = this;
     const { arrangement = noArrangement } = this.of.list() ?? {};
     const templates = plans.map(({ template }) => template);
-    const spanning = spanningPlans(arrangement, templates);
-    return { arranged, plans, spanning, valuesAt: (entry) => this.valuesAt(entry) };
+    return {
+      ...{ arranged, plans, breadths: breadthsOf(arrangement, templates) },
+      valuesAt: (entry) => this.valuesAt(entry),
+    };
   }
 
   /** What boxes hang on besides their rows; undefined: nobody has said how wide the list is. */
   private rowBox(list: ListBox | undefined): RowBox | undefined {
     const arrangement = this.of.list()?.arrangement;
     if (list === undefined || arrangement === undefined) return undefined;
-    const { edge, gap } = arrangement;
-    const widths = {
-      cellPx: cellWidth(list.widthPx, {
-        columns: columnsIn(arrangement, list.widthPx),
-        edge,
-        gap,
-      }),
-      linePx: cellWidth(list.widthPx, { columns: 1, edge, gap }),
-    };
+    const widths = widthsIn(arrangement, list.widthPx);
     return { ...list, widths, language: this.of.locale() };
   }
 
@@ -456,6 +488,8 @@ export class View {
 /** Until somebody has said how wide the list is. */
 const usualWidthPx = 360;
 const heading = kindNumber('heading');
+/** Cells of a strip on both sides of those in sight. */
+const cellsAround = 3;
 
 const hasLines = (separators: Separators | boolean): boolean =>
   typeof separators === 'object' ? separators.template === undefined : separators;

@@ -1,6 +1,6 @@
 import type { Bar, RowPlan } from '../../core/lists';
 import type { Pictures } from '../parts';
-import { bindRow, createRow, type RowView } from '../row';
+import { bindRow, createRow, type RowView } from '../rows';
 
 type End = 'above' | 'below';
 

@@ -1,9 +1,9 @@
 /**
- * What stands around the rows of a list: headings that stick and their index, bars, marks of entries
- * and of words that were found. The list calls it as it draws; nothing here scrolls or asks.
+ * What stands around the rows of a list: headings that stick and their index, bars, marks of words
+ * that were found. The list calls it as it draws; nothing here scrolls or asks.
  */
+export { drawArrangement } from './arrangement';
 export { Bars } from './bars';
-export { drawArrangement, showKind } from './entry-marks';
 export { FoundWords } from './found-words';
 export { HeadingPlaces } from './headings';
 export { SectionIndex } from './section-index';

@@ -1,8 +1,11 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
+import { Lines } from '../../layout';
 import { type Arranging, arrange } from './arrange';
+import { breadthAt, breadths } from './breadths';
 import { type EntryKind, entryKinds, kindNumber } from './entry-kinds';
-import { linesOf } from './lines';
+import { linesOf, stripColumns } from './lines';
+import { isStrip, lineAfter, placesBetween, placesIn, runsOf } from './places';
 import { inSections, oneSection } from './sections';
 
 /** Any list: some items left out, in any order, with any of what may stand beside rows. */
@@ -161,33 +164,91 @@ test('inserts come after exactly the rows that are said, whatever is folded, wit
   );
 });
 
-test('rows stand beside each other in a grid, all other entries alone in their line', () => {
+/** How rows of each plan stand, and in how many columns. */
+const cells = fc.record({
+  columnCount: fc.integer({ min: 1, max: 5 }),
+  ofPlans: fc.option(fc.uint8Array({ minLength: 3, maxLength: 3, max: 2 }), { nil: undefined }),
+});
+
+test('all entries stand in lines, each once: cells in columns, strips as long as their rows follow each other, the rest alone', () => {
   fc.assert(
-    fc.property(lists, fc.integer({ min: 1, max: 5 }), fc.boolean(), (made, columnCount, spans) => {
-      const { arranging } = made;
-      const spanning = spans ? Uint8Array.of(0, 1) : undefined;
-      const arranged = arrange(arranging);
-      const ofPlans = Int32Array.from({ length: 10 }, (_, plan) => 10 + plan);
-      const lines = linesOf(arranged, { ofPlans, ofEntries: undefined }, { columnCount, spanning });
+    fc.property(lists, cells, ({ arranging }, { columnCount, ofPlans }) => {
+      const arranged = arrange({ ...arranging, breadths: ofPlans });
+      const { kinds, plans, sections } = arranged;
+      const heightOf = Int32Array.from({ length: 10 }, (_, plan) => 10 + plan);
+      const lines = linesOf(
+        arranged,
+        { ofPlans: heightOf, ofEntries: undefined },
+        { columnCount, ofPlans, belowStrip: 5 },
+      );
+      const breadth = (entry: number) => breadthAt(arranged, ofPlans, entry);
       let entry = 0;
       lines.firsts.forEach((first, line) => {
         expect(first).toBe(entry);
-        const next = lines.firsts[line + 1] ?? arranged.kinds.length;
-        const kinds = arranged.kinds.subarray(first, next);
-        expect(kinds.length).toBeLessThanOrEqual(lines.columns[line] ?? 0);
-        if (kinds.length > 1) expect(kinds.every((kind) => kind === 0)).toBe(true);
-        const isCell = (entry: number) =>
-          arranged.kinds[entry] === 0 && spanning?.[arranged.plans[entry] ?? 0] !== 1;
-        expect(lines.columns[line]).toBe(isCell(first) ? columnCount : 1);
-        const heights = [...arranged.plans.subarray(first, next)].map((plan) => 10 + plan);
-        expect(lines.heights[line]).toBe(Math.max(...heights));
-        // A line that is not full is the last of its run.
-        const isRunOn = next < arranged.kinds.length && isCell(next) && isCell(first);
-        if (isRunOn) expect(kinds.length).toBe(columnCount);
+        const next = lines.firsts[line + 1] ?? kinds.length;
+        const own = Array.from({ length: next - first }, (_, at) => first + at);
+        const isStrip = breadth(first) === breadths.strip;
+        const isCell = breadth(first) === breadths.cell;
+        expect(new Set(own.map(breadth)).size).toBe(1);
+        expect(lines.columns[line]).toBe(isStrip ? stripColumns : isCell ? columnCount : 1);
+        if (!isStrip) expect(own.length).toBeLessThanOrEqual(lines.columns[line] ?? 0);
+        if (isStrip) expect(new Set(own.map((each) => sections[each])).size).toBe(1);
+        const highest = Math.max(...own.map((each) => heightOf[plans[each] ?? 0] ?? 0));
+        expect(lines.heights[line]).toBe(highest + (isStrip ? 5 : 0));
+        // A line that is not full is the last of its run, a strip in its section.
+        const isRunOn = next < kinds.length && breadth(next) === breadth(first);
+        if (isRunOn && isCell) expect(own.length).toBe(columnCount);
+        if (isRunOn && isStrip) expect(sections[next]).not.toBe(sections[first]);
         entry = next;
       });
-      expect(entry).toBe(arranged.kinds.length);
+      expect(entry).toBe(kinds.length);
     }),
+    runs,
+  );
+});
+
+test('no separator stands beside a row of a strip', () => {
+  fc.assert(
+    fc.property(lists, cells, ({ arranging }, { ofPlans }) => {
+      const arranged = arrange({ ...arranging, breadths: ofPlans });
+      arranged.kinds.forEach((kind, entry) => {
+        if (kind !== kindNumber('separator')) return;
+        for (const beside of [entry - 1, entry + 1])
+          expect(breadthAt(arranged, ofPlans, beside)).not.toBe(breadths.strip);
+      });
+    }),
+    runs,
+  );
+});
+
+test('the places of lines are those of all their entries, of a strip those that are seen', () => {
+  fc.assert(
+    fc.property(
+      lists,
+      cells,
+      fc.nat(30),
+      fc.nat(9),
+      ({ arranging }, { columnCount, ofPlans }, first, seen) => {
+        const arranged = arrange({ ...arranging, breadths: ofPlans });
+        const entryCount = arranged.kinds.length;
+        const heights = { ofPlans: new Int32Array(10).fill(64), ofEntries: undefined };
+        const lines = new Lines(linesOf(arranged, heights, { columnCount, ofPlans }), 0, 0);
+        const windowOf = () => ({ from: seen - 4, to: seen });
+        const last = lineAfter(lines, first, 1, 12);
+        const places = placesIn({ first, last }, { lines, entryCount, windowOf });
+        const expected = placesBetween(0, entryCount).filter((entry) => {
+          const line = lines.of(entry);
+          const at = entry - lines.firstOf(line);
+          return (
+            line >= first &&
+            line <= last &&
+            (!isStrip(lines, line) || (at >= seen - 4 && at < seen))
+          );
+        });
+        expect(places).toEqual(expected);
+        expect(runsOf(places).flatMap(({ from, to }) => placesBetween(from, to))).toEqual(places);
+      },
+    ),
     runs,
   );
 });

@@ -1,3 +1,4 @@
+import { breadths } from './breadths';
 import { type EntryKind, entryKinds, kindNumber } from './entry-kinds';
 import { type InsertPlaces, insertAfter, insertCount } from './inserts';
 import type { Sections } from './sections';
@@ -34,8 +35,10 @@ export interface Arranging {
   readonly inserts?:
     | { readonly plan: number; readonly places: InsertPlaces; readonly itemCount: number }
     | undefined;
-  /** Between rows, and nowhere else. */
+  /** Between rows, and nowhere else: nor beside one in a strip. */
   readonly separator?: number | undefined;
+  /** How wide the rows of each plan stand; undefined: as cells. */
+  readonly breadths?: Uint8Array | undefined;
   readonly header?: number | undefined;
   readonly footer?: number | undefined;
   /** There are no rows, whatever the items are. */
@@ -77,21 +80,24 @@ function putSection(writer: Writer, arranging: Arranging, section: number): void
 
 function putRows(
   writer: Writer,
-  { sections, planOfItem, inserts, separator }: Arranging,
+  { sections, planOfItem, inserts, separator, breadths: ofPlans }: Arranging,
   start: number,
   end: number,
 ): void {
   const { members } = sections;
+  const isInStrip = (plan: number) => ofPlans?.[plan] === breadths.strip;
   const isEach = inserts?.places.inEachSection === true;
-  const before = isEach ? start : 0;
+  const offset = isEach ? start : 0;
   const of = isEach ? end - start : members.length;
   for (let at = start; at < end; at += 1) {
     const item = members[at] ?? 0;
-    if (separator !== undefined && writer.isAfterRow)
+    const plan = planOfItem[item] ?? 0;
+    const before = writer.planOfRowBefore;
+    if (separator !== undefined && before >= 0 && !isInStrip(plan) && !isInStrip(before))
       writer.put(kinds.separator, item, separator, at);
-    writer.put(0, item, planOfItem[item] ?? 0, at);
+    writer.put(0, item, plan, at);
     if (inserts === undefined || inserts.itemCount === 0) continue;
-    const insert = insertAfter(inserts.places, { number: at + 1 - before, of });
+    const insert = insertAfter(inserts.places, { number: at + 1 - offset, of });
     if (insert < 0) continue;
     writer.put(kinds.insert, insert % inserts.itemCount, inserts.plan, insert);
   }
@@ -140,8 +146,10 @@ class Writer {
     this.ordinals = new Int32Array(room);
   }
 
-  get isAfterRow(): boolean {
-    return this.count > 0 && this.kinds[this.count - 1] === 0;
+  /** -1: what comes next follows no row. */
+  get planOfRowBefore(): number {
+    const before = this.count - 1;
+    return before >= 0 && this.kinds[before] === 0 ? (this.plans[before] ?? 0) : -1;
   }
 
   // Numbers rather than a record: it is asked for each entry of all.

@@ -17,6 +17,3 @@ export type EntryKind = (typeof entryKinds)[number];
 
 /** The number of a kind in columns. */
 export const kindNumber = (kind: EntryKind): number => entryKinds.indexOf(kind);
-
-/** All but rows take a line of their own, also in a grid. */
-export const spansLine = (kind: number): boolean => kind !== 0;

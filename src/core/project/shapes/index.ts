@@ -11,6 +11,8 @@ import {
   type SectionsOf,
   type Separators,
   type SortKey,
+  type Strips,
+  type StripsAmong,
   sectionParts,
 } from '../../lists';
 import { type Picture, pictureTypes } from '../../pictures';
@@ -129,6 +131,20 @@ const inserts: Shape<Inserts> = record<Inserts>({
   source: optional(id()),
 });
 
+const ofStrips = {
+  cell: byKind<Strips['cell']>({
+    number: number({ min: 20, max: 4_000 }),
+    record: record<{ readonly inSight: number }>({ inSight: number({ min: 1, max: 20 }) }),
+  }),
+  snaps: optional(oneOf([true])),
+  hasIndicator: optional(oneOf([true])),
+};
+
+const stripsAmong: Shape<StripsAmong> = record<StripsAmong>({
+  ...ofStrips,
+  templates: list(id(), { max: 200 }),
+});
+
 type OfKind<K extends Arrangement['kind']> = Extract<Arrangement, { readonly kind: K }>;
 
 const arrangement: Shape<Arrangement> = byMember<Arrangement>('kind', {
@@ -138,6 +154,7 @@ const arrangement: Shape<Arrangement> = byMember<Arrangement>('kind', {
     edge: px(),
     separators: byKind<boolean | Separators>({ boolean: boolean(), record: separators }),
     blocks: optional(oneOf([true])),
+    strips: optional(stripsAmong),
     ground: optional(text()),
   }),
   grid: record<OfKind<'grid'>>({
@@ -150,6 +167,14 @@ const arrangement: Shape<Arrangement> = byMember<Arrangement>('kind', {
     }),
     spans: optional(list(id(), { max: 200 })),
     ownHeights: optional(oneOf([true])),
+    strips: optional(stripsAmong),
+    ground: optional(text()),
+  }),
+  strip: record<OfKind<'strip'>>({
+    kind: oneOf(['strip']),
+    gap: px(),
+    edge: px(),
+    strips: record<Strips>(ofStrips),
     ground: optional(text()),
   }),
 });

@@ -1,12 +1,11 @@
 import { count, type Finding, grouped, type Turns } from '../../../core/base';
-import { cellWidth } from '../../../core/layout';
 import {
   type Arrangement,
   type BoxFault,
-  columnsIn,
   eachFault,
   smallTargets,
   targetsOf,
+  widthsIn,
 } from '../../../core/lists';
 import { knownId } from '../../../core/templates';
 import { MeasuredRows, type RowMeasures, type RowValues } from './measured-rows';
@@ -45,11 +44,7 @@ export function* boxFindings(
     const place = { ratio, textSize: textSize / 100, language: at.language };
     const rows = new MeasuredRows(values, measures, place);
     for (const widthPx of at.widths) {
-      const { edge, gap } = at.arrangement;
-      const widths = {
-        cellPx: cellWidth(widthPx, { columns: columnsIn(at.arrangement, widthPx), edge, gap }),
-        linePx: cellWidth(widthPx, { columns: 1, edge, gap }),
-      };
+      const widths = widthsIn(at.arrangement, widthPx);
       const setting = textSize === 100 ? `${widthPx} px` : `${widthPx} px × ${textSize} %`;
       for (let entry = 0; entry < arranged.items.length; entry += 1) {
         if (rows.isTurnOver()) yield entry / arranged.items.length;

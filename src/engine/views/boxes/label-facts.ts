@@ -59,7 +59,7 @@ export function* labelFacts(of: RowsOf, part: string): Turns<LabelFacts | undefi
     facts.cutCount += 1;
     if (facts.firstCut < 0) facts.firstCut = item;
     const isCutIn = (width: number): boolean => {
-      const own = rows.solve(entry, { cellPx: width, linePx: width })?.label(part);
+      const own = rows.solve(entry, { cell: width, line: width, strip: width })?.label(part);
       return own !== undefined && isCut(own);
     };
     facts.wholeFromPx = wholeFrom(facts.wholeFromPx, isCutIn);

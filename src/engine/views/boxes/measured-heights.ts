@@ -1,7 +1,7 @@
 import type { Turns } from '../../../core/base';
 import { unitsOf } from '../../../core/layout';
-import { type HeightBy, heightBy } from '../../../core/lists';
-import type { EntryWidths, MeasuredRows, RowMeasures, RowValues } from './measured-rows';
+import { type EntryWidths, type HeightBy, heightBy } from '../../../core/lists';
+import type { MeasuredRows, RowMeasures, RowValues } from './measured-rows';
 
 interface Made {
   readonly of: RowValues;
@@ -46,9 +46,10 @@ export class MeasuredHeights {
     );
   }
 
-  isOf(rows: MeasuredRows, { cellPx, linePx }: EntryWidths): boolean {
+  isOf(rows: MeasuredRows, { cell, line, strip }: EntryWidths): boolean {
     const { widths } = this.made;
-    return this.made.rows === rows && widths.cellPx === cellPx && widths.linePx === linePx;
+    const isAsWide = widths.cell === cell && widths.line === line && widths.strip === strip;
+    return this.made.rows === rows && isAsWide;
   }
 
   /** Whether all is measured. */

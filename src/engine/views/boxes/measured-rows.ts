@@ -2,13 +2,15 @@ import type { MeasuredText } from '../../../core/layout';
 import {
   type Arranged,
   anyText,
+  breadthAt,
+  type EntryWidths,
   type FontedWords,
   type LabelFont,
   RowBoxes,
   type RowLabel,
   type RowPlace,
   type RowPlan,
-  spansLine,
+  widthOf,
 } from '../../../core/lists';
 import type { EntryValue } from '../../../core/templates';
 import { type TextPlace, TextPool } from '../../../core/text';
@@ -41,29 +43,22 @@ export interface RowBox extends TextPlace, RowPlace {
   readonly widths: EntryWidths;
 }
 
-/** How wide entries are, in CSS px. */
-export interface EntryWidths {
-  /** A row or cell. */
-  readonly cellPx: number;
-  /** What has a line for itself. */
-  readonly linePx: number;
-}
-
 /** Rows as they stand in a list. */
 export interface RowValues {
   readonly arranged: Pick<Arranged, 'kinds' | 'items' | 'plans'>;
   readonly plans: readonly RowPlan[];
-  /** 1 for each plan whose rows have a line for themselves; undefined: those of none. */
-  readonly spanning?: Uint8Array | undefined;
+  /** How wide the rows of each plan stand; undefined: as cells. */
+  readonly breadths?: Uint8Array | undefined;
   /** Finished values of an entry. */
   readonly valuesAt: (entry: number) => readonly EntryValue[];
 }
 
-/** Whether an entry has a line for itself. */
-export const hasLine = (
-  { arranged: { kinds, plans }, spanning }: Pick<RowValues, 'arranged' | 'spanning'>,
+/** How wide an entry is, in CSS px. */
+export const entryWidth = (
+  { arranged, breadths }: Pick<RowValues, 'arranged' | 'breadths'>,
   entry: number,
-): boolean => spansLine(kinds[entry] ?? 0) || spanning?.[plans[entry] ?? 0] === 1;
+  widths: EntryWidths,
+): number => widthOf(breadthAt(arranged, breadths, entry), widths);
 
 /** Numbers of words that are kept of all rows together: 16 MB. */
 const maxKept = 4_000_000;
@@ -128,7 +123,7 @@ export class MeasuredRows {
     const own = this.measuredOf(this.rows.arranged.plans[entry] ?? 0, measures);
     if (own === undefined) return undefined;
     if (!this.showKept(entry, own) && !this.measure(entry, own, measures)) return undefined;
-    own.boxes.solve(this.widthOf(entry, widths));
+    own.boxes.solve(entryWidth(this.rows, entry, widths));
     return own.boxes;
   }
 
@@ -137,12 +132,8 @@ export class MeasuredRows {
     const boxes = this.boxes[this.rows.arranged.plans[entry] ?? 0];
     boxes?.fill(this.rows.valuesAt(entry));
     boxes?.measure(() => anyText);
-    boxes?.solve(this.widthOf(entry, widths));
+    boxes?.solve(entryWidth(this.rows, entry, widths));
     return boxes;
-  }
-
-  private widthOf(entry: number, { cellPx, linePx }: EntryWidths): number {
-    return hasLine(this.rows, entry) ? linePx : cellPx;
   }
 
   /** Tells whether others should have a turn now; a pass asks it for each row. */

@@ -3,6 +3,7 @@ import {
   haveOwnHeights,
   type PartPlan,
   type RowPlan,
+  runsOf,
   type Shrunk,
   type Space,
   shrinkingParts,
@@ -57,8 +58,9 @@ export class RowMeasuring {
   }
 
   /** Measures what is about to be seen; false: nothing there hangs on texts. */
-  measure(from: number, to: number): boolean {
-    this.heights?.measure(from, to);
+  measure(places: readonly number[]): boolean {
+    if (this.heights !== undefined)
+      for (const { from, to } of runsOf(places)) this.heights.measure(from, to);
     return this.heights !== undefined;
   }
 

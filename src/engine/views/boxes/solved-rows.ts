@@ -1,5 +1,5 @@
-import type { RowBoxes } from '../../../core/lists';
-import { type EntryWidths, hasLine, type MeasuredRows, type RowValues } from './measured-rows';
+import type { EntryWidths, RowBoxes } from '../../../core/lists';
+import { entryWidth, type MeasuredRows, type RowValues } from './measured-rows';
 
 /** The rows of one template, in one width. */
 export interface RowsOf {
@@ -23,7 +23,7 @@ export function widthOfRows({ values, template, widths }: RowsOf): number {
   const { arranged, plans } = values;
   const plan = plans.findIndex((each) => each.template === template);
   const first = arranged.plans.indexOf(plan);
-  return hasLine(values, first) ? widths.linePx : widths.cellPx;
+  return entryWidth(values, first, widths);
 }
 
 /** One row after the other, solved; `turn`: others should have theirs now. */

@@ -1,4 +1,4 @@
-import type { LineTable } from '../../../core/layout';
+import { Lines, type LineTable } from '../../../core/layout';
 import {
   type Arranged,
   type Arrangement,
@@ -18,6 +18,7 @@ import {
   type Sequence,
   skeletonCount,
   stateOf,
+  stripColumns,
 } from '../../../core/lists';
 import type { StandingPlans } from './standing';
 
@@ -59,8 +60,10 @@ interface SequenceOf {
   /** The heights of entries that hang on their texts, for the sequence that is arranged by now. */
   readonly heightsOf: (arranged: Arranged) => RowHeights | undefined;
   readonly columnCount: number;
-  /** 1 for each plan whose rows have a line for themselves; undefined: those of none. */
-  readonly spanning: Uint8Array | undefined;
+  /** How wide the rows of each plan stand; undefined: as cells. */
+  readonly breadths: Uint8Array | undefined;
+  /** What a strip has beneath its cells, in whole 1/64 px. */
+  readonly belowStrip: number;
   readonly hasIndex: boolean;
 }
 
@@ -73,7 +76,10 @@ export class ListSequence {
   counts = kindCounts(nothing);
   /** Of its sections, where there is an index of them. */
   private names: SectionTable['names'] | undefined;
+  private sectionKeys: SectionTable['keys'] | undefined;
   private lines = noLines;
+  private placedLines: Lines | undefined;
+  private strips: ReadonlyMap<number, string> | undefined;
   private id = 0;
   private heightsId = 0;
   private entries: Int32Array | undefined;
@@ -99,14 +105,15 @@ export class ListSequence {
 
   arrange(of: SequenceOf): void {
     this.takeEntries(of);
-    const { planHeights, heightsOf, columnCount, spanning } = of;
+    const { planHeights, heightsOf, columnCount, breadths: ofPlans, belowStrip } = of;
     this.names = of.hasIndex ? of.table?.names : undefined;
-    const ofLines = [this.arranged, columnCount, spanning?.join(''), this.names];
+    this.sectionKeys = of.table?.keys;
+    const ofLines = [this.arranged, columnCount, ofPlans?.join(''), this.names];
     const own = heightsOf(this.arranged);
-    const ofHeights = [...ofLines, planHeights.join(), own, own?.changeCount];
+    const ofHeights = [...ofLines, belowStrip, planHeights.join(), own, own?.changeCount];
     if (isSame(ofHeights, this.ofHeights)) return;
     const heights = { ofPlans: planHeights, ofEntries: own?.units };
-    const lines = linesOf(this.arranged, heights, { columnCount, spanning });
+    const lines = linesOf(this.arranged, heights, { columnCount, ofPlans, belowStrip });
     if (isSame(ofLines, this.ofLines)) this.takeHeights(lines, ofHeights);
     else {
       this.takeLines(lines, ofLines);
@@ -117,16 +124,23 @@ export class ListSequence {
   private takeEntries(of: SequenceOf): void {
     this.takeSections(of);
     const { sections, planOfItem } = this;
-    const { table, standing, isFolded, wished, kept } = of;
+    const { table, standing, isFolded, wished, kept, breadths } = of;
     const folded = isFolded && Uint8Array.from(table?.keys ?? [], (key) => Number(isFolded(key)));
-    const ofEntries = [sections, JSON.stringify(standing), folded?.join(''), wished];
+    // Where nothing stands between rows, strips change none of them.
+    const among = standing.separator === undefined ? undefined : breadths;
+    const ofEntries = [
+      ...[sections, JSON.stringify(standing), folded?.join(''), wished, among?.join('')],
+    ];
     if (isSame(ofEntries, this.ofEntries)) return;
     const rowCount = sections.members.length;
     this.state = stateOf(wished, { rowCount, isFiltered: kept !== undefined });
     const { states: _, hasSkeleton: __, ...places } = standing;
     const state = stateEntries(this.state, standing, planOfItem);
     const hides = hidesRows(this.state);
-    this.arranged = arrange({ planOfItem, sections, folded, ...places, hidesRows: hides, state });
+    this.arranged = arrange({
+      ...{ planOfItem, sections, folded, ...places, hidesRows: hides, state },
+      breadths: among,
+    });
     this.counts = kindCounts(this.arranged);
     this.entries = undefined;
     this.ofEntries = ofEntries;
@@ -163,9 +177,46 @@ export class ListSequence {
       entryCount: this.count,
       lines: areLinesKnown
         ? undefined
-        : { firsts: firsts.slice(), columns: columns.slice(), ...this.headings() },
+        : {
+            firsts: firsts.slice(),
+            columns: columns.slice(),
+            ...this.headings(),
+            strips: [...this.stripKeys().values()],
+          },
       heights: known?.heightsId === heightsId ? undefined : heights.slice(),
     };
+  }
+
+  /** How its lines follow each other, without edges and gaps. */
+  get placed(): Lines {
+    this.placedLines ??= new Lines(this.lines, 0, 0);
+    return this.placedLines;
+  }
+
+  /** What tells the strip that a line is from all others, whatever comes and goes; undefined: it is none. */
+  stripKey(line: number): string | undefined {
+    return this.stripKeys().get(line);
+  }
+
+  get hasStrips(): boolean {
+    return this.stripKeys().size > 0;
+  }
+
+  private stripKeys(): ReadonlyMap<number, string> {
+    if (this.strips !== undefined) return this.strips;
+    const { columns, firsts } = this.lines;
+    const strips = new Map<number, string>();
+    let before = -2;
+    let number = 0;
+    for (let line = columns.indexOf(stripColumns); line >= 0; ) {
+      const section = this.arranged.sections[firsts[line] ?? 0] ?? 0;
+      number = section === before ? number + 1 : 0;
+      before = section;
+      strips.set(line, `${number} ${this.sectionKeys?.[section] ?? ''}`);
+      line = columns.indexOf(stripColumns, line + 1);
+    }
+    this.strips = strips;
+    return strips;
   }
 
   private headings(): Headings {
@@ -184,12 +235,14 @@ export class ListSequence {
 
   private takeLines(lines: LineTable, of: readonly unknown[]): void {
     this.id += 1;
+    this.strips = undefined;
     this.ofLines = of;
     this.takeHeights(lines, []);
   }
 
   private takeHeights(lines: LineTable, of: readonly unknown[]): void {
     this.lines = lines;
+    this.placedLines = undefined;
     this.heightsId += 1;
     this.ofHeights = of;
   }

@@ -153,7 +153,7 @@ function recordNow(id: string) {
 /** The first rows; undefined while others are on screen. */
 function previewNow() {
   const { history, view } = useSession.getState();
-  if (history === undefined || view === undefined || view.entriesFrom > 0) return undefined;
+  if (history === undefined || view === undefined || view.places[0] !== 0) return undefined;
   const entries = view.entries.slice(0, 4);
   const words = entries
     .flatMap((entry) => entry.values)

@@ -1,3 +1,4 @@
+import { type Arrangement, asKind } from '../../../core/lists';
 import { edits } from '../../../core/project';
 import { saveAsFile } from '../../shared/keeping/save-file';
 import { handItem } from '../../shared/session/at-hand';
@@ -38,18 +39,9 @@ function focusWhenThere(selector: string, tries = 60): void {
   else if (tries > 0) requestAnimationFrame(() => focusWhenThere(selector, tries - 1));
 }
 
-const arrange = (kind: 'list' | 'grid') => {
+const arrange = (kind: Arrangement['kind']) => {
   const list = currentNow()?.list;
-  if (list === undefined) return;
-  const { gap, edge } = list.arrangement;
-  make(
-    edits.arrangeAs(
-      list.id,
-      kind === 'grid'
-        ? { kind, columns: 3, gap: 8, edge: 12 }
-        : { kind, gap, edge, separators: true },
-    ),
-  );
+  if (list !== undefined) make(edits.arrangeAs(list.id, asKind(list.arrangement, kind)));
 };
 
 export const commands: readonly Command[] = [
@@ -113,6 +105,7 @@ export const commands: readonly Command[] = [
   },
   { name: 'Arrange as a list', needsProject: true, fits: ['list'], run: () => arrange('list') },
   { name: 'Arrange as a grid', needsProject: true, fits: ['list'], run: () => arrange('grid') },
+  { name: 'Arrange as a strip', needsProject: true, fits: ['list'], run: () => arrange('strip') },
   {
     name: 'All pictures',
     needsProject: true,

@@ -61,7 +61,7 @@ export function Rows({
   useEffect(() => {
     if (host.current === null) return;
     const made = new ListView(host.current, {
-      entries: (version, range) => engine().entries(version, range, view),
+      entries: (version, places) => engine().entries(version, places, view),
       pictures: (name) => latest.current.pictures(name),
       pressed: (pressed, part) => {
         if (pressed.item === undefined) return;

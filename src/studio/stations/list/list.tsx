@@ -1,4 +1,4 @@
-import type { Arrangement, List as ListShown } from '../../../core/lists';
+import { type Arrangement, asKind, type List as ListShown } from '../../../core/lists';
 import { edits, type Project } from '../../../core/project';
 import type { Frame } from '../../../engine';
 import { ChoiceChips } from '../../shared/controls/controls';
@@ -31,7 +31,7 @@ export default function List() {
         <ListMenu key={list.id} list={list} />
         <ChoiceChips
           label="Arrangement"
-          options={['list', 'grid']}
+          options={['list', 'grid', 'strip']}
           chosen={arrangement.kind}
           onChoose={(kind) => kind !== arrangement.kind && set(asKind(arrangement, kind))}
         />
@@ -84,10 +84,4 @@ function PieceOf({ project, list, piece, counts }: PieceOfProps) {
     case 'row':
       return <RowsPiece {...{ project, list }} />;
   }
-}
-
-function asKind(from: Arrangement, kind: Arrangement['kind']): Arrangement {
-  return kind === 'grid'
-    ? { kind, columns: 2, gap: Math.max(from.gap, 8), edge: Math.max(from.edge, 12) }
-    : { kind, gap: 0, edge: 0, separators: true };
 }

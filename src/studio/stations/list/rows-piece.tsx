@@ -14,6 +14,7 @@ import { useWindow } from '../../shared/window/window-settings';
 import { CheckedAt } from './checked-at';
 import { Check } from './sections-piece';
 import { SortKeys } from './sort-keys';
+import { StripsAmongRows, StripsOf } from './strips-piece';
 
 interface RowsPieceProps {
   readonly project: Project;
@@ -43,6 +44,17 @@ export function RowsPiece({ project, list }: RowsPieceProps) {
           </Row>
         </>
       )}
+      <Row words={arrangement.kind === 'strip' ? 'cells' : 'strips'}>
+        {arrangement.kind === 'strip' ? (
+          <StripsOf
+            strips={arrangement.strips}
+            around={arrangement}
+            onSet={(strips) => set({ ...arrangement, strips })}
+          />
+        ) : (
+          <StripsAmongRows {...{ project, list, arrangement }} onSet={set} />
+        )}
+      </Row>
       <Row words="gap">
         <NumberField
           label="Gap"
@@ -51,9 +63,7 @@ export function RowsPiece({ project, list }: RowsPieceProps) {
           max={200}
           onChange={(gap) => set({ ...arrangement, gap })}
         />
-        <span className="ps-2 text-ash">
-          px between {arrangement.kind === 'grid' ? 'rows and columns' : 'rows'}
-        </span>
+        <span className="ps-2 text-ash">px between {betweenWords[arrangement.kind]}</span>
       </Row>
       <Row words="edges">
         <NumberField
@@ -91,19 +101,27 @@ export function RowsPiece({ project, list }: RowsPieceProps) {
           }}
         />
       </Row>
-      <h2 className="mt-4 border-t border-rule pt-3 font-semibold">How wide it comes out</h2>
-      <p className="py-1 font-mono" data-testid="sum">
-        {cellSum(device.widthPx, { columns, edge, gap })}
-      </p>
-      <p className="text-ash">
-        width − edges − gaps, by {columns === 1 ? 'one column' : `${columns} columns`}
-        {next !== undefined && `; ${columns + 1} from ${next} px on`}
-      </p>
+      {arrangement.kind !== 'strip' && (
+        <>
+          <h2 className="mt-4 border-t border-rule pt-3 font-semibold">How wide it comes out</h2>
+          <p className="py-1 font-mono" data-testid="sum">
+            {cellSum(device.widthPx, { columns, edge, gap })}
+          </p>
+          <p className="text-ash">
+            width − edges − gaps, by {columns === 1 ? 'one column' : `${columns} columns`}
+            {next !== undefined && `; ${columns + 1} from ${next} px on`}
+          </p>
+        </>
+      )}
       <SortKeys project={project} list={list} />
       <CheckedAt />
     </section>
   );
 }
+
+const betweenWords: Readonly<Record<Arrangement['kind'], string>> = {
+  ...{ list: 'rows', grid: 'rows and columns', strip: 'cells' },
+};
 
 interface ColumnsOfProps {
   readonly arrangement: Extract<Arrangement, { kind: 'grid' }>;

@@ -70,6 +70,17 @@ const called = (piece: ListPiece): string =>
 function MoreRows({ arrangement }: Pick<List, 'arrangement'>) {
   const widthPx = useWindow((settings) => settings.device.widthPx);
   const columns = Math.min(columnsIn(arrangement, widthPx), 8);
+  if (arrangement.kind === 'strip')
+    return (
+      <div aria-hidden="true" className="flex gap-1 overflow-hidden pt-1">
+        {['first', 'second', 'third', 'fourth'].map((cell) => (
+          <div
+            key={cell}
+            className="h-11 w-20 shrink-0 rounded-md border border-rule bg-paper/60"
+          />
+        ))}
+      </div>
+    );
   return (
     <div
       aria-hidden="true"

@@ -5,8 +5,18 @@ import type { Edit } from '../edit';
 import { editList } from './edit-list';
 
 export function arrangeAs(id: string, arrangement: Arrangement): Edit {
-  const name = arrangement.kind === 'grid' ? `Grid of ${inWords(arrangement.columns)}` : 'List';
-  return editList(name, id, (list) => ok({ ...list, arrangement }));
+  return editList(nameOf(arrangement), id, (list) => ok({ ...list, arrangement }));
+}
+
+function nameOf(arrangement: Arrangement): string {
+  switch (arrangement.kind) {
+    case 'list':
+      return 'List';
+    case 'grid':
+      return `Grid of ${inWords(arrangement.columns)}`;
+    case 'strip':
+      return 'Strip';
+  }
 }
 
 const inWords = (columns: number | { readonly least: number }): string =>

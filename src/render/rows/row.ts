@@ -1,12 +1,12 @@
-import { ownValue } from '../core/base';
+import { ownValue } from '../../core/base';
 import {
   type Entry,
   type PartPlan,
   type PlanSlot,
   type RowPlan,
   shrinkingParts,
-} from '../core/lists';
-import type { Tokens } from '../core/templates';
+} from '../../core/lists';
+import type { Tokens } from '../../core/templates';
 import {
   type Around,
   type Direction,
@@ -14,7 +14,7 @@ import {
   type Pictures,
   partViews,
   viewOfWords,
-} from './parts';
+} from '../parts';
 
 /** Where a value of an entry is drawn. */
 interface Target {

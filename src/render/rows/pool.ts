@@ -1,4 +1,4 @@
-import type { Entry, RowPlan } from '../core/lists';
+import type { Entry, RowPlan } from '../../core/lists';
 import { createRow, type RowView } from './row';
 
 /** Where a row stands, in px, and which of how many entries it shows. */

@@ -1,5 +1,5 @@
-import type { PartPlan, RowPlan } from '../core/lists';
-import type { Drawn } from './parts';
+import type { PartPlan, RowPlan } from '../../core/lists';
+import type { Drawn } from '../parts';
 import type { RowView } from './row';
 
 /** Properties whose drawing says all that it says anew, so that a row which is there can take them. */

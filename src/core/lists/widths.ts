@@ -1,0 +1,51 @@
+import { cellWidth, columnsThatFit, stripCellWidth } from '../layout';
+import type { Arrangement } from './list';
+import { type Breadth, breadths } from './sequence/breadths';
+
+/** How wide entries are, in CSS px, by where they stand. */
+export type EntryWidths = Readonly<Record<Breadth, number>>;
+
+/** How many columns there are in a list that is so wide, in px. */
+export function columnsIn(arrangement: Arrangement, widthPx: number): number {
+  if (arrangement.kind !== 'grid') return 1;
+  const { columns } = arrangement;
+  return typeof columns === 'number'
+    ? columns
+    : columnsThatFit(widthPx, { ...arrangement, ...columns });
+}
+
+/** How wide entries are in a list that is so wide, in px. */
+export function widthsIn(arrangement: Arrangement, widthPx: number): EntryWidths {
+  const { edge, gap } = arrangement;
+  const line = cellWidth(widthPx, { columns: 1, edge, gap });
+  const { strips } = arrangement;
+  return {
+    cell: cellWidth(widthPx, { columns: columnsIn(arrangement, widthPx), edge, gap }),
+    line,
+    strip: strips === undefined ? line : stripCellWidth(widthPx, { ...strips, edge, gap }),
+  };
+}
+
+export const widthOf = (breadth: number, { cell, line, strip }: EntryWidths): number =>
+  breadth === breadths.strip ? strip : breadth === breadths.line ? line : cell;
+
+/** How wide the rows of each template stand; undefined: all as cells. */
+export function breadthsOf(
+  arrangement: Arrangement,
+  templates: readonly string[],
+): Uint8Array | undefined {
+  if (arrangement.kind === 'strip') return new Uint8Array(templates.length).fill(breadths.strip);
+  const spans = arrangement.kind === 'grid' ? (arrangement.spans ?? []) : [];
+  const inStrips = arrangement.strips?.templates ?? [];
+  if (spans.length + inStrips.length === 0) return undefined;
+  return Uint8Array.from(templates, (template) => {
+    if (inStrips.includes(template)) return breadths.strip;
+    return spans.includes(template) ? breadths.line : breadths.cell;
+  });
+}
+
+/** What stands beneath the cells of a strip that tells where one is, in px. */
+const indicatorPx = 12;
+
+export const belowStripPx = (arrangement: Arrangement): number =>
+  arrangement.strips?.hasIndicator === true ? indicatorPx : 0;
