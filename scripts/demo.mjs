@@ -3,6 +3,7 @@
 import { writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { build } from 'esbuild';
+import * as cards from './demo/cards.mjs';
 import { classes } from './demo/classes.mjs';
 import * as door from './demo/notices.mjs';
 import { pictures as drawn } from './demo/pictures.mjs';
@@ -286,6 +287,7 @@ const project = {
     },
     ...rich.templates,
     ...whole.templates,
+    ...cards.templates,
   ],
   sharedParts: rich.sharedParts,
   lists: [

@@ -94,7 +94,7 @@ export const list = {
   choices: [
     { type: 'skein', template: { brief: 'skein-brief', rich: 'skein-rich' } },
     { type: 'tool', template: { brief: 'tool-brief', rich: 'tool-rich' } },
-    { type: 'class', template: { brief: 'class-brief', rich: 'class-rich' } },
+    { type: 'class', template: { brief: 'class-brief', rich: 'class-card' } },
   ],
   otherwise: null,
   order: [{ by: 'name' }],
@@ -116,5 +116,11 @@ export const list = {
     end: 'shop-end',
   },
   filter: { fields: ['name', 'teacher', 'material'] },
-  arrangement: { kind: 'list', gap: 0, edge: 0, separators: { inset: 16, thickness: 1 } },
+  arrangement: {
+    ...{ kind: 'list', gap: 0, edge: 0, separators: { inset: 16, thickness: 1 } },
+    strips: {
+      templates: ['class-card'],
+      ...{ cell: 168, gap: 8, edge: 16, snaps: true, hasIndicator: true },
+    },
+  },
 };

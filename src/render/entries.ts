@@ -29,6 +29,8 @@ export class Entries {
   /** Another one for each sequence that is drawn: an answer for a former one counts no more. */
   private generation = 0;
   private isAsking = false;
+  /** The version is no more: nothing is asked until another is shown. */
+  private isOver = false;
   private wanted: Wanted = { places: [], around: () => [] };
 
   constructor(private readonly ports: Ports) {}
@@ -43,6 +45,7 @@ export class Entries {
     this.version = version;
     this.generation += 1;
     this.isAsking = false;
+    this.isOver = false;
   }
 
   put(places: readonly number[], entries: readonly Entry[]): void {
@@ -55,7 +58,7 @@ export class Entries {
   /** Sees to it that all of these are there, and some entries around them. */
   want(wanted: Wanted): void {
     this.wanted = wanted;
-    if (this.isAsking || this.isEnough(wanted)) return;
+    if (this.isAsking || this.isOver || this.isEnough(wanted)) return;
     const all = [...wanted.places, ...wanted.around(prefetchEntries)];
     const missing = [...new Set(all)].filter((place) => !this.known.has(place));
     if (missing.length === 0) return;
@@ -64,10 +67,11 @@ export class Entries {
     void this.ports.entries(version, missing).then((entries) => {
       if (this.generation !== generation) return;
       this.isAsking = false;
+      this.isOver = entries.length === 0;
       this.put(missing, entries);
       this.trim();
       this.ports.came();
-      if (entries.length > 0) this.want(this.wanted);
+      this.want(this.wanted);
     });
   }
 

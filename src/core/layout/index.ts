@@ -31,6 +31,7 @@ export {
   cellWidth,
   columnsThatFit,
   type GridMeasures,
+  type StripMeasures,
   stripCellWidth,
   stripSum,
   widthForColumns,

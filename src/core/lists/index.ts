@@ -104,6 +104,7 @@ export {
   breadthsOf,
   columnsIn,
   type EntryWidths,
+  stripMeasures,
   widthOf,
   widthsIn,
 } from './widths';

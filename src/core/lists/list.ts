@@ -34,6 +34,9 @@ export interface Strips {
 export interface StripsAmong extends Strips {
   /** Ids of templates: the rows of these that follow each other in a section are a strip. */
   readonly templates: readonly string[];
+  /** Between their cells and around them, in px. */
+  readonly gap: number;
+  readonly edge: number;
 }
 
 /** How entries are placed. Edges and gaps in px; `ground`: one of the colours, behind all rows; none: theirs. */

@@ -1,4 +1,4 @@
-import { cellWidth, columnsThatFit, stripCellWidth } from '../layout';
+import { cellWidth, columnsThatFit, type StripMeasures, stripCellWidth } from '../layout';
 import type { Arrangement } from './list';
 import { type Breadth, breadths } from './sequence/breadths';
 
@@ -18,16 +18,21 @@ export function columnsIn(arrangement: Arrangement, widthPx: number): number {
 export function widthsIn(arrangement: Arrangement, widthPx: number): EntryWidths {
   const { edge, gap } = arrangement;
   const line = cellWidth(widthPx, { columns: 1, edge, gap });
-  const { strips } = arrangement;
   return {
     cell: cellWidth(widthPx, { columns: columnsIn(arrangement, widthPx), edge, gap }),
     line,
-    strip: strips === undefined ? line : stripCellWidth(widthPx, { ...strips, edge, gap }),
+    strip: stripCellWidth(widthPx, stripMeasures(arrangement)),
   };
 }
 
 export const widthOf = (breadth: number, { cell, line, strip }: EntryWidths): number =>
   breadth === breadths.strip ? strip : breadth === breadths.line ? line : cell;
+
+/** What stands between the cells of its strips and around them, in px, and how wide they are. */
+export function stripMeasures(arrangement: Arrangement): StripMeasures {
+  if (arrangement.kind === 'strip') return { ...arrangement, cell: arrangement.strips.cell };
+  return arrangement.strips ?? { ...arrangement, cell: { inSight: 1 } };
+}
 
 /** How wide the rows of each template stand; undefined: all as cells. */
 export function breadthsOf(

@@ -25,6 +25,7 @@ import {
   type Space,
   type Stretch,
   standingTemplates,
+  stripMeasures,
   widthsIn,
 } from '../../core/lists';
 import { picturesHave } from '../../core/pictures';
@@ -198,7 +199,7 @@ export class View {
     if (!this.sequence.hasStrips) return placesBetween(from, Math.min(to, entryCount));
     if (to <= from) return [];
     const widthPx = box?.widthPx ?? this.box?.widthPx ?? usualWidthPx;
-    const cellPx = widthsIn(arrangement, widthPx).strip + arrangement.gap;
+    const cellPx = widthsIn(arrangement, widthPx).strip + stripMeasures(arrangement).gap;
     const inSight = Math.ceil(widthPx / Math.max(1, cellPx)) + 1;
     const windowOf = (line: number): Stretch => {
       const at = strips?.get(this.sequence.stripKey(line) ?? '') ?? 0;

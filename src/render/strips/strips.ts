@@ -5,6 +5,7 @@ import {
   type LineRange,
   type Sequence,
   type Stretch,
+  stripMeasures,
   widthsIn,
 } from '../../core/lists';
 import type { Drawing, Held } from '../rows';
@@ -159,6 +160,7 @@ export class Strips {
     if (this.around === undefined || key === undefined) return undefined;
     const { sequence, lines, widthPx, isRtl } = this.around;
     const { arrangement, entryCount } = sequence;
+    const { gap, edge } = stripMeasures(arrangement);
     const belowPx = belowStripPx(arrangement);
     const first = lines.firstOf(line);
     return {
@@ -167,7 +169,7 @@ export class Strips {
       heightPx: lines.heightPxOf(line) - belowPx,
       ...{ belowPx, widthPx, isRtl, entryCount },
       cellPx: widthsIn(arrangement, widthPx).strip,
-      ...{ gap: arrangement.gap, edge: arrangement.edge },
+      ...{ gap, edge },
       snaps: arrangement.strips?.snaps === true,
     };
   }

@@ -142,6 +142,8 @@ const ofStrips = {
 
 const stripsAmong: Shape<StripsAmong> = record<StripsAmong>({
   ...ofStrips,
+  gap: px(),
+  edge: px(),
   templates: list(id(), { max: 200 }),
 });
 

@@ -4,6 +4,7 @@ import {
   allChosen,
   type List,
   type Strips,
+  type StripsAmong,
   templatesIn,
 } from '../../../core/lists';
 import type { Project } from '../../../core/project';
@@ -85,6 +86,10 @@ export function StripsOf({ strips, around: { edge, gap }, onSet }: StripsOfProps
   );
 }
 
+const usual: Omit<StripsAmong, 'templates'> & { readonly templates?: readonly string[] } = {
+  ...{ cell: { inSight: 2.5 }, snaps: true, gap: 8, edge: 16 },
+};
+
 interface StripsAmongProps {
   readonly project: Project;
   readonly list: List;
@@ -95,12 +100,14 @@ interface StripsAmongProps {
 /** Which templates' rows are scrolled sideways, where they follow each other. */
 export function StripsAmongRows({ project, list, arrangement, onSet }: StripsAmongProps) {
   const { strips, ...plain } = arrangement;
-  const { templates = [], ...look } = strips ?? { cell: { inSight: 2.5 }, snaps: true };
+  const { templates = [], ...look } = strips ?? usual;
   const chosen = new Set(allChosen(list).flatMap(templatesIn));
   const turn = (id: string, isOn: boolean) => {
     const next = isOn ? [...templates, id] : templates.filter((each) => each !== id);
     onSet(next.length === 0 ? plain : { ...arrangement, strips: { ...look, templates: next } });
   };
+  const set = (next: Partial<StripsAmong>) =>
+    onSet({ ...arrangement, strips: { ...look, templates, ...next } });
   return (
     <div className="flex flex-col gap-1">
       <fieldset aria-label="In strips" className="flex flex-wrap gap-x-4">
@@ -120,11 +127,36 @@ export function StripsAmongRows({ project, list, arrangement, onSet }: StripsAmo
           Rows of these that follow each other stand side by side, and are scrolled sideways.
         </p>
       ) : (
-        <StripsOf
-          strips={look}
-          around={arrangement}
-          onSet={(next) => onSet({ ...arrangement, strips: { ...next, templates } })}
-        />
+        <>
+          <StripsOf
+            strips={look}
+            around={look}
+            onSet={({ cell, ...how }) =>
+              onSet({
+                ...arrangement,
+                strips: { templates, cell, gap: look.gap, edge: look.edge, ...how },
+              })
+            }
+          />
+          <span className="flex items-center gap-1.5 text-ash">
+            <NumberField
+              label="Gap of strips"
+              value={look.gap}
+              min={0}
+              max={200}
+              onChange={(gap) => set({ gap })}
+            />
+            px between them,
+            <NumberField
+              label="Edges of strips"
+              value={look.edge}
+              min={0}
+              max={200}
+              onChange={(edge) => set({ edge })}
+            />
+            px at the ends
+          </span>
+        </>
       )}
     </div>
   );
