@@ -248,3 +248,94 @@ test('a grid of as many columns as fit says its sum, and is as it says', async (
   await expect(page.getByTestId('sum')).toHaveText('(600 − 2 × 12 − 4 × 8) ÷ 5 = 108.8 px');
   await expect.poll(() => farthest(108.8)).toBeLessThan(1 / 32);
 });
+
+test.describe('strips', () => {
+  /** Of the strip that stands at this place from the top, as far as it is in sight. */
+  const cellsOf = (page: Page, at: number) =>
+    page.locator('.yc-strip-line:not(.yc-spare) .yc-strip').evaluateAll((strips, nth) => {
+      const strip = strips.toSorted(
+        (one, other) => one.getBoundingClientRect().top - other.getBoundingClientRect().top,
+      )[nth];
+      const box = strip?.getBoundingClientRect();
+      return [...(strip?.querySelectorAll('.yc-row:not(.yc-spare)') ?? [])]
+        .map((row) => ({ box: row.getBoundingClientRect(), text: row.textContent ?? '' }))
+        .filter((row) => box && row.box.right > box.left + 12 && row.box.left < box.right)
+        .sort((one, other) => one.box.left - other.box.left)
+        .map(({ text }) => text.slice(0, 7));
+    }, at);
+  const scrollStrip = (page: Page, at: number, left: number) =>
+    page.locator('.yc-strip-line:not(.yc-spare) .yc-strip').evaluateAll(
+      (strips, [nth = 0, to = 0]) => {
+        const strip = strips.toSorted(
+          (one, other) => one.getBoundingClientRect().top - other.getBoundingClientRect().top,
+        )[nth];
+        strip?.scrollTo({ left: to, behavior: 'instant' });
+      },
+      [at, left],
+    );
+
+  test('the rows of each section are scrolled sideways, rest at a cell, and stay where they were', async ({
+    page,
+  }) => {
+    await page.goto('/');
+    await dropFile(page, 'wool.json', JSON.stringify(skeins));
+    await page.locator('.yc-sizer > .yc-row').first().waitFor();
+    await page.getByRole('link', { name: 'List' }).click();
+    await page.getByRole('button', { name: 'strip', exact: true }).click();
+    await expect.poll(() => cellsOf(page, 0)).toEqual(['Wool 00', 'Wool 01', 'Wool 02']);
+    await page.getByLabel('Cells in sight').fill('2');
+    await expect(page.getByTestId('strip-sum')).toHaveText('(360 − 24 − 8) ÷ 2 = 164 px');
+    await expect.poll(() => cellsOf(page, 0)).toEqual(['Wool 00', 'Wool 01', 'Wool 02']);
+    await scrollStrip(page, 0, 172 * 40 + 60);
+    await expect.poll(async () => (await cellsOf(page, 0))[0]).toBe('Wool 40');
+    const left = () => page.locator('.yc-strip').evaluate((strip) => strip.scrollLeft);
+    await expect.poll(left).toBe(172 * 40);
+
+    // Sections: a strip each, kept apart.
+    await piece(page, '+ heading').click();
+    await page.getByRole('button', { name: 'dye', exact: true }).click();
+    await expect
+      .poll(async () => [(await cellsOf(page, 0))[0], (await cellsOf(page, 1))[0]])
+      .toEqual(['Wool 00', 'Wool 01']);
+    await scrollStrip(page, 1, 172 * 5);
+    await expect.poll(async () => (await cellsOf(page, 1))[0]).toBe('Wool 16');
+    expect((await cellsOf(page, 0))[0]).toBe('Wool 00');
+    // Out of sight and back, and over an edit that changes where the strip stands.
+    await page.getByRole('button', { name: 'fold, open at first' }).click();
+    await page.locator('.yc-folds').filter({ hasText: 'madder' }).click();
+    await expect.poll(async () => (await cellsOf(page, 0))[0]).toBe('Wool 16');
+    await page.locator('.yc-folds').filter({ hasText: 'madder' }).click();
+    await expect.poll(async () => (await cellsOf(page, 1))[0]).toBe('Wool 16');
+    // The item at hand is brought into sight, down and sideways.
+    await page.getByRole('button', { name: 'Next item' }).click();
+    await page.getByRole('button', { name: 'last', exact: true }).click();
+    await expect.poll(async () => cellsOf(page, 2)).toContain('Wool 89');
+    expect((await new AxeBuilder({ page }).include('.yc-list').analyze()).violations).toEqual([]);
+  });
+
+  test('by keys and from right to left; the rows of one template among others', async ({
+    page,
+  }) => {
+    await page.goto('/');
+    await dropFile(page, 'wool.json', JSON.stringify(skeins));
+    await page.locator('.yc-sizer > .yc-row').first().waitFor();
+    await page.getByRole('link', { name: 'List' }).click();
+    await page.getByRole('group', { name: 'In strips' }).getByRole('checkbox').check();
+    await expect.poll(() => cellsOf(page, 0)).toEqual(['Wool 00', 'Wool 01', 'Wool 02']);
+    await page.locator('.yc-strip').focus();
+    for (let at = 0; at < 12; at += 1) await page.keyboard.press('ArrowRight');
+    await expect.poll(async () => (await cellsOf(page, 0))[0]).not.toBe('Wool 00');
+    await page.keyboard.press('Control+z');
+    await expect(page.locator('.yc-strip-line:not(.yc-spare)')).toHaveCount(0);
+    await expect.poll(() => seen(page, 1)).toEqual([expect.stringContaining('Wool 00')]);
+
+    await page.getByRole('button', { name: 'strip', exact: true }).click();
+    await page.getByRole('button', { name: /^Locale/ }).click();
+    await page.getByRole('menuitem', { name: 'add ar' }).click();
+    await expect
+      .poll(async () => (await cellsOf(page, 0)).toReversed())
+      .toEqual(['Wool 00', 'Wool 01', 'Wool 02']);
+    await scrollStrip(page, 0, -140 * 20);
+    await expect.poll(async () => (await cellsOf(page, 0)).at(-1)).toMatch(/^Wool (19|20)/);
+  });
+});
