@@ -153,6 +153,14 @@ describe('check', () => {
     expect(done.lines[0]).toMatch(/^error: .*There is no field "matter"/);
   });
 
+  test('in every look, not in the first alone', async () => {
+    const project = JSON.parse(readFileSync(demo, 'utf8'));
+    const card = project.templates.find(({ id }: { id: string }) => id === 'class-card');
+    card.row.children[2].text = { expr: 'teacher' };
+    const done = await yarncard(['check', file('looks.yarncard.json', JSON.stringify(project))]);
+    expect(done.lines.join()).toMatch(/warning: class-card, who/);
+  });
+
   test('of no such source, or at no such level', async () => {
     const source = await yarncard(['check', demo, '--items', demo, '--source', 'nowhere']);
     expect([source.status, source.stderr]).toEqual([2, expect.stringContaining('The sources are')]);

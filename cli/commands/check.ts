@@ -12,7 +12,7 @@ interface CheckOptions extends ItemsOptions {
   readonly json?: boolean;
 }
 
-/** All findings over all items of a project. Exit status 1 where there is one of the level or worse. */
+/** All findings over all items of a project, in all of its looks. Exit status 1 where there is one of the level or worse. */
 export async function check(file: string, options: CheckOptions): Promise<void> {
   if (options.level !== 'error' && options.level !== 'warning')
     throw new WrongUse(`--level is error or warning, not "${options.level}".`);
@@ -25,7 +25,11 @@ export async function check(file: string, options: CheckOptions): Promise<void> 
   const findings: Finding[] = [];
   for (const list of project.lists) {
     findings.push(...engine.update(project, { from: 0, to: 0 }, list.id).findings);
-    findings.push(...(await surveyed(engine, measures)));
+    const { looks = [] } = project;
+    for (const look of looks.length === 0 ? [undefined] : looks) {
+      if (look !== undefined) engine.showLook(look.id);
+      findings.push(...(await surveyed(engine, measures)));
+    }
   }
   const all = told([...replaced, ...others, ...findings]);
   for (const finding of all) {

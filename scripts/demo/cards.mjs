@@ -8,7 +8,7 @@ export const templates = [
     ...{ id: 'class-card', name: 'card', type: 'class' },
     row: {
       ...{ part: 'stack', id: 'row', direction: 'down', gap: 6, align: 'stretch' },
-      ...{ background: 'soft', padding: { start: 12, end: 12, top: 10, bottom: 10 } },
+      ...{ background: 'soft', radius: 10, padding: { start: 12, end: 12, top: 10, bottom: 10 } },
       enabled: value('!cancelled'),
       children: [
         {

@@ -64,7 +64,7 @@ const skein = row(
             ...{ part: 'badge', id: 'dye', text: value('each'), tint: 'soft', colour: 'ink' },
           },
         ]),
-        ...{ over: value('dye.split(", ")'), max: 3, more: value('`+${rest}`') },
+        ...{ over: value('(dye ?? "").split(", ")'), max: 3, more: value('`+${rest}`') },
         leaves: value('dye == null'),
       },
     ]),

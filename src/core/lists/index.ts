@@ -88,6 +88,15 @@ export {
   skeletonCount,
   stateOf,
 } from './sequence/states';
+export {
+  breadthsOf,
+  columnsIn,
+  type EntryWidths,
+  roomOfStrips,
+  stripMeasures,
+  widthOf,
+  widthsIn,
+} from './sequence/widths';
 export { shrinkingParts } from './shrinking';
 export { type PartSpace, type Space, type SpaceReason, spaceOf } from './space';
 export { mapStanding, standingTemplates } from './standing';
@@ -99,12 +108,3 @@ export {
   type TextOnGround,
   textsOnGrounds,
 } from './text-grounds';
-export {
-  belowStripPx,
-  breadthsOf,
-  columnsIn,
-  type EntryWidths,
-  stripMeasures,
-  widthOf,
-  widthsIn,
-} from './widths';

@@ -5,7 +5,6 @@ import {
   type Arrangement,
   allChosen,
   type Bar,
-  belowStripPx,
   breadthAt,
   breadths,
   breadthsOf,
@@ -13,25 +12,22 @@ import {
   columnsIn,
   type Entry,
   kindNumber,
-  lineAfter,
-  placesBetween,
-  placesIn,
   plainHeightPx,
   type RowPlace,
   type RowPlan,
+  roomOfStrips,
   rowPlanOf,
   type SectionTable,
   type Separators,
   type Space,
-  type Stretch,
   standingTemplates,
-  stripMeasures,
   widthsIn,
 } from '../../core/lists';
 import { picturesHave } from '../../core/pictures';
 import type { Project } from '../../core/project';
 import type { CompiledTemplate } from '../../core/templates';
 import type { RowContext } from '../../core/values';
+import { blankParts } from './blank-parts';
 import type { RowBox, RowValues } from './boxes/measured-rows';
 import { type PartFacts, type PartPlace, RowMeasuring } from './boxes/row-measuring';
 import { ListChoices } from './choices/list-choices';
@@ -46,6 +42,7 @@ import { ItemSections } from './sequence/item-sections';
 import { ListEntries } from './sequence/list-entries';
 import { ListSequence } from './sequence/list-sequence';
 import { standingOf } from './sequence/standing';
+import { wantedPlaces } from './sequence/wanted-places';
 import { ShownList, type ViewSettings, type World } from './shown-list';
 import { type Survey, surveyTemplates } from './survey';
 import { unfitValues } from './unfit-values';
@@ -128,6 +125,7 @@ export class View {
     const { isWhole = false, state: wished, filter = '' } = this.of.part;
     const isFolded = isWhole ? undefined : this.folding.of(list);
     const kept = isWhole ? undefined : this.filter.take(list, of.items, filter);
+    const room = roomOfStrips(arrangement);
     const takeShown = () => {
       this.takeShown(table);
       return this.measured.heightsOf(this.rowValues(), this.rowBox(this.box));
@@ -138,7 +136,7 @@ export class View {
         ...{ wished: isWhole ? undefined : wished, kept },
         heightsOf: takeShown,
         breadths: breadthsOf(arrangement, planIds),
-        belowStrip: unitsOf(belowStripPx(arrangement)),
+        aroundStrips: unitsOf(room.above + room.below),
         hasIndex: list.sections?.hasIndex === true,
         columnCount: columnsIn(arrangement, this.box?.widthPx ?? usualWidthPx),
       });
@@ -166,7 +164,8 @@ export class View {
     const moved = kept === undefined ? 0 : kept - (wanted.keep?.at ?? 0);
     const from = Math.max(0, Math.min(wanted.from + moved, this.sequence.count - 1));
     this.takeBox(wanted.box);
-    const places = this.placesFor({ ...wanted, from, to: from + wanted.to - wanted.from });
+    const range = { ...wanted, from, to: from + wanted.to - wanted.from };
+    const places = wantedPlaces(this.sequence, range, this.boxOf(arrangement));
     if (this.measured.measure(places)) this.arrangeLines();
     return {
       version: this.world.version,
@@ -190,27 +189,6 @@ export class View {
       typeCounts: this.of.typeCounts(),
       findings: this.findings(),
     };
-  }
-
-  /** Where entries stand that a range asks for: of strips, the cells that are seen. */
-  private placesFor({ from, to, strips, box }: EntryRange): readonly number[] {
-    const { count: entryCount, placed: lines } = this.sequence;
-    const { arrangement = noArrangement } = this.of.list() ?? {};
-    if (!this.sequence.hasStrips) return placesBetween(from, Math.min(to, entryCount));
-    if (to <= from) return [];
-    const widthPx = box?.widthPx ?? this.box?.widthPx ?? usualWidthPx;
-    const cellPx = widthsIn(arrangement, widthPx).strip + stripMeasures(arrangement).gap;
-    const inSight = Math.ceil(widthPx / Math.max(1, cellPx)) + 1;
-    const windowOf = (line: number): Stretch => {
-      const at = strips?.get(this.sequence.stripKey(line) ?? '') ?? 0;
-      return { from: at - cellsAround, to: at + inSight + cellsAround };
-    };
-    const first = lines.of(from);
-    const more = to - from - Math.max(1, lines.columnsOf(first));
-    return placesIn(
-      { first, last: lineAfter(lines, first, 1, more) },
-      { lines, entryCount, windowOf },
-    );
   }
 
   /** What stays in sight at an end of the list: it is of all rows, as header and footer are. */
@@ -381,21 +359,20 @@ export class View {
     });
     const misfits = yield* this.of.store(source).misfits(project, source, now);
     const boxes = yield* this.boxFindings(project);
+    // Two sections may well say the same: what stands beside rows is few.
+    const ofRows = surveys.filter(({ template }) => !standing.has(template));
+    const odd = oddBindings(ofRows, templates, items);
     return {
       templates: surveys,
       findings: [
-        // Two sections may well say the same: what stands beside rows is few.
-        ...oddBindings(
-          surveys.filter(({ template }) => !standing.has(template)),
-          templates,
-          items,
-        ),
+        ...odd,
         ...unfitValues(surveys),
         ...missingPictures(surveys),
         ...surveys.flatMap(({ contrast }) => contrast),
         ...misfits,
         ...boxes,
         ...this.choices.findings(),
+        ...blankParts(surveys, project, [...this.findings(), ...odd]),
       ],
     };
   }
@@ -425,6 +402,10 @@ export class View {
 
   compiled(id: string): CompiledTemplate | undefined {
     return this.world.templatesIn(this.of.locale()).compiled(id);
+  }
+
+  private boxOf(arrangement: Arrangement) {
+    return { arrangement, widthPx: this.box?.widthPx ?? usualWidthPx };
   }
 
   private takeBox(box: ListBox | undefined): void {
@@ -489,8 +470,6 @@ export class View {
 /** Until somebody has said how wide the list is. */
 const usualWidthPx = 360;
 const heading = kindNumber('heading');
-/** Cells of a strip on both sides of those in sight. */
-const cellsAround = 3;
 
 const hasLines = (separators: Separators | boolean): boolean =>
   typeof separators === 'object' ? separators.template === undefined : separators;

@@ -11,6 +11,7 @@ export interface StripPlace {
   readonly y: number;
   /** Of its cells. */
   readonly heightPx: number;
+  readonly abovePx: number;
   readonly belowPx: number;
   /** Of the box. */
   readonly widthPx: number;
@@ -19,6 +20,8 @@ export interface StripPlace {
   readonly edge: number;
   readonly isRtl: boolean;
   readonly snaps: boolean;
+  /** It is told how far along one is. */
+  readonly isMarked: boolean;
   /** How many entries the list has. */
   readonly entryCount: number;
 }
@@ -93,7 +96,8 @@ export class StripView {
     const { style } = this.outer;
     this.outer.classList.remove('yc-spare');
     style.transform = `translate(0, ${place.y}px)`;
-    style.height = `${place.heightPx + place.belowPx}px`;
+    style.height = `${place.abovePx + place.heightPx + place.belowPx}px`;
+    style.paddingTop = `${place.abovePx}px`;
     this.box.style.height = `${place.heightPx}px`;
     this.outer.setAttribute('aria-posinset', String(place.first + 1));
     this.outer.setAttribute('aria-setsize', String(place.entryCount));
@@ -196,7 +200,7 @@ export class StripView {
     const { place } = this;
     if (place === undefined) return;
     const all = contentPx(place);
-    this.bar.hidden = place.belowPx === 0 || all <= place.widthPx;
+    this.bar.hidden = !place.isMarked || all <= place.widthPx;
     const share = Math.max(leastShare, place.widthPx / all);
     const along = this.scroller.offset / Math.max(1, all - place.widthPx);
     this.bar.style.setProperty('--yc-share', String(share));
@@ -211,8 +215,9 @@ const isSame = (one: StripPlace, other: StripPlace): boolean =>
   JSON.stringify(one) === JSON.stringify(other);
 
 const nowhere: StripPlace = {
-  ...{ key: '', first: 0, count: 0, y: 0, heightPx: 0, belowPx: 0, widthPx: 0 },
-  ...{ cellPx: 0, gap: 0, edge: 0, isRtl: false, snaps: false, entryCount: 0 },
+  ...{ key: '', first: 0, count: 0, y: 0, heightPx: 0, abovePx: 0, belowPx: 0 },
+  ...{ widthPx: 0, cellPx: 0, gap: 0, edge: 0, isRtl: false, snaps: false, isMarked: false },
+  entryCount: 0,
 };
 
 const contentPx = ({ count, cellPx, gap, edge }: StripPlace): number =>

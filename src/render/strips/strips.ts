@@ -1,8 +1,8 @@
 import type { Lines } from '../../core/layout';
 import {
-  belowStripPx,
   isStrip,
   type LineRange,
+  roomOfStrips,
   type Sequence,
   type Stretch,
   stripMeasures,
@@ -161,16 +161,17 @@ export class Strips {
     const { sequence, lines, widthPx, isRtl } = this.around;
     const { arrangement, entryCount } = sequence;
     const { gap, edge } = stripMeasures(arrangement);
-    const belowPx = belowStripPx(arrangement);
+    const room = roomOfStrips(arrangement);
     const first = lines.firstOf(line);
     return {
       ...{ key, first, count: lines.endOf(line, entryCount) - first },
       y: this.ports.near(lines.topPx(line)),
-      heightPx: lines.heightPxOf(line) - belowPx,
-      ...{ belowPx, widthPx, isRtl, entryCount },
+      heightPx: lines.heightPxOf(line) - room.above - room.below,
+      ...{ abovePx: room.above, belowPx: room.below, widthPx, isRtl, entryCount },
       cellPx: widthsIn(arrangement, widthPx).strip,
       ...{ gap, edge },
       snaps: arrangement.strips?.snaps === true,
+      isMarked: arrangement.strips?.hasIndicator === true,
     };
   }
 }

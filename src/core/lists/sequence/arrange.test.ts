@@ -179,7 +179,7 @@ test('all entries stand in lines, each once: cells in columns, strips as long as
       const lines = linesOf(
         arranged,
         { ofPlans: heightOf, ofEntries: undefined },
-        { columnCount, ofPlans, belowStrip: 5 },
+        { columnCount, ofPlans, aroundStrips: 5 },
       );
       const breadth = (entry: number) => breadthAt(arranged, ofPlans, entry);
       let entry = 0;

@@ -1,4 +1,3 @@
-import type { Arranged } from './arrange';
 import { kindNumber } from './entry-kinds';
 
 /**
@@ -10,9 +9,15 @@ export type Breadth = keyof typeof breadths;
 
 const insert = kindNumber('insert');
 
+/** Entries as columns: of which kind each is, and of which plan. */
+interface EntryColumns {
+  readonly kinds: Uint8Array;
+  readonly plans: Uint16Array;
+}
+
 /** Of an entry among others. `ofPlans`: of the rows of each plan; undefined: cells. */
 export function breadthAt(
-  { kinds, plans }: Pick<Arranged, 'kinds' | 'plans'>,
+  { kinds, plans }: EntryColumns,
   ofPlans: Uint8Array | undefined,
   entry: number,
 ): number {

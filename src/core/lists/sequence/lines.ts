@@ -14,8 +14,8 @@ export interface Cells {
   readonly columnCount: number;
   /** How wide the rows of each plan stand; undefined: as cells. */
   readonly ofPlans?: Uint8Array | undefined;
-  /** What a strip has beneath its cells, in whole 1/64 px. */
-  readonly belowStrip?: number | undefined;
+  /** What a strip has above and below its cells, in whole 1/64 px. */
+  readonly aroundStrips?: number | undefined;
 }
 
 /** In place of the number of its columns: a line that is scrolled sideways, up to where the next begins. */
@@ -28,7 +28,7 @@ export const stripColumns = 0;
 export function linesOf(
   arranged: Arranged,
   { ofPlans, ofEntries }: EntryHeights,
-  { columnCount, ofPlans: breadthOfPlans, belowStrip = 0 }: Cells,
+  { columnCount, ofPlans: breadthOfPlans, aroundStrips = 0 }: Cells,
 ): LineTable {
   const { plans, sections } = arranged;
   const firsts = new Int32Array(plans.length);
@@ -50,7 +50,7 @@ export function linesOf(
     }
     left = Math.max(0, left - 1);
     const own = ofEntries?.[entry] ?? ofPlans[plans[entry] ?? 0] ?? 0;
-    const height = own + (isStrip ? belowStrip : 0);
+    const height = own + (isStrip ? aroundStrips : 0);
     if (height > (heights[line] ?? 0)) heights[line] = height;
   }
   const count = line + 1;

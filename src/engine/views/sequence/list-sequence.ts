@@ -62,8 +62,8 @@ interface SequenceOf {
   readonly columnCount: number;
   /** How wide the rows of each plan stand; undefined: as cells. */
   readonly breadths: Uint8Array | undefined;
-  /** What a strip has beneath its cells, in whole 1/64 px. */
-  readonly belowStrip: number;
+  /** What a strip has above and below its cells, in whole 1/64 px. */
+  readonly aroundStrips: number;
   readonly hasIndex: boolean;
 }
 
@@ -105,15 +105,15 @@ export class ListSequence {
 
   arrange(of: SequenceOf): void {
     this.takeEntries(of);
-    const { planHeights, heightsOf, columnCount, breadths: ofPlans, belowStrip } = of;
+    const { planHeights, heightsOf, columnCount, breadths: ofPlans, aroundStrips } = of;
     this.names = of.hasIndex ? of.table?.names : undefined;
     this.sectionKeys = of.table?.keys;
     const ofLines = [this.arranged, columnCount, ofPlans?.join(''), this.names];
     const own = heightsOf(this.arranged);
-    const ofHeights = [...ofLines, belowStrip, planHeights.join(), own, own?.changeCount];
+    const ofHeights = [...ofLines, aroundStrips, planHeights.join(), own, own?.changeCount];
     if (isSame(ofHeights, this.ofHeights)) return;
     const heights = { ofPlans: planHeights, ofEntries: own?.units };
-    const lines = linesOf(this.arranged, heights, { columnCount, ofPlans, belowStrip });
+    const lines = linesOf(this.arranged, heights, { columnCount, ofPlans, aroundStrips });
     if (isSame(ofLines, this.ofLines)) this.takeHeights(lines, ofHeights);
     else {
       this.takeLines(lines, ofLines);

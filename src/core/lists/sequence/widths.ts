@@ -1,6 +1,6 @@
-import { cellWidth, columnsThatFit, type StripMeasures, stripCellWidth } from '../layout';
-import type { Arrangement } from './list';
-import { type Breadth, breadths } from './sequence/breadths';
+import { cellWidth, columnsThatFit, type StripMeasures, stripCellWidth } from '../../layout';
+import type { Arrangement } from '../list';
+import { type Breadth, breadths } from './breadths';
 
 /** How wide entries are, in CSS px, by where they stand. */
 export type EntryWidths = Readonly<Record<Breadth, number>>;
@@ -52,5 +52,9 @@ export function breadthsOf(
 /** What stands beneath the cells of a strip that tells where one is, in px. */
 const indicatorPx = 12;
 
-export const belowStripPx = (arrangement: Arrangement): number =>
-  arrangement.strips?.hasIndicator === true ? indicatorPx : 0;
+/** What a strip has above and below its cells, in px: among other rows as much as is between them. */
+export function roomOfStrips(arrangement: Arrangement): { above: number; below: number } {
+  const around = arrangement.kind === 'strip' ? 0 : (arrangement.strips?.gap ?? 0);
+  const isMarked = arrangement.strips?.hasIndicator === true;
+  return { above: around, below: isMarked ? Math.max(around, indicatorPx) : around };
+}
