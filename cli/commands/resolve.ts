@@ -1,5 +1,5 @@
 import { directionOf } from '../../src/core/base';
-import { type Entry, type List, placesBetween } from '../../src/core/lists';
+import { type Entry, type List, listSources, placesBetween } from '../../src/core/lists';
 import { type Project, withId } from '../../src/core/project';
 import { isContent } from '../../src/core/templates';
 import { type Engine, type Frame, type OwnFonts, trace } from '../../src/engine';
@@ -59,7 +59,9 @@ function showSet(
   { project, set }: { readonly project: Project; readonly set: string | undefined },
 ): void {
   if (set === undefined) return;
-  const sources = project.sources.filter(({ id }) => lists.some(({ source }) => source === id));
+  const sources = project.sources.filter(({ id }) =>
+    lists.some((list) => listSources(list).includes(id)),
+  );
   const having = sources.filter(({ sets = [] }) => withId(sets, set) !== undefined);
   if (having.length === 0) {
     const all = sources.flatMap(({ sets = [] }) => sets);

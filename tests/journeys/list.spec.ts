@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { dropFile, expect, test } from './support';
+import { dropFile, expect, openDemo, test } from './support';
 
 const dyes = ['madder', 'weld', 'woad'];
 const skeins = Array.from({ length: 90 }, (_, at) => ({
@@ -338,4 +338,30 @@ test.describe('strips', () => {
     await scrollStrip(page, 0, -140 * 20);
     await expect.poll(async () => (await cellsOf(page, 0)).at(-1)).toMatch(/^Wool (19|20)/);
   });
+});
+
+test('a list takes in the items of another source: after its own, merged, or in a section for each', async ({
+  page,
+}) => {
+  await openDemo(page, 'list', 'list=door');
+  await expect(page.getByText('8 items · 8 entries')).toBeVisible();
+  await page.getByRole('button', { name: /^Sources/ }).click();
+  await page.getByRole('menuitem', { name: /^stock/ }).click();
+  await expect(page.getByText('98 items · 98 entries')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await piece(page, '+ heading').click();
+  await page.getByRole('button', { name: 'one for each source' }).click();
+  await expect(page.getByText('98 items · 100 entries')).toBeVisible();
+  await expect.poll(async () => (await seen(page, 1))[0]).toBe('notices8');
+  await page.getByRole('button', { name: 'last', exact: true }).click();
+  await expect.poll(() => stuck(page)).toMatch(/^stock90/);
+
+  // Its choices are there, and all of it is one step each.
+  await page.getByRole('link', { name: 'Choices' }).click();
+  await expect(page.getByRole('button', { name: /^Type of choice 3/ })).toHaveText('class');
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('8 items · 8 entries')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('8 items · 8 entries')).toBeVisible();
 });

@@ -42,6 +42,7 @@ export {
   type Chosen,
   type Inserts,
   type List,
+  listSources,
   type SectionsOf,
   type Separators,
   type Strips,

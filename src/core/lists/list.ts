@@ -85,8 +85,8 @@ export interface Separators {
 
 /** How items are put together in sections. Templates by their ids: the same in all looks. */
 export interface SectionsOf {
-  /** An expression: what the items of a section have in common. */
-  readonly by: string;
+  /** An expression: what the items of a section have in common; none: their source. */
+  readonly by?: string;
   readonly part?: SectionPart;
   readonly order?: SectionOrder;
   readonly heading?: string;
@@ -113,6 +113,8 @@ export interface List {
   readonly id: string;
   readonly name: string;
   readonly source: string;
+  /** Ids of sources whose items come after those of the first. */
+  readonly more?: readonly string[];
   /** The first that takes an item decides. */
   readonly choices: readonly Choice[];
   /** What items get that no choice takes; none: nothing is chosen for them. */
@@ -132,6 +134,12 @@ export interface List {
   readonly filter?: ListFilter;
   readonly arrangement: Arrangement;
 }
+
+/** Ids of the sources whose items a list shows, in the order in which they come. */
+export const listSources = ({
+  source,
+  more = [],
+}: Pick<List, 'source' | 'more'>): readonly string[] => [source, ...more];
 
 /** Another kind of arrangement in the place of one. */
 export function asKind({ gap, edge, ground }: Arrangement, kind: Arrangement['kind']): Arrangement {

@@ -79,6 +79,7 @@ export {
   tokensOf,
   typeFinder,
   typesOf,
+  typesOfList,
   withId,
 } from './project';
 export { shownTemplate } from './rows/rows';

@@ -1,4 +1,5 @@
 import type { Finding } from '../base';
+import { listSources } from '../lists';
 import { pictureFindings, picturesHave } from '../pictures';
 import {
   type BindingScope,
@@ -81,9 +82,9 @@ export function brokenReferences(project: Project): Finding[] {
       .map((template) => projectFindings.typeUnknown(template.id, template.type)),
     ...overBudget(project),
     ...project.lists.flatMap((list) => [
-      ...(withId(project.sources, list.source) === undefined
-        ? [projectFindings.sourceUnknown(list.id, list.source)]
-        : []),
+      ...listSources(list)
+        .filter((source) => withId(project.sources, source) === undefined)
+        .map((source) => projectFindings.sourceUnknown(list.id, source)),
       ...brokenList(project, list),
     ]),
     ...unusedTemplates(project),

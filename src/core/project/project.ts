@@ -1,7 +1,7 @@
 import type { ProjectFont } from '../fonts';
 import type { NamedFormat } from '../formats';
 import type { Follow, Format, Key, Paging } from '../items';
-import type { List } from '../lists';
+import { type List, listSources } from '../lists';
 import type { HasContent, Picture } from '../pictures';
 import {
   type Colour,
@@ -160,6 +160,12 @@ export const editById = <T extends { readonly id: string }>(
 
 export const typesOf = (project: Project, source: string): readonly ItemType[] =>
   project.types.filter((type) => type.source === source);
+
+/** The types of the items that a list shows. */
+export const typesOfList = (
+  project: Project,
+  list: Pick<List, 'source' | 'more'>,
+): readonly ItemType[] => listSources(list).flatMap((source) => typesOf(project, source));
 
 /** What the discriminator is called in the items as they are read. */
 export function rawDiscriminator(project: Project, source: Source): string | null {

@@ -1,5 +1,6 @@
 import { readsField, renamedInFormat } from '../formats';
 import { keyFields } from '../items';
+import { listSources } from '../lists';
 import {
   type Binding,
   elementPaths,
@@ -77,18 +78,21 @@ export function usesOfField(
   );
   const choices = project.lists.flatMap((list) =>
     list.choices.flatMap(({ type: own, when }, at): FieldUse[] => {
-      const isOfItem = own === undefined ? list.source === type.source : own === type.id;
+      const isOfItem =
+        own === undefined ? listSources(list).includes(type.source) : own === type.id;
       const isRead =
         when !== undefined && ((isOfItem && reads(when, path)) || reads(when, lookedUp));
       return isRead ? [{ kind: 'choice', list: list.id, at, when }] : [];
     }),
   );
-  const orders = project.lists.flatMap(({ id: list, source: own, order = [], sections }) => {
+  const orders = project.lists.flatMap((own) => {
+    const { id: list, order = [], sections } = own;
+    const { by } = sections ?? {};
     const all = [
       ...order.map(({ by }) => ({ kind: 'order', list, by }) as const),
-      ...(sections === undefined ? [] : [{ kind: 'sections', list, by: sections.by } as const]),
+      ...(by === undefined ? [] : [{ kind: 'sections', list, by } as const]),
     ];
-    return own === type.source ? all.filter(({ by }) => reads(by, path)) : [];
+    return listSources(own).includes(type.source) ? all.filter((each) => reads(each.by, path)) : [];
   });
   return [
     ...computed,
@@ -169,26 +173,28 @@ export function renamedInLists(
   return lists.map((list) => ({
     ...list,
     ...(list.order !== undefined &&
-      list.source === first.source && {
+      listSources(list).includes(first.source) && {
         order: list.order.map((key) => ({ ...key, by: renameStep(key.by, path, name) })),
       }),
     ...(list.filter !== undefined &&
-      list.source === first.source &&
+      listSources(list).includes(first.source) &&
       path.length === 1 && {
         filter: {
           ...list.filter,
           fields: list.filter.fields.map((field) => (field === path[0] ? name : field)),
         },
       }),
-    ...(list.sections !== undefined &&
-      list.source === first.source && {
+    ...(list.sections?.by !== undefined &&
+      listSources(list).includes(first.source) && {
         sections: { ...list.sections, by: renameStep(list.sections.by, path, name) },
       }),
     choices: list.choices.map((choice) => {
       const { type, when } = choice;
       if (when === undefined) return choice;
       const isOwn =
-        type === undefined ? list.source === first.source : types.some(({ id }) => id === type);
+        type === undefined
+          ? listSources(list).includes(first.source)
+          : types.some(({ id }) => id === type);
       const own = isOwn ? renameStep(when, path, name) : when;
       return { ...choice, when: renameStep(own, lookedUp, name) };
     }),

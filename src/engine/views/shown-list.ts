@@ -1,5 +1,6 @@
+import type { Finding, Turns } from '../../core/base';
 import { type Item, type ItemKeys, itemKeys } from '../../core/items';
-import type { List, ListState } from '../../core/lists';
+import { type List, type ListState, listSources } from '../../core/lists';
 import {
   type FindItem,
   localeOf,
@@ -14,6 +15,8 @@ import type { CompiledTemplates } from '../project';
 import type { RowMeasures } from './boxes/measured-rows';
 import type { Choosing } from './choices/item-choices';
 import type { Frame } from './frame';
+import { JoinedItems, type ListItems, type SourceItems } from './joined-items';
+import type { SourceStart } from './sequence/item-sections';
 
 /** What views are of: one project with its items at one time. */
 export interface World {
@@ -50,6 +53,8 @@ const noKeys = itemKeys([], null, '');
 
 /** Which list a view shows, of which items, in which locale and look. */
 export class ShownList {
+  private readonly joined = new JoinedItems();
+
   constructor(
     private readonly world: World,
     private settings: ViewSettings,
@@ -92,40 +97,31 @@ export class ShownList {
   }
 
   items(): readonly Item[] {
-    const source = this.source();
-    const { project, now } = this.world;
-    return source === undefined || project === undefined
-      ? []
-      : this.store(source).items(project, source, now);
+    return this.all()?.items ?? [];
   }
 
   /** The items as they were read. */
   rawItems(): readonly Item[] {
-    const source = this.source();
-    return source === undefined ? [] : this.store(source).raw;
+    return this.all()?.raw ?? [];
   }
 
   keys(): ItemKeys {
-    const source = this.source();
-    const { project, now } = this.world;
-    return source === undefined || project === undefined
-      ? noKeys
-      : this.store(source).keys(project, source, now);
+    return this.all()?.keys ?? noKeys;
   }
 
   typeCounts(): Frame['typeCounts'] {
-    const known = this.knownTypes();
+    const known = this.all()?.types;
     return (known?.types ?? []).map((type, at) => [type, known?.counts[at] ?? 0]);
   }
 
   /** Finds the type of an item by its position. */
   types(): (item: number) => string | undefined {
-    const known = this.knownTypes();
+    const known = this.all()?.types;
     return (item) => known?.types[known.indexes[item] ?? known.types.length];
   }
 
   itemsOfType(type: string, max: number): readonly number[] {
-    const known = this.knownTypes();
+    const known = this.all()?.types;
     if (known === undefined) return [];
     const own = known.types.indexOf(type);
     const found: number[] = [];
@@ -140,11 +136,31 @@ export class ShownList {
 
   /** Where the item with a key stands among all; -1: nowhere. */
   itemOfKey(key: string): number {
-    const source = this.source();
+    return this.all()?.positionOf(key) ?? -1;
+  }
+
+  /** Where the items of each source begin among all. */
+  sourceStarts(): readonly SourceStart[] {
+    const starts = this.all()?.starts ?? [];
+    return this.parts().map(({ source: { id, name } }, at) => ({
+      id,
+      name,
+      start: starts[at] ?? 0,
+    }));
+  }
+
+  /** Where items are not what their types say, by their places among all. */
+  *misfits(): Turns<readonly Finding[]> {
     const { project, now } = this.world;
-    return source === undefined || project === undefined
-      ? -1
-      : this.store(source).positionOf(key, project, source, now);
+    const starts = this.all()?.starts ?? [];
+    const found: Finding[] = [];
+    if (project === undefined) return found;
+    for (const [at, { source, store }] of this.parts().entries()) {
+      const start = starts[at] ?? 0;
+      for (const finding of yield* store.misfits(project, source, now))
+        found.push(start === 0 ? finding : movedBy(finding, start));
+    }
+    return found;
   }
 
   /** The items that inserts show; undefined: they are of none. */
@@ -167,19 +183,41 @@ export class ShownList {
     const source = this.source();
     const { project, now, lookUp } = this.world;
     if (list === undefined || source === undefined || project === undefined) return undefined;
-    const types = this.store(source).types(project, source);
+    const types = this.all()?.types ?? noTypes;
     return { project, list, items: this.items(), types, look: this.look(), now, find: lookUp };
   }
 
-  private knownTypes() {
-    const source = this.source();
-    const { project } = this.world;
-    return source === undefined || project === undefined
+  private all(): ListItems | undefined {
+    const { project, now } = this.world;
+    const parts = this.parts();
+    return project === undefined || parts.length === 0
       ? undefined
-      : this.store(source).types(project, source);
+      : this.joined.take(parts, { project, now });
   }
 
-  store(source: Source): ItemStore {
-    return this.world.store(source.id, this.settings.set);
+  /** The list's sources that are there. */
+  private parts(): readonly SourceItems[] {
+    const list = this.list();
+    if (list === undefined) return [];
+    const sources = this.world.project?.sources ?? [];
+    return listSources(list).flatMap((id) => {
+      const source = withId(sources, id);
+      return source === undefined ? [] : [{ source, store: this.store(source) }];
+    });
+  }
+
+  /** The set that is wished for, where the source has it. */
+  private store({ id, sets = [] }: Source): ItemStore {
+    const { set } = this.settings;
+    const has =
+      id === this.list()?.source || (set !== undefined && withId(sets, set) !== undefined);
+    return this.world.store(id, has ? set : undefined);
   }
 }
+
+const noTypes: ListItems['types'] = { types: [], indexes: new Uint16Array(), counts: [0] };
+
+const movedBy = (finding: Finding, start: number): Finding =>
+  finding.place.in === 'items' && finding.place.item !== undefined
+    ? { ...finding, place: { ...finding.place, item: finding.place.item + start } }
+    : finding;

@@ -113,7 +113,8 @@ export class View {
       now: this.world.now,
     };
     const order = this.order.take(of);
-    const table = this.sections.take({ ...of, order });
+    const starts = this.of.sourceStarts();
+    const table = this.sections.take({ ...of, order, starts });
     const look = this.of.look();
     const planIds = this.plans.map((plan) => plan.template);
     const planOfChoice = Int16Array.from(allChosen(list), (chosen) =>
@@ -342,9 +343,8 @@ export class View {
   }
 
   private *surveyingShown(): Turns<Survey> {
-    const { project, now } = this.world;
-    const source = this.of.source();
-    if (project === undefined || source === undefined) return { templates: [], findings: [] };
+    const { project } = this.world;
+    if (project === undefined) return { templates: [], findings: [] };
     const items = this.of.items();
     const { templates } = this;
     const list = this.of.list();
@@ -357,7 +357,7 @@ export class View {
       contextAt: (entry) => this.shown.contextAt(entry),
       hasPicture: picturesHave(project.pictures),
     });
-    const misfits = yield* this.of.store(source).misfits(project, source, now);
+    const misfits = yield* this.of.misfits();
     const boxes = yield* this.boxFindings(project);
     // Two sections may well say the same: what stands beside rows is few.
     const ofRows = surveys.filter(({ template }) => !standing.has(template));

@@ -4,22 +4,19 @@ import {
   type Choice,
   type Chosen,
   type List,
+  listSources,
   standingTemplates,
   templatesIn,
 } from '../../lists';
 import { type Expression, type Field, fieldsOfAll, makeExpression } from '../../values';
 import { environmentOf, type FindItem } from '../environment';
 import { projectFindings } from '../findings';
-import { type Project, typesOf, withId } from '../project';
+import { type Project, typesOfList, withId } from '../project';
 
 /** The fields that the condition of a choice sees: those of its type, or of all types of the list. */
-export const fieldsOfChoice = (
-  project: Project,
-  { source }: List,
-  { type }: Choice,
-): readonly Field[] =>
+export const fieldsOfChoice = (project: Project, list: List, { type }: Choice): readonly Field[] =>
   type === undefined
-    ? fieldsOfAll(typesOf(project, source))
+    ? fieldsOfAll(typesOfList(project, list))
     : (withId(project.types, type)?.fields ?? []);
 
 /** The condition of a choice made ready; undefined: it has none. */
@@ -39,8 +36,8 @@ export const conditionOf = (
       );
 
 /** What items are sorted by, made ready: it sees the fields of all types of the list. */
-export const sortExpression = (project: Project, { source }: List, by: string): Expression =>
-  makeExpression(by, fieldsOfAll(typesOf(project, source)), 'property');
+export const sortExpression = (project: Project, list: List, by: string): Expression =>
+  makeExpression(by, fieldsOfAll(typesOfList(project, list)), 'property');
 
 /** The templates that a list shows, in any look. */
 export const templatesOf = (list: List): readonly string[] => [
@@ -86,31 +83,38 @@ function brokenInserts({ sources }: Project, list: List): readonly Finding[] {
 /** A template beside the rows, and whose items it sees; undefined: none. */
 interface Standing {
   readonly template: string;
-  readonly source: string | undefined;
+  readonly sources: readonly string[];
 }
 
 function placesOf(list: List): readonly Standing[] {
   const { inserts, ...others } = list;
   return [
-    ...standingTemplates(others).map((template) => ({ template, source: list.source })),
-    ...(inserts === undefined ? [] : [{ template: inserts.template, source: inserts.source }]),
+    ...standingTemplates(others).map((template) => ({ template, sources: listSources(list) })),
+    ...(inserts === undefined
+      ? []
+      : [
+          {
+            template: inserts.template,
+            sources: inserts.source === undefined ? [] : [inserts.source],
+          },
+        ]),
   ];
 }
 
 /** What stands beside rows sees the first item of its section, what is inserted one of its own source. */
 function brokenStanding(project: Project, list: List, place: Standing): readonly Finding[] {
-  const { template: id, source: wanted } = place;
+  const { template: id, sources } = place;
   const template = withId(project.templates, id);
   if (template === undefined) return [projectFindings.templateUnknown(list.id, id)];
   const source = withId(project.types, template.type)?.source;
-  return source === undefined || wanted === undefined || source === wanted
+  return source === undefined || sources.length === 0 || sources.includes(source)
     ? []
     : [projectFindings.standingUnfit(list, { template: id, source })];
 }
 
 function unknownIn(project: Project, list: List, at: number): readonly Finding[] {
   const type = list.choices[at]?.type;
-  const isThere = type === undefined || typesOf(project, list.source).some(({ id }) => id === type);
+  const isThere = type === undefined || typesOfList(project, list).some(({ id }) => id === type);
   // Where the source is not there, that is told.
   return isThere || withId(project.sources, list.source) === undefined
     ? []

@@ -1,5 +1,6 @@
 import { failed, ok } from '../../base';
 import type { TypeFound } from '../../items';
+import { listSources } from '../../lists';
 import { draftTemplate, itemTypes } from '../make';
 import { type ItemType, type Origin, type Project, type Source, typesOf, withId } from '../project';
 import { noIds, type UsedIds, withIdsOf } from '../used-ids';
@@ -76,7 +77,7 @@ function withNewTypes(
     types: [...project.types, ...types],
     templates: [...project.templates, ...templates],
     lists: project.lists.map((list) => {
-      if (list.source !== source.id) return list;
+      if (!listSources(list).includes(source.id)) return list;
       const added = types.map((type, at) => ({
         type: type.id,
         template: templates[at]?.id ?? null,

@@ -24,7 +24,14 @@ import {
   removeLook,
   renameLook,
 } from './lists/choices';
-import { arrangeAs, duplicateList, removeList, renameList, sortBy } from './lists/lists';
+import {
+  arrangeAs,
+  duplicateList,
+  removeList,
+  renameList,
+  sortBy,
+  takeSources,
+} from './lists/lists';
 import { divide, filterBy, insertBetween, showInState, stand } from './lists/standing';
 import { addPictures, removePicture, renamePicture } from './pictures';
 import {
@@ -140,6 +147,7 @@ export const edits = {
   renameLook,
   removeLook,
   arrangeAs,
+  takeSources,
   divide,
   insertBetween,
   stand,

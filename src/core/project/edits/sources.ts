@@ -4,6 +4,7 @@ import {
   type Chosen,
   choosing,
   type List,
+  listSources,
   mapStanding,
   mapTemplates,
   withChosen,
@@ -99,16 +100,24 @@ export function removeSource(id: string): Edit {
         templates: project.templates.filter((template) => !gone.has(template.id)),
         lists: project.lists
           .filter((list) => list.source !== id)
-          .map((list) => withoutInserts(list, id))
+          .map((list) => withoutSource(list, id, types))
           .map((list) => mapStanding(list, (own) => (gone.has(own) ? undefined : own))),
       });
     },
   };
 }
 
-function withoutInserts(list: List, source: string): List {
-  const { inserts, ...rest } = list;
-  return inserts?.source === source ? rest : list;
+/** A list that shows others' items, too, goes on with these. */
+function withoutSource(list: List, source: string, types: ReadonlySet<string>): List {
+  const { inserts, more, choices, arrangement, ...rest } = list;
+  const others = (more ?? []).filter((each) => each !== source);
+  return {
+    ...rest,
+    ...(others.length > 0 && { more: others }),
+    choices: choices.filter(({ type }) => type === undefined || !types.has(type)),
+    ...(inserts !== undefined && inserts.source !== source && { inserts }),
+    arrangement,
+  };
 }
 
 /** The items of a source changed: by hand, by being made, by a set that was added. */
@@ -208,7 +217,7 @@ function splitProject(project: Project, { source, old, types, field, used }: Spl
       const list = mapStanding(all, (template) =>
         isOwn(template) ? (copyOf(types[0]?.id ?? '', template) ?? undefined) : template,
       );
-      if (list.source !== source.id) return list;
+      if (!listSources(list).includes(source.id)) return list;
       const inCopies = (type: ItemType | undefined, chosen: Chosen | undefined) =>
         mapTemplates(chosen, (template) => copyOf(type?.id ?? '', template));
       // What was chosen for all items is, for each type, with its own copies.
@@ -253,7 +262,7 @@ export function mergeTypes(id: string): Edit {
           ids.has(template.type) ? { ...template, type: first.id } : template,
         ),
         lists: project.lists.map((list) => {
-          if (list.source !== id) return list;
+          if (!listSources(list).includes(id)) return list;
           // Without a condition the first type's choice is that of all.
           const choices = list.choices.flatMap((choice) => {
             const { type, when } = choice;

@@ -109,7 +109,7 @@ const separators: Shape<Separators> = record<Separators>({
 });
 
 const sections: Shape<SectionsOf> = record<SectionsOf>({
-  by: text(),
+  by: optional(text()),
   part: optional(oneOf(sectionParts)),
   order: optional(oneOf(['descending', 'as they come'])),
   heading: optional(id()),
@@ -191,6 +191,7 @@ const listOfItems: Shape<List> = record<List>({
   id: id(),
   name: text(),
   source: id(),
+  more: optional(list(id(), { max: 50 })),
   choices: list(
     record<Choice>({
       type: optional(id()),

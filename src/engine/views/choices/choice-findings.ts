@@ -28,7 +28,11 @@ export function unfitTemplates(
     chosen,
     types,
     look,
-  }: { readonly chosen: Int16Array; readonly types: ItemTypes; readonly look: string | undefined },
+  }: {
+    readonly chosen: Int16Array;
+    readonly types: Pick<ItemTypes, 'types' | 'indexes'>;
+    readonly look: string | undefined;
+  },
 ): readonly Finding[] {
   const templates = allChosen(list).map((each, at) => {
     const id = list.choices[at]?.type === undefined ? chosenIn(each, look) : undefined;

@@ -1,5 +1,11 @@
 import type { Item } from '../../../core/items';
-import { candidates, choicesOfItems, countsOfChoices, type List } from '../../../core/lists';
+import {
+  candidates,
+  choicesOfItems,
+  countsOfChoices,
+  type List,
+  listSources,
+} from '../../../core/lists';
 import { conditionOf, type FindItem, type Project } from '../../../core/project';
 import { type Expression, plainText, type RowContext, readsContext } from '../../../core/values';
 import type { ItemTypes } from '../../items';
@@ -9,7 +15,7 @@ export interface Choosing {
   readonly project: Project;
   readonly list: List;
   readonly items: readonly Item[];
-  readonly types: ItemTypes;
+  readonly types: Pick<ItemTypes, 'types' | 'indexes'>;
   /** Id of a look of the project, if it has any. */
   readonly look: string | undefined;
   readonly now: string;
@@ -88,7 +94,7 @@ export class ItemChoices {
 function conditionsFor({ project, list, find }: Choosing, known: Conditions): Conditions {
   const asked = list.choices.map(({ type, when }) => [type, when]);
   const keys = project.sources.map(({ id, key }) => [id, key]);
-  const of = JSON.stringify([list.source, asked, project.types, keys]);
+  const of = JSON.stringify([listSources(list), asked, project.types, keys]);
   if (of === known.of) return known;
   return { of, all: list.choices.map((choice) => conditionOf(project, list, choice, find)) };
 }

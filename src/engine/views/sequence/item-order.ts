@@ -1,5 +1,5 @@
 import type { Item } from '../../../core/items';
-import { type List, placesOf, type SortColumn, sortedBy } from '../../../core/lists';
+import { type List, listSources, placesOf, type SortColumn, sortedBy } from '../../../core/lists';
 import { type Project, sortExpression } from '../../../core/project';
 import { type Expression, readsContext } from '../../../core/values';
 
@@ -24,7 +24,7 @@ export class ItemOrder {
     const { project, list, items, locale, now } = ordering;
     if (list.order === undefined || list.order.length === 0) return undefined;
     // A project that crossed from the page is another object each time: what counts is what it says.
-    const ofKeys = JSON.stringify([list.source, list.order, project.types]);
+    const ofKeys = JSON.stringify([listSources(list), list.order, project.types]);
     if (ofKeys !== this.ofKeys)
       this.keys = list.order.map(({ by }) => sortExpression(project, list, by));
     this.ofKeys = ofKeys;

@@ -1,7 +1,14 @@
 import type { Item } from '../../../core/items';
-import { type List, type SectionTable, sectionTable } from '../../../core/lists';
+import { type List, listSources, type SectionTable, sectionTable } from '../../../core/lists';
 import { type Project, sortExpression } from '../../../core/project';
 import { type Expression, readsContext } from '../../../core/values';
+
+/** The first of a source's items among those of all. */
+export interface SourceStart {
+  readonly id: string;
+  readonly name: string;
+  readonly start: number;
+}
 
 /** What the sections of items hang on. */
 export interface Sectioning {
@@ -10,6 +17,8 @@ export interface Sectioning {
   readonly items: readonly Item[];
   /** Positions of items as they are sorted; undefined: as they came. */
   readonly order: Int32Array | undefined;
+  /** Where the items of each source begin. */
+  readonly starts: readonly SourceStart[];
   readonly locale: string;
   readonly now: string;
 }
@@ -24,10 +33,11 @@ export class ItemSections {
   /** Undefined: the list has none. */
   take(sectioning: Sectioning): SectionTable | undefined {
     const { project, list, items, order, locale, now } = sectioning;
-    const { by, part, order: way } = list.sections ?? {};
-    if (by === undefined) return undefined;
+    if (list.sections === undefined) return undefined;
+    const { by, part, order: way } = list.sections;
+    if (by === undefined) return this.bySource(sectioning);
     // A project that crossed from the page is another object each time: what counts is what it says.
-    const ofBy = JSON.stringify([list.source, by, project.types]);
+    const ofBy = JSON.stringify([listSources(list), by, project.types]);
     if (ofBy !== this.ofBy) this.by = sortExpression(project, list, by);
     this.ofBy = ofBy;
     const followsTime =
@@ -37,6 +47,19 @@ export class ItemSections {
       const evaluate = this.by?.evaluate;
       const values = items.map((item) => evaluate?.(item, { now }));
       this.table = sectionTable({ values, part, order: way, items: order, locale });
+    }
+    this.of = of;
+    return this.table;
+  }
+
+  /** One for each source, as they come; those without items, too. */
+  private bySource({ items, starts }: Sectioning): SectionTable {
+    const of = [items, JSON.stringify(starts)];
+    if (this.table === undefined || !of.every((each, at) => each === this.of[at])) {
+      const sectionOfItem = new Int32Array(items.length);
+      for (const [section, { start }] of starts.entries()) sectionOfItem.fill(section, start);
+      const keys = starts.map(({ id }) => id);
+      this.table = { sectionOfItem, keys, names: starts.map(({ name }) => name) };
     }
     this.of = of;
     return this.table;

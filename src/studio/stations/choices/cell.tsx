@@ -6,6 +6,7 @@ import {
   type ItemType,
   type Look,
   type Project,
+  typesOfList,
   withId,
 } from '../../../core/project';
 import { plainLook } from '../../../engine';
@@ -92,9 +93,7 @@ function entriesFor(
   const where = look === undefined ? 'all looks' : { look: look.id };
   const choose = (next: string | null | undefined) =>
     make(edits.choose({ list: list.id, at }, where, next));
-  const own = new Set(
-    project.types.filter(({ source }) => source === list.source).map(({ id }) => id),
-  );
+  const own = new Set(typesOfList(project, list).map(({ id }) => id));
   const fitting = project.templates.filter((each) =>
     type === undefined ? own.has(each.type) : each.type === type.id,
   );

@@ -1,7 +1,7 @@
 import GripVertical from 'lucide-react/icons/grip-vertical';
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
 import type { Choice, List } from '../../../core/lists';
-import { edits, withId } from '../../../core/project';
+import { edits, typesOfList, withId } from '../../../core/project';
 import { MenuButton } from '../../shared/controls/controls';
 import { followPointer } from '../../shared/pointer/pointer-drag';
 import { make } from '../../shared/session/editing';
@@ -64,7 +64,7 @@ export function ChoiceRow(props: ChoiceRowProps) {
 function Asked({ project, list, choice, at }: ChoiceRowProps & { readonly choice: Choice }) {
   const { type, when } = choice;
   const place = { list: list.id, at };
-  const own = project.types.filter(({ source }) => source === list.source);
+  const own = typesOfList(project, list);
   const name = type === undefined ? 'all types' : (withId(project.types, type)?.name ?? type);
   const withType = (next: string | undefined) =>
     make(

@@ -1,6 +1,6 @@
 import type { Finding } from '../../../core/base';
 import type { List } from '../../../core/lists';
-import { type Edit, edits, type Project, withId } from '../../../core/project';
+import { type Edit, edits, type Project, typesOfList, withId } from '../../../core/project';
 import { Button } from '../../shared/controls/controls';
 import { placeOfTemplate } from '../../shared/session/current';
 import { make } from '../../shared/session/editing';
@@ -89,7 +89,7 @@ export function Unused({ project, list, findings }: UnusedProps) {
             >
               {withId(project.types, type)?.name ?? type} {name}
             </button>
-            {withId(project.types, type)?.source === list.source && (
+            {typesOfList(project, list).some(({ id: own }) => own === type) && (
               <Button onPress={() => make(addFor(list, type, id))}>
                 choose it for a choice more
               </Button>

@@ -1,5 +1,5 @@
 import type { List, ListFilter } from '../../../core/lists';
-import { edits, type Project, typesOf } from '../../../core/project';
+import { edits, type Project, typesOfList } from '../../../core/project';
 import { fieldsOfAll } from '../../../core/values';
 import { Row } from '../../shared/controls/controls';
 import { make } from '../../shared/session/editing';
@@ -14,7 +14,7 @@ interface FilterPieceProps {
 /** The box above the rows, and the fields that it looks in. */
 export function FilterPiece({ project, list }: FilterPieceProps) {
   const { filter } = list;
-  const fields = fieldsOfAll(typesOf(project, list.source)).filter(
+  const fields = fieldsOfAll(typesOfList(project, list)).filter(
     ({ type }) => type !== 'list' && type !== 'record',
   );
   const set = (next: ListFilter | undefined) => make(edits.filterBy(list.id, next));

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { List } from '../../../core/lists';
-import { type Project, sortExpression, typesOf } from '../../../core/project';
+import { type Project, sortExpression, typesOfList } from '../../../core/project';
 import { emptyEnvironment, fieldsOfAll } from '../../../core/values';
 import { ExpressionEditor } from '../../shared/expression/expression-editor';
 import { FindingLine } from '../../shared/expression/finding-line';
@@ -20,7 +20,7 @@ export function ItemsExpression({ project, list, label, expr, onChange }: ItemsE
   const [text, setText] = useState(expr);
   useEffect(() => setText(expr), [expr]);
   const item = useSession(({ atHand }) => atHand?.value);
-  const fields = useMemo(() => fieldsOfAll(typesOf(project, list.source)), [project, list.source]);
+  const fields = useMemo(() => fieldsOfAll(typesOfList(project, list)), [project, list]);
   const findings = useMemo(
     () => sortExpression(project, list, text).findings,
     [project, list, text],

@@ -1,5 +1,5 @@
 import { type List, type SectionPart, type SectionsOf, sectionParts } from '../../../core/lists';
-import { edits, type Project, typesOf } from '../../../core/project';
+import { edits, type Project, typesOfList } from '../../../core/project';
 import { type Field, fieldsOfAll, pathText } from '../../../core/values';
 import { ChoiceChips, MenuButton, Row } from '../../shared/controls/controls';
 import { make } from '../../shared/session/editing';
@@ -27,25 +27,7 @@ export function SectionsPiece({ project, list }: SectionsPieceProps) {
       <Row words="by">
         <By {...{ project, list, sections }} onSet={set} />
       </Row>
-      <Row words="taken as">
-        <ChoiceChips
-          label="What tells sections apart"
-          options={[{ value: 'whole', words: 'it is' }, ...sectionParts]}
-          chosen={sections.part ?? 'whole'}
-          onChoose={(part) => set(withPart(sections, part === 'whole' ? undefined : part))}
-        />
-      </Row>
-      <Row words="order">
-        <ChoiceChips
-          label="Order of sections"
-          options={['up', { value: 'descending', words: 'down' }, 'as they come']}
-          chosen={sections.order ?? 'up'}
-          onChoose={(order) => {
-            const { order: _, ...rest } = sections;
-            set(order === 'up' ? rest : { ...rest, order });
-          }}
-        />
-      </Row>
+      {sections.by !== undefined && <TakenAs {...{ sections }} onSet={set} />}
       <Row words="heading">
         <StandingTemplate
           {...{ project, list }}
@@ -62,11 +44,42 @@ export function SectionsPiece({ project, list }: SectionsPieceProps) {
   );
 }
 
+interface SectionsProps {
+  readonly sections: SectionsOf;
+  readonly onSet: (next: SectionsOf) => void;
+}
+
+/** What of a value tells sections apart, and how they follow each other: sources come as the list has them. */
+function TakenAs({ sections, onSet }: SectionsProps) {
+  return (
+    <>
+      <Row words="taken as">
+        <ChoiceChips
+          label="What tells sections apart"
+          options={[{ value: 'whole', words: 'it is' }, ...sectionParts]}
+          chosen={sections.part ?? 'whole'}
+          onChoose={(part) => onSet(withPart(sections, part === 'whole' ? undefined : part))}
+        />
+      </Row>
+      <Row words="order">
+        <ChoiceChips
+          label="Order of sections"
+          options={['up', { value: 'descending', words: 'down' }, 'as they come']}
+          chosen={sections.order ?? 'up'}
+          onChoose={(order) => {
+            const { order: _, ...rest } = sections;
+            onSet(order === 'up' ? rest : { ...rest, order });
+          }}
+        />
+      </Row>
+    </>
+  );
+}
+
 /** Nothing is chosen yet: a field makes sections, with a heading that is drafted. */
 function NoSections({ project, list }: SectionsPieceProps) {
-  const fields = fieldsOfAll(typesOf(project, list.source)).filter(({ type }) => isTellable(type));
-  const divide = (field: Field) => {
-    const sections = sectionsBy(field);
+  const fields = fieldsOfAll(typesOfList(project, list)).filter(({ type }) => isTellable(type));
+  const divide = (sections: SectionsOf) => {
     const place = { list, place: 'heading', source: list.source } as const;
     make(
       drafted(project, place, (heading) =>
@@ -81,12 +94,21 @@ function NoSections({ project, list }: SectionsPieceProps) {
         about="Items with the same value stand together, under a heading. By what?"
       />
       <div className="flex flex-wrap gap-1.5">
+        {list.more !== undefined && (
+          <button
+            type="button"
+            className="h-7 rounded-full border border-ink bg-paper px-2.5 text-sm hover:border-ash"
+            onClick={() => divide({})}
+          >
+            one for each source
+          </button>
+        )}
         {fields.slice(0, 24).map((field) => (
           <button
             key={field.name}
             type="button"
             className="h-7 rounded-full border border-rule bg-paper px-2.5 text-sm hover:border-ash"
-            onClick={() => divide(field)}
+            onClick={() => divide(sectionsBy(field))}
           >
             {field.name}
           </button>
@@ -104,6 +126,10 @@ function sectionsBy({ name, type }: Field): SectionsOf {
   return type === 'date' || type === 'datetime' ? { by, part: 'month' } : { by };
 }
 
+function bySource({ by: _, part: __, order: ___, ...rest }: SectionsOf): SectionsOf {
+  return rest;
+}
+
 function withPart({ part: _, ...rest }: SectionsOf, part: SectionPart | undefined): SectionsOf {
   return part === undefined ? rest : { ...rest, part };
 }
@@ -114,29 +140,40 @@ interface ByProps extends SectionsPieceProps {
 }
 
 function By({ project, list, sections, onSet }: ByProps) {
-  const fields = fieldsOfAll(typesOf(project, list.source));
+  const fields = fieldsOfAll(typesOfList(project, list));
   return (
     <div className="flex items-start gap-1.5">
       <div className="min-w-0 flex-1">
         <ItemsExpression
           {...{ project, list }}
           label="Sections by"
-          expr={sections.by}
+          expr={sections.by ?? ''}
           onChange={(by) => onSet({ ...sections, by })}
         />
       </div>
       <MenuButton
         label="A field"
         words="field"
-        entries={fields
-          .filter(({ type }) => isTellable(type))
-          .map((field) => ({
-            words: field.name,
-            onChoose: () => {
-              const { part: _, ...rest } = sections;
-              onSet({ ...rest, ...sectionsBy(field) });
-            },
-          }))}
+        entries={[
+          ...(list.more === undefined
+            ? []
+            : [
+                {
+                  words: 'its source',
+                  hint: 'a section for each',
+                  onChoose: () => onSet(bySource(sections)),
+                },
+              ]),
+          ...fields
+            .filter(({ type }) => isTellable(type))
+            .map((field) => ({
+              words: field.name,
+              onChoose: () => {
+                const { part: _, ...rest } = sections;
+                onSet({ ...rest, ...sectionsBy(field) });
+              },
+            })),
+        ]}
       />
     </div>
   );

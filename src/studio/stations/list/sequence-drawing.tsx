@@ -110,7 +110,7 @@ function saidOf(
       return footer && 'scrolls along';
     case 'heading':
       if (sections === undefined) return undefined;
-      return `${grouped(counts?.heading ?? 0)} by ${sections.part === undefined ? '' : `${sections.part} of `}${sections.by}${sections.sticks ? ', sticks' : ''}`;
+      return `${grouped(counts?.heading ?? 0)} by ${sections.part === undefined ? '' : `${sections.part} of `}${sections.by ?? 'source'}${sections.sticks ? ', sticks' : ''}`;
     case 'above':
     case 'below':
       return list[piece] && 'pinned';

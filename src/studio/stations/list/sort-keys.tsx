@@ -2,7 +2,7 @@ import ArrowDown from 'lucide-react/icons/arrow-down';
 import ArrowUp from 'lucide-react/icons/arrow-up';
 import X from 'lucide-react/icons/x';
 import type { List, SortKey } from '../../../core/lists';
-import { edits, type Project, typesOf } from '../../../core/project';
+import { edits, type Project, typesOfList } from '../../../core/project';
 import { fieldsOfAll, pathText } from '../../../core/values';
 import { Button, ChoiceChips, MenuButton } from '../../shared/controls/controls';
 import { make } from '../../shared/session/editing';
@@ -16,7 +16,7 @@ interface SortKeysProps {
 /** By what the items of the list are sorted: keys, the first counting most. */
 export function SortKeys({ project, list }: SortKeysProps) {
   const { order = [] } = list;
-  const fields = fieldsOfAll(typesOf(project, list.source));
+  const fields = fieldsOfAll(typesOfList(project, list));
   const set = (next: readonly SortKey[]) => make(edits.sortBy(list.id, next));
   return (
     <section aria-label="Order" className="mt-4 border-t border-rule pt-3">

@@ -1,6 +1,13 @@
 import { failed, ok } from '../../../base';
-import type { Arrangement, List, SortKey } from '../../../lists';
-import { withId } from '../../project';
+import {
+  type Arrangement,
+  allChosen,
+  type Choice,
+  type List,
+  type SortKey,
+  templatesIn,
+} from '../../../lists';
+import { type Project, typesOf, withId } from '../../project';
 import type { Edit } from '../edit';
 import { editList } from './edit-list';
 
@@ -29,6 +36,41 @@ export function sortBy(id: string, order: readonly SortKey[]): Edit {
   return editList(name, id, ({ order: _, arrangement, ...list }) =>
     ok({ ...list, ...(order.length > 0 && { order }), arrangement }),
   );
+}
+
+/**
+ * Whose items a list shows after those of its own source. Types that come in get a choice, with a
+ * template that other lists choose for them; those that go take theirs with them.
+ */
+export function takeSources(id: string, more: readonly string[]): Edit {
+  const name = more.length === 0 ? 'One source' : `Take in ${more.join(', ')}`;
+  return editList(name, id, ({ more: before = [], arrangement, ...list }, project) => {
+    const others = [...new Set(more)].filter((source) => source !== list.source);
+    const unknown = others.find((source) => withId(project.sources, source) === undefined);
+    if (unknown !== undefined) return failed(`There is no source "${unknown}".`);
+    const typesIn = (sources: readonly string[]) =>
+      sources.flatMap((source) => typesOf(project, source)).map((type) => type.id);
+    const gone = typesIn(before.filter((source) => !others.includes(source)));
+    const kept = list.choices.filter(({ type }) => type === undefined || !gone.includes(type));
+    const come = typesIn(others.filter((source) => !before.includes(source)));
+    const added = come
+      .filter((type) => !kept.some((choice) => choice.type === type))
+      .map((type) => ({ type, ...usualFor(project, type) }));
+    return ok({
+      ...list,
+      ...(others.length > 0 && { more: others }),
+      choices: [...kept, ...added],
+      arrangement,
+    });
+  });
+}
+
+/** A template that lists choose for a type, or else any of it. */
+function usualFor(project: Project, type: string): Pick<Choice, 'template'> {
+  const chosen = new Set(project.lists.flatMap((list) => allChosen(list).flatMap(templatesIn)));
+  const own = project.templates.filter((template) => template.type === type);
+  const usual = own.find((template) => chosen.has(template.id)) ?? own[0];
+  return usual === undefined ? {} : { template: usual.id };
 }
 
 /** The same list once more, under an id and a name of its own, right after it. */

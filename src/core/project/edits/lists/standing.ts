@@ -14,9 +14,10 @@ const isEnd = (place: StandingPlace): place is End => ends.some((each) => each =
 
 /** Items of a list in sections; undefined: in none any more. */
 export function divide(list: string, sections: SectionsOf | undefined): Edit {
-  const name = sections === undefined ? 'No sections' : `Sections by ${sections.by}`;
+  const name = sections === undefined ? 'No sections' : `Sections by ${sections.by ?? 'source'}`;
   return editList(name, list, ({ sections: _, arrangement, ...own }, project) => {
-    if (sections?.by.trim() === '') return failed('Sections need something that they are made by.');
+    if (sections?.by?.trim() === '')
+      return failed('Sections need something that they are made by.');
     const wrong = unknownIn(project, sections?.heading) ?? unknownIn(project, sections?.footing);
     if (wrong !== undefined) return failed(wrong);
     return ok({ ...own, ...(sections !== undefined && { sections }), arrangement });
