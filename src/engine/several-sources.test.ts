@@ -70,7 +70,7 @@ test('items of sources that are taken in come after its own, each in a row of it
   make(edits.takeSources(list, []));
   expect(words()).toEqual(['row Weld', 'row Madder']);
   const own = project().lists.find(({ id }) => id === list);
-  expect(own?.choices.some(({ type }) => type === 'classes')).toBe(false);
+  expect(own?.choices.some(({ type }) => type === 'classe')).toBe(false);
 });
 
 test('they are merged by a sort key that all have, and stand in a section for each source', () => {
@@ -85,7 +85,7 @@ test('they are merged by a sort key that all have, and stand in a section for ea
 test('an item that is not as its type says is found where it stands among all', () => {
   const { make, list, engine } = openBoth();
   make(edits.takeSources(list, ['classes']));
-  const odd = classes.map((item, at) => (at === 1 ? { ...item, teacher: 7 } : item));
+  const odd = classes.map((item, at) => (at === 1 ? { ...item, teacher: { by: 'Oll' } } : item));
   engine.hold('classes', odd, undefined, 1);
   make(edits.itemsChanged('classes', 1, 'one is odd'));
   const misfit = engine.surveyNow().findings.find(({ place }) => place.in === 'items');

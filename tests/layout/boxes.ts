@@ -13,7 +13,7 @@ import { type RowCase, rowMaker } from './templates';
 const drawing = `
 import '../../src/render/render.css';
 import { bindRow, createRow } from '../../src/render';
-import { resizeRow, resizesTo } from '../../src/render/rows';
+import { resizeRow, resizesTo } from '../../src/render/rows/resize';
 globalThis.boxesOf = (cases, face) => {
   document.body.className = 'yc-list';
   document.body.style.setProperty('--row-face', face);

@@ -4,5 +4,5 @@
  */
 export { type Drawing, DrawnRows, type Held, resizeHeld } from './drawn-rows';
 export type { Place } from './pool';
-export { resizedKinds, resizeRow, resizesTo } from './resize';
+export { resizedKinds } from './resize';
 export { bindRow, createRow, type RowView } from './row';
