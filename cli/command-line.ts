@@ -104,6 +104,7 @@ program
   .option('--width <px>', 'with the box of every part in a list so wide, as it is drawn')
   .option('--ratio <ratio>', 'device pixels in a px of the page, for the boxes; 1 if not said')
   .option('--text-size <per cent>', 'how large text is, for the boxes; 100 if not said')
+  .option('--density <how>', 'compact, usual or roomy: how much space rows have, for the boxes')
   .option('--direction <ltr or rtl>', 'where rows begin, for the boxes; as the locale if not said')
   .option('--json', 'one JSON value an entry')
   .action(async (file: string, options) => {

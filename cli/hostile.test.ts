@@ -38,6 +38,8 @@ describe('wrong use', () => {
     [['resolve', demo, '--direction', 'rtl'], /--direction has no effect without --width/],
     [['resolve', demo, '--width', '360', '--direction', 'up'], /no direction: ltr or rtl/],
     [['resolve', demo, '--width', '360', '--text-size', 'big'], /no text size in per cent/],
+    [['resolve', demo, '--width', '360', '--density', 'airy'], /no density: compact/],
+    [['resolve', demo, '--density', 'compact'], /--width/],
     [['infer', trees, '--schema', '--types', 'ts'], /--types has no effect with --schema/],
     [['infer', trees, '--json', '--schema'], /--json has no effect with --schema/],
     [

@@ -1,5 +1,5 @@
 import { directionOf } from '../../src/core/base';
-import { type Entry, type List, listSources, placesBetween } from '../../src/core/lists';
+import { densities, type Entry, type List, listSources, placesBetween } from '../../src/core/lists';
 import { type Project, withId } from '../../src/core/project';
 import { isContent } from '../../src/core/templates';
 import { type Engine, type Frame, type OwnFonts, trace } from '../../src/engine';
@@ -17,6 +17,7 @@ interface ResolveOptions {
   readonly ratio?: string;
   readonly textSize?: string;
   readonly direction?: string;
+  readonly density?: string;
 }
 
 const entriesAtOnce = 2_000;
@@ -31,7 +32,7 @@ export async function resolve(file: string, options: ResolveOptions): Promise<vo
   showSet(engine, lists, { project, set: options.set });
   const boxesOf = finderFor(engine, fonts, options);
   for (const list of lists) {
-    const view = engine.update(project, { from: 0, to: 0 }, list.id);
+    const view = engine.update(project, { from: 0, to: 0, ...boxOf(options) }, list.id);
     report(view.findings);
     if (view.findings.some((finding) => finding.severity === 'error')) endWith(1);
     await resolveList({ engine, list, view, boxesOf, isJson: options.json === true });
@@ -74,6 +75,17 @@ const named = (what: string, things: readonly { readonly id: string }[]): string
   things.length === 0
     ? `The project has no ${what}.`
     : `The ${what} are ${things.map(({ id }) => id).join(', ')}.`;
+
+/** In what box rows are drawn: templates leave more or less space in them by that. */
+function boxOf({ width, ratio = '1', textSize = '100', density = 'usual' }: ResolveOptions) {
+  needs('--density', density === 'usual' ? undefined : density, '--width', width);
+  if (density !== 'compact' && density !== 'usual' && density !== 'roomy')
+    throw new WrongUse(`"${density}" is no density: compact, usual or roomy.`);
+  const place = { ratio: Number(ratio), textSize: Number(textSize) / 100 };
+  return width === undefined
+    ? {}
+    : { box: { ...place, widthPx: Number(width), density: densities[density] } };
+}
 
 /** Undefined: no width was asked for, so there are no boxes. */
 function finderFor(engine: Engine, fonts: OwnFonts, options: ResolveOptions) {

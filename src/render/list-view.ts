@@ -41,6 +41,10 @@ export interface ListViewPorts {
   direction?(): TextDirection;
   /** How many times as large as styles say text is. */
   textSize?(): number;
+  /** How many times as large as templates say the space in rows is. */
+  density?(): number;
+  /** How much of the box the device keeps for itself at its bottom, in px. */
+  safeBelow?(): number;
   /** The box has another width: rows may be of other heights. */
   resized?(): void;
 }
@@ -212,7 +216,7 @@ export class ListView {
   }
 
   private takeBars(shown: Shown): void {
-    const barsPx = this.bars.show(shown, this.ports.pictures);
+    const barsPx = this.bars.show(shown, this.ports.pictures, this.ports.safeBelow?.() ?? 0);
     if (barsPx === this.barsPx) return;
     this.barsPx = barsPx;
     this.measure();
@@ -261,7 +265,8 @@ export class ListView {
     const to = from + entriesIn(this.lines, range);
     const { id = -1, heightsId = -1 } = this.shown?.sequence ?? {};
     const textSize = this.ports.textSize?.() ?? 1;
-    const box = { widthPx: this.widthPx, ratio: devicePixelRatio, textSize };
+    const density = this.ports.density?.() ?? 1;
+    const box = { widthPx: this.widthPx, ratio: devicePixelRatio, textSize, density };
     this.eye = this.rowLookedAt();
     return {
       ...{ from, to: Math.max(to, from + 30), sequence: { id, heightsId }, box },

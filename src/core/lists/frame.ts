@@ -56,10 +56,15 @@ export interface PlanSlot extends Pick<Slot, 'part' | 'property'> {
   readonly leaves: boolean;
 }
 
-export const rowPlanOf = ({ id, row }: Template, tokens: Tokens): Omit<RowPlan, 'heightPx'> => ({
+/** `density`: how many times as large as it says the space in it is. */
+export const rowPlanOf = (
+  { id, row }: Template,
+  tokens: Tokens,
+  density = 1,
+): Omit<RowPlan, 'heightPx'> => ({
   template: id,
   tokens,
-  row: partPlanOf(expandedRow(row), 'across', tokens),
+  row: partPlanOf(expandedRow(row), 'across', tokens, density),
   slots: shownSlots(row).map(({ drawnAt, declared, binding }) => ({
     ...drawnAt,
     kind: declared.kind,
@@ -77,7 +82,12 @@ function leavesAt(
 }
 
 /** `direction`: of the stack that it stands in. */
-function partPlanOf(part: Part, direction: StackDirection, tokens: Tokens): PartPlan {
+function partPlanOf(
+  part: Part,
+  direction: StackDirection,
+  tokens: Tokens,
+  density: number,
+): PartPlan {
   const { box, sized, isTarget } = kindOfPart(part);
   const constants = withKnownNames(part, constantsOf(part), tokens);
   const own = part.part === 'stack' ? (part.direction ?? 'across') : 'over';
@@ -85,7 +95,7 @@ function partPlanOf(part: Part, direction: StackDirection, tokens: Tokens): Part
     part: part.part,
     id: part.id,
     box,
-    values: { ...constants, ...sized?.(constants, direction) },
+    values: spaced({ ...constants, ...sized?.(constants, direction) }, density),
     ...(isTarget && { isTarget }),
     ...(box === 'pill' && {
       pill: {
@@ -93,7 +103,26 @@ function partPlanOf(part: Part, direction: StackDirection, tokens: Tokens): Part
         hasWords: propertyOf(part, 'text') !== undefined,
       },
     }),
-    children: childrenOf(part).map((child) => partPlanOf(child, own, tokens)),
+    children: childrenOf(part).map((child) => partPlanOf(child, own, tokens, density)),
+  };
+}
+
+/** What stands between parts and around them, in whole px. */
+function spaced(values: PartPlan['values'], density: number): PartPlan['values'] {
+  if (density === 1) return values;
+  const scaled = (px: number) => Math.round(px * density);
+  const { gap, padding } = values;
+  const around =
+    typeof padding === 'object' && padding !== null && 'start' in padding
+      ? {
+          ...{ start: scaled(padding.start), end: scaled(padding.end) },
+          ...{ top: scaled(padding.top), bottom: scaled(padding.bottom) },
+        }
+      : undefined;
+  return {
+    ...values,
+    ...(typeof gap === 'number' && { gap: scaled(gap) }),
+    ...(around !== undefined && { padding: around }),
   };
 }
 
@@ -198,6 +227,8 @@ export interface Sequence {
   readonly arrangement: Arrangement;
   /** Headings stay in sight while what they head is. */
   readonly sticks: boolean;
+  /** The ground of bars goes on where the device keeps room for itself. */
+  readonly coversSafeAreas: boolean;
   readonly entryCount: number;
   /** They are undefined where the asker has them. */
   readonly lines: (Pick<LineTable, 'firsts' | 'columns'> & Headings & StripKeys) | undefined;

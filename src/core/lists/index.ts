@@ -50,7 +50,7 @@ export {
   withColourNamed,
 } from './list';
 export { placesOf, type SortColumn, type SortKey, sortedBy } from './order/sort';
-export { RowBoxes, type RowPlace } from './row-boxes';
+export { type Density, densities, RowBoxes, type RowPlace } from './row-boxes';
 export { anyText, type HeightBy, haveOwnHeights, heightBy, plainHeightPx } from './row-height';
 export type { FontedWords, LabelFont, RowLabel, RunWords } from './row-label';
 export {

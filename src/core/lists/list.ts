@@ -129,6 +129,8 @@ export interface List {
   /** What stays in sight above and below all that scrolls. */
   readonly above?: string;
   readonly below?: string;
+  /** The ground of bars goes on where the device keeps room for itself; none: that of the list does. */
+  readonly coversSafeAreas?: true;
   /** What is shown in each state; null: nothing, on purpose; none: what the app shows of itself. */
   readonly states?: Readonly<Partial<Record<ListState, string | null>>>;
   readonly filter?: ListFilter;

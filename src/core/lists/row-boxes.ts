@@ -22,7 +22,13 @@ export interface RowPlace {
   readonly ratio: number;
   /** How many times as large as styles say text is. */
   readonly textSize: number;
+  /** How many times as large as templates say the space in rows is; none: once. */
+  readonly density?: number | undefined;
 }
+
+/** How much space there is in rows, by what it is called. */
+export const densities = { compact: 0.75, usual: 1, roomy: 1.25 } as const;
+export type Density = keyof typeof densities;
 
 /** A stack with all its parts, also those that may leave. */
 interface Family {

@@ -176,6 +176,7 @@ export class View {
       sequence: {
         ...this.sequence.toDraw(arrangement, wanted.sequence),
         sticks: this.of.list()?.sections?.sticks === true,
+        coversSafeAreas: this.of.list()?.coversSafeAreas === true,
       },
       plans: this.plans,
       entries: this.entries(places),
@@ -410,10 +411,11 @@ export class View {
 
   private takeBox(box: ListBox | undefined): void {
     if (box === undefined) return;
-    const { widthPx, ratio, textSize } = box;
+    const { widthPx, ratio, textSize, density } = box;
     const before = this.box;
     this.box = box;
-    if (ratio !== before?.ratio || textSize !== before.textSize) this.arrange();
+    const isOther = ratio !== before?.ratio || textSize !== before.textSize;
+    if (isOther || density !== before.density) this.arrange();
     else if (widthPx !== before.widthPx) this.arrangeLines();
   }
 
@@ -458,11 +460,12 @@ export class View {
 
   /** The same plan for the same template, drawn as before: each edit asks for all of them. */
   private planOf(template: CompiledTemplate): RowPlan {
-    const { ratio = 1, textSize = 1 } = this.box ?? {};
+    const { ratio = 1, textSize = 1, density = 1 } = this.box ?? {};
     const known = this.knownPlans.get(template);
-    if (known?.ratio === ratio && known.textSize === textSize) return known.plan;
-    const plan = planOf(template, { ratio, textSize });
-    this.knownPlans.set(template, { ratio, textSize, plan });
+    if (known?.ratio === ratio && known.textSize === textSize && known.density === density)
+      return known.plan;
+    const plan = planOf(template, { ratio, textSize, density });
+    this.knownPlans.set(template, { ratio, textSize, density, plan });
     return plan;
   }
 }
@@ -481,6 +484,6 @@ export interface Tried {
 }
 
 function planOf({ template, tokens }: CompiledTemplate, place?: RowPlace): RowPlan {
-  const plan = rowPlanOf(template, tokens);
+  const plan = rowPlanOf(template, tokens, place?.density);
   return { ...plan, heightPx: plainHeightPx(plan, place) };
 }

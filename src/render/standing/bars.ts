@@ -1,4 +1,4 @@
-import type { Bar, RowPlan } from '../../core/lists';
+import type { Bar, RowPlan, Sequence } from '../../core/lists';
 import type { Pictures } from '../parts';
 import { bindRow, createRow, type RowView } from '../rows';
 
@@ -8,6 +8,7 @@ interface Shown {
   readonly above: Bar | undefined;
   readonly below: Bar | undefined;
   readonly plans: readonly RowPlan[];
+  readonly sequence: Pick<Sequence, 'coversSafeAreas'>;
 }
 
 interface Standing {
@@ -20,20 +21,40 @@ interface Standing {
 export class Bars {
   private readonly standing = new Map<End, Standing>();
 
-  constructor(private readonly host: HTMLElement) {}
+  /** What the device keeps for itself: rows pass beneath it, and the last comes to rest above. */
+  private readonly safe = document.createElement('div');
 
-  /** Draws both; gives how much of the box they take, in px. */
-  show(shown: Shown, pictures: Pictures): number {
+  constructor(private readonly host: HTMLElement) {
+    this.safe.className = 'yc-safe-below';
+  }
+
+  /** Draws both; gives how much of the box they take with what the device keeps at its bottom, in px. */
+  show(shown: Shown, pictures: Pictures, safeBelowPx: number): number {
     const { above, below } = shown;
     this.host.style.setProperty('--yc-above', `${above?.heightPx ?? 0}px`);
     this.draw('above', shown, pictures);
     this.draw('below', shown, pictures);
-    return (above?.heightPx ?? 0) + (below?.heightPx ?? 0);
+    this.keepClear(shown, safeBelowPx);
+    return (above?.heightPx ?? 0) + (below?.heightPx ?? 0) + safeBelowPx;
+  }
+
+  /** A bar at the bottom stands above what the device keeps; its ground goes on beneath, or that of the list does. */
+  private keepClear({ below, sequence }: Shown, safePx: number): void {
+    const bar = this.standing.get('below');
+    if (bar !== undefined) {
+      bar.element.style.height = `${(below?.heightPx ?? 0) + safePx}px`;
+      const { backgroundColor } = bar.row.element.style;
+      bar.element.style.background = sequence.coversSafeAreas ? backgroundColor : '';
+    }
+    this.safe.style.height = `${safePx}px`;
+    if (safePx > 0 && below === undefined) this.host.append(this.safe);
+    else this.safe.remove();
   }
 
   stop(): void {
     for (const { element } of this.standing.values()) element.remove();
     this.standing.clear();
+    this.safe.remove();
   }
 
   private draw(end: End, shown: Shown, pictures: Pictures): void {

@@ -32,7 +32,14 @@ import {
   sortBy,
   takeSources,
 } from './lists/lists';
-import { divide, filterBy, insertBetween, showInState, stand } from './lists/standing';
+import {
+  coverSafeAreas,
+  divide,
+  filterBy,
+  insertBetween,
+  showInState,
+  stand,
+} from './lists/standing';
 import { addPictures, removePicture, renamePicture } from './pictures';
 import {
   addSet,
@@ -149,6 +156,7 @@ export const edits = {
   arrangeAs,
   takeSources,
   divide,
+  coverSafeAreas,
   insertBetween,
   stand,
   showInState,

@@ -217,6 +217,7 @@ const listOfItems: Shape<List> = record<List>({
   footer: optional(id()),
   above: optional(id()),
   below: optional(id()),
+  coversSafeAreas: optional(oneOf([true])),
   states: optional(
     record<NonNullable<List['states']>>({
       loading: optional(idOrNull()),

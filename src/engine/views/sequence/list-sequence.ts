@@ -166,7 +166,10 @@ export class ListSequence {
   }
 
   /** The sequence as it is drawn; `known` is what was sent before. */
-  toDraw(arrangement: Arrangement, known: KnownSequence | undefined): Omit<Sequence, 'sticks'> {
+  toDraw(
+    arrangement: Arrangement,
+    known: KnownSequence | undefined,
+  ): Omit<Sequence, 'sticks' | 'coversSafeAreas'> {
     const { id, heightsId } = this;
     const areLinesKnown = this.isKnown(known);
     const { firsts, columns, heights } = this.lines;

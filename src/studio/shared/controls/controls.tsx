@@ -144,3 +144,25 @@ export function Row({
 export function Heading({ children }: { readonly children: ReactNode }) {
   return <h2 className="py-1 text-sm font-semibold text-ash">{children}</h2>;
 }
+
+export function Check({
+  words,
+  isOn,
+  onChange,
+}: {
+  readonly words: string;
+  readonly isOn: boolean;
+  readonly onChange: (isOn: boolean) => void;
+}) {
+  return (
+    <label className="flex items-center gap-2">
+      <input
+        type="checkbox"
+        className="size-4 accent-ink"
+        checked={isOn}
+        onChange={(event) => onChange(event.target.checked)}
+      />
+      {words}
+    </label>
+  );
+}

@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import type { TextDirection } from '../../../core/base';
-import { type ListState, listStates } from '../../../core/lists';
+import { type Density, densities, type ListState, listStates } from '../../../core/lists';
 import type { DeviceFamily } from '../../../core/pictures';
 import type { Frame } from '../../../engine';
 
@@ -10,6 +10,20 @@ export interface Device {
   readonly widthPx: number;
   readonly heightPx: number;
 }
+
+/** What devices of a family keep for themselves at their ends, in CSS px: rows and bars stay clear of it. */
+export const safeAreas: Readonly<Record<DeviceFamily, { above: number; below: number }>> = {
+  phone: { above: 36, below: 28 },
+  tablet: { above: 24, below: 20 },
+  desktop: { above: 0, below: 0 },
+};
+
+/** What a person acts with. */
+export type Hands = 'touch' | 'pointer';
+
+/** What it is with devices of a family, unless it is said otherwise. */
+export const handsOf = ({ device, hands }: Pick<WindowSettings, 'device' | 'hands'>): Hands =>
+  hands ?? (device.family === 'desktop' ? 'pointer' : 'touch');
 
 const narrowPhone: Device = {
   name: 'narrow phone',
@@ -45,6 +59,23 @@ export const madeAsWide = (device: Device, widthPx: number): Device => ({
   widthPx: Math.max(minWidthPx, Math.min(maxWidthPx, Math.round(widthPx))),
 });
 
+/** How high it may be made, in CSS px. */
+export const minHeightPx = 160;
+export const maxHeightPx = 2_000;
+
+/** The same of any height. */
+export const madeAsHigh = (device: Device, heightPx: number): Device => ({
+  ...device,
+  name: 'any height',
+  heightPx: Math.max(minHeightPx, Math.min(maxHeightPx, Math.round(heightPx))),
+});
+
+/** How much space there is in rows and at the bottom of a window, as rows take it. */
+export const roomOf = ({ device, density, hasSafeAreas }: WindowSettings) => ({
+  density: densities[density],
+  safeBelow: hasSafeAreas ? safeAreas[device.family].below : 0,
+});
+
 export type Scheme = 'light' | 'dark';
 
 /** How many times as large as styles say text may be. */
@@ -58,6 +89,12 @@ export interface WindowSettings {
   readonly scheme: Scheme;
   readonly textSize: number;
   readonly direction: Direction;
+  /** How much space there is in rows. */
+  readonly density: Density;
+  /** Undefined: as with devices of its family. */
+  readonly hands: Hands | undefined;
+  /** What the device keeps for itself is seen. */
+  readonly hasSafeAreas: boolean;
   /** Where it is undefined, the project's first locale holds. */
   readonly locale: string | undefined;
   /** Id of a look; where it is undefined, or the project has none such, its first one holds. */
@@ -68,8 +105,9 @@ export interface WindowSettings {
   readonly filter: string;
 }
 
-const usual = {
-  ...{ device: narrowPhone, textSize: 1, direction: undefined },
+const usual: Omit<WindowSettings, 'scheme'> = {
+  ...{ device: narrowPhone, textSize: 1, direction: undefined, hasSafeAreas: false },
+  ...{ density: 'usual', hands: undefined },
   ...{ locale: undefined, look: undefined, state: undefined, filter: '' },
 };
 
@@ -129,6 +167,11 @@ const textSizeOf = (text: string | null): number =>
 const directionIn = (text: string | null): Direction =>
   text === 'ltr' || text === 'rtl' ? text : undefined;
 
+const densityIn = (text: string | null): Density =>
+  text === 'compact' || text === 'roomy' ? text : 'usual';
+const handsIn = (text: string | null): Hands | undefined =>
+  text === 'touch' || text === 'pointer' ? text : undefined;
+
 const stateIn = (text: string | null): ListState | undefined =>
   listStates.find((state) => state === text);
 
@@ -142,6 +185,9 @@ export function writeWindows(query: URLSearchParams): void {
   write('scheme', first.scheme, 'light');
   write('text-size', percent(first.textSize), '100');
   write('direction', first.direction);
+  write('density', first.density, 'usual');
+  write('hands', first.hands);
+  write('safe-areas', first.hasSafeAreas ? 'seen' : undefined);
   write('locale', first.locale);
   write('look', first.look);
   write('state', first.state);
@@ -151,6 +197,9 @@ export function writeWindows(query: URLSearchParams): void {
   write('beside-scheme', beside.scheme, 'dark');
   write('beside-text-size', percent(beside.textSize), '100');
   write('beside-direction', beside.direction);
+  write('beside-density', beside.density, 'usual');
+  write('beside-hands', beside.hands);
+  write('beside-safe-areas', beside.hasSafeAreas ? 'seen' : undefined);
   write('beside-locale', beside.locale);
   write('beside-look', beside.look);
   write('beside-state', beside.state);
@@ -166,6 +215,9 @@ export function readWindows(query: URLSearchParams): void {
     scheme: query.get('scheme') === 'dark' ? 'dark' : 'light',
     textSize: textSizeOf(query.get('text-size')),
     direction: directionIn(query.get('direction')),
+    density: densityIn(query.get('density')),
+    hands: handsIn(query.get('hands')),
+    hasSafeAreas: query.get('safe-areas') === 'seen',
     locale: read('locale'),
     look: read('look'),
     state: stateIn(query.get('state')),
@@ -176,6 +228,9 @@ export function readWindows(query: URLSearchParams): void {
     scheme: query.get('beside-scheme') === 'light' ? 'light' : 'dark',
     textSize: textSizeOf(query.get('beside-text-size')),
     direction: directionIn(query.get('beside-direction')),
+    density: densityIn(query.get('beside-density')),
+    hands: handsIn(query.get('beside-hands')),
+    hasSafeAreas: query.get('beside-safe-areas') === 'seen',
     locale: read('beside-locale'),
     look: read('beside-look'),
     state: stateIn(query.get('beside-state')),

@@ -8,7 +8,7 @@ import { MenuButton } from '../../shared/controls/controls';
 import { localeShown } from '../../shared/session/locale';
 import { setBeside } from '../../shared/session/route';
 import { engine, onBeside, useProject, useSession, withLines } from '../../shared/session/session';
-import { besideId, useBeside, useBesideFrame } from '../../shared/window/window-settings';
+import { besideId, roomOf, useBeside, useBesideFrame } from '../../shared/window/window-settings';
 import { DeviceFrame, DeviceMenus } from './device-frame';
 import { FilterBox } from './filter-box';
 import { LookBar } from './look-bar';
@@ -103,6 +103,7 @@ export function BesidePane() {
             frame={frame}
             scheme={scheme}
             textSize={textSize}
+            {...roomOf(settings)}
             direction={direction}
             atHand={atHand?.source === frame.source ? atHand?.key : undefined}
             entry={-1}

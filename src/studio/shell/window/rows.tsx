@@ -18,6 +18,10 @@ export interface RowsProps {
   readonly scheme: Scheme;
   /** How many times as large as styles say text is. */
   readonly textSize: number;
+  /** How many times as large as templates say the space in rows is. */
+  readonly density: number;
+  /** What the device keeps for itself at its bottom, in px. */
+  readonly safeBelow: number;
   readonly direction: TextDirection;
   /** What its rows are written in. */
   readonly locale: string;
@@ -41,6 +45,8 @@ export function Rows({
   frame,
   scheme,
   textSize,
+  density,
+  safeBelow,
   direction,
   locale,
   atHand,
@@ -54,8 +60,9 @@ export function Rows({
   const [readout, setReadout] = useState<PoolReadout>();
   const project = useProject();
   const pictures = usePictures(project?.pictures, scheme);
-  const latest = useRef({ pictures, frame, textSize, direction });
-  latest.current = { pictures, frame, textSize, direction };
+  const settings = { pictures, frame, textSize, density, safeBelow, direction };
+  const latest = useRef(settings);
+  latest.current = settings;
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: `list` is where it is kept
   useEffect(() => {
@@ -79,6 +86,8 @@ export function Rows({
           .then((next) => next && onFrame(next));
       },
       textSize: () => latest.current.textSize,
+      density: () => latest.current.density,
+      safeBelow: () => latest.current.safeBelow,
       direction: () => latest.current.direction,
       scrolled: () => moveAlong(made),
       resized: () => followsWidth(latest.current.frame) && onResized(),
@@ -93,18 +102,19 @@ export function Rows({
   }, [view]);
 
   const hasOwnHeights = followsWidth(frame);
-  const askedFor = useRef(1);
+  const askedFor = useRef('1 1');
   // biome-ignore lint/correctness/useExhaustiveDependencies: rows that hang on texts are asked for as wide as they are
   useEffect(() => {
-    const isAsked = hasOwnHeights || textSize !== askedFor.current;
-    askedFor.current = textSize;
+    const sizes = `${textSize} ${density}`;
+    const isAsked = hasOwnHeights || sizes !== askedFor.current;
+    askedFor.current = sizes;
     // Those around take up the list, and with it how wide it is, in effects that come after this one.
     const asking = isAsked ? setTimeout(onResized) : undefined;
     return () => clearTimeout(asking);
-  }, [hasOwnHeights, textSize]);
+  }, [hasOwnHeights, textSize, density]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: other pictures and places want the same rows bound again
-  useEffect(() => list.current?.show(frame), [frame, pictures, direction]);
+  useEffect(() => list.current?.show(frame), [frame, pictures, direction, safeBelow]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: `list` is where it is kept
   useEffect(() => list.current?.find(filterWords(filter)), [filter]);

@@ -15,7 +15,7 @@ import {
   useSession,
   wantedRange,
 } from '../../shared/session/session';
-import { useBeside, useWindow } from '../../shared/window/window-settings';
+import { roomOf, useBeside, useWindow } from '../../shared/window/window-settings';
 import { DeviceFrame, DeviceMenus } from './device-frame';
 import { FilterBox } from './filter-box';
 import { LocaleMenu } from './locale-menu';
@@ -75,6 +75,7 @@ export function WindowPane() {
         <FilterBox list={list} typed={settings.filter} onType={(filter) => setWindow({ filter })} />
         <FirstRows
           {...{ scheme, textSize, direction, locale }}
+          {...roomOf(settings)}
           filter={list?.filter === undefined ? '' : settings.filter}
         />
       </DeviceFrame>
@@ -84,7 +85,10 @@ export function WindowPane() {
 
 /** The rows of the first window, with what is being tried. */
 function FirstRows(
-  settings: Pick<RowsProps, 'scheme' | 'textSize' | 'direction' | 'locale' | 'filter'>,
+  settings: Pick<
+    RowsProps,
+    'scheme' | 'textSize' | 'density' | 'safeBelow' | 'direction' | 'locale' | 'filter'
+  >,
 ) {
   const view = useSession((session) => session.view);
   const atHand = useSession((session) => session.atHand);

@@ -1,10 +1,9 @@
 import type { List, ListFilter } from '../../../core/lists';
 import { edits, type Project, typesOfList } from '../../../core/project';
 import { fieldsOfAll } from '../../../core/values';
-import { Row } from '../../shared/controls/controls';
+import { Check, Row } from '../../shared/controls/controls';
 import { make } from '../../shared/session/editing';
 import { PieceHead } from './pieces';
-import { Check } from './sections-piece';
 
 interface FilterPieceProps {
   readonly project: Project;

@@ -1,6 +1,6 @@
 import type { List, Separators } from '../../../core/lists';
 import { coloursOf, edits, type Project, type StandingPlace } from '../../../core/project';
-import { Button, ChoiceChips, Row } from '../../shared/controls/controls';
+import { Button, Check, ChoiceChips, Row } from '../../shared/controls/controls';
 import { NumberField } from '../../shared/controls/number-field';
 import { make } from '../../shared/session/editing';
 import { drafted, StandingTemplate } from './standing-template';
@@ -39,6 +39,15 @@ export function Ends({ project, list, place }: PieceProps & { readonly place: En
           edit={(template) => edits.stand(list.id, place, template)}
         />
       </Row>
+      {place === 'below' && list.below !== undefined && (
+        <Row words="safe area">
+          <Check
+            words="its ground goes on to the edge of the device"
+            isOn={list.coversSafeAreas === true}
+            onChange={(isOn) => make(edits.coverSafeAreas(list.id, isOn))}
+          />
+        </Row>
+      )}
     </section>
   );
 }

@@ -7,12 +7,11 @@ import {
   templatesIn,
 } from '../../../core/lists';
 import { coloursOf, edits, type Project } from '../../../core/project';
-import { ChoiceChips, Row } from '../../shared/controls/controls';
+import { Check, ChoiceChips, Row } from '../../shared/controls/controls';
 import { NumberField } from '../../shared/controls/number-field';
 import { make } from '../../shared/session/editing';
 import { useWindow } from '../../shared/window/window-settings';
 import { CheckedAt } from './checked-at';
-import { Check } from './sections-piece';
 import { SortKeys } from './sort-keys';
 import { StripsAmongRows, StripsOf } from './strips-piece';
 

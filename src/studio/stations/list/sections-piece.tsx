@@ -1,7 +1,7 @@
 import { type List, type SectionPart, type SectionsOf, sectionParts } from '../../../core/lists';
 import { edits, type Project, typesOfList } from '../../../core/project';
 import { type Field, fieldsOfAll, pathText } from '../../../core/values';
-import { ChoiceChips, MenuButton, Row } from '../../shared/controls/controls';
+import { Check, ChoiceChips, MenuButton, Row } from '../../shared/controls/controls';
 import { make } from '../../shared/session/editing';
 import { ItemsExpression } from './items-expression';
 import { PieceHead } from './pieces';
@@ -229,26 +229,4 @@ function without(
 ): SectionsOf {
   const { [name]: _, ...rest } = sections;
   return isOn ? sections : rest;
-}
-
-export function Check({
-  words,
-  isOn,
-  onChange,
-}: {
-  readonly words: string;
-  readonly isOn: boolean;
-  readonly onChange: (isOn: boolean) => void;
-}) {
-  return (
-    <label className="flex items-center gap-2">
-      <input
-        type="checkbox"
-        className="size-4 accent-ink"
-        checked={isOn}
-        onChange={(event) => onChange(event.target.checked)}
-      />
-      {words}
-    </label>
-  );
 }

@@ -8,10 +8,9 @@ import {
   templatesIn,
 } from '../../../core/lists';
 import type { Project } from '../../../core/project';
-import { ChoiceChips } from '../../shared/controls/controls';
+import { Check, ChoiceChips } from '../../shared/controls/controls';
 import { NumberField } from '../../shared/controls/number-field';
 import { useWindow } from '../../shared/window/window-settings';
-import { Check } from './sections-piece';
 
 interface StripsOfProps {
   readonly strips: Strips;

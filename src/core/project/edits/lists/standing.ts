@@ -48,6 +48,14 @@ export function stand(list: string, place: StandingPlace, template: string | und
   });
 }
 
+/** Whether the ground of bars goes on where the device keeps room for itself. */
+export function coverSafeAreas(list: string, covers: boolean): Edit {
+  const name = covers ? 'Cover safe areas' : 'Keep safe areas clear';
+  return editList(name, list, ({ coversSafeAreas: _, arrangement, ...own }) =>
+    ok({ ...own, ...(covers && { coversSafeAreas: true }), arrangement }),
+  );
+}
+
 /** What is shown in a state; null: nothing, on purpose; undefined: what the app shows of itself. */
 export function showInState(
   list: string,
