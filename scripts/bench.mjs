@@ -8,6 +8,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { dragAnEdge } from './bench-drag.mjs';
 import { benchHeights } from './bench-heights.mjs';
+import { scrollAMillion } from './bench-million.mjs';
 import { benchValues } from './bench-values.mjs';
 import { chromiumArguments, chromiumPath, ensureChromium } from './chromium.mjs';
 import { ensureBuilt, ensureInstalled, root } from './setup.mjs';
@@ -190,6 +191,19 @@ async function inBrowser() {
     await call('withTemplates', 60);
     edited.sixty.push(...(await call('edits', 10)));
   }
+  const million = await scrollAMillion(page, call, (count, work) =>
+    workAFrame(session, count, work),
+  );
+  noteTime('a million rows in sections at 1500 px/s: work a frame', million.task, 1000 / 60);
+  rows.push({
+    measure: '… frames without a row where one is due',
+    against: `of ${million.of}; ${million.rows} entries, to “${million.last}”`,
+    ours: String(million.blank),
+    reference: '0',
+    ratio: '',
+    atMost: '',
+    isWithin: million.blank === 0,
+  });
   const hand = 'React 19 + @tanstack/react-virtual';
   for (const [index, speed] of speeds.entries()) {
     const each = scrolled[index];

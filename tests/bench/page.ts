@@ -7,6 +7,7 @@ import type { DataProtocol, EngineEvent, EngineProtocol, Frame } from '../../src
 import { openProject, writeProjectHere } from '../../src/keeping';
 import { ListView } from '../../src/render';
 import { benchItems } from './items';
+import { hasGap, inSections, millionText } from './million';
 import { benchProject, withWords } from './project';
 import { readFirstRecords, readRecords, storeRecords } from './references/one-record-an-item';
 import { mountReference, type ReferenceList } from './references/react-list';
@@ -149,6 +150,43 @@ const bench = {
     second = undefined;
     host.querySelectorAll('.yc-list')[1]?.remove();
     await start().closeBeside('beside');
+  },
+
+  /** A million rows in sections; gives how many entries there are. */
+  async showMillion(count: number): Promise<number> {
+    const file = millionText(count);
+    ours?.destroy();
+    ours = makeList();
+    const brought = await start().bring({ file, name: 'million.ndjson' }, wanted);
+    if (!brought.ok) throw new Error(brought.error.message);
+    project = inSections(brought.value.brought.project);
+    const shown = await start().update(project, wanted);
+    ours.show(shown);
+    return shown.sequence.entryCount;
+  },
+
+  toShare(share: number): void {
+    scroller().scrollTop = share * scroller().scrollHeight;
+  },
+
+  /** The same as `scroll`; gives in how many frames no row stood where one is due. */
+  async watchScroll(pxPerSecond: number, frames: number): Promise<number> {
+    let gaps = 0;
+    for (let i = 0; i < frames; i += 1) {
+      scroller().scrollTop += pxPerSecond / 60;
+      await frame();
+      if (hasGap(scroller())) gaps += 1;
+    }
+    return gaps;
+  },
+
+  /** The words at the very end. */
+  async lastRow(): Promise<string> {
+    scroller().scrollTop = scroller().scrollHeight;
+    await new Promise((resolve) => setTimeout(resolve, 500));
+    const rows = [...host.querySelectorAll('.yc-sizer > .yc-row:not(.yc-spare)')];
+    const bottom = (row: Element) => row.getBoundingClientRect().bottom;
+    return rows.toSorted((one, other) => bottom(one) - bottom(other)).at(-1)?.textContent ?? '';
   },
 
   toTop(): void {

@@ -25,7 +25,7 @@ export function MenuPopup({ trigger, entries, ...met }: MenuPopupProps) {
       <Menu.Trigger ref={button} {...trigger} />
       <Menu.Portal>
         <Menu.Positioner sideOffset={4} align="start" className="z-50">
-          <Menu.Popup className="max-h-80 min-w-44 overflow-auto rounded-md border border-ash bg-paper py-1 text-ink outline-none">
+          <Menu.Popup className="max-h-[min(26rem,70vh)] min-w-44 overflow-auto rounded-md border border-ash bg-paper py-1 text-ink outline-none">
             {entries.map((entry) => (
               <Menu.Item
                 key={entry.words}

@@ -29,6 +29,7 @@ interface SettingsProps {
   readonly onChange: Change;
 }
 
+const isSaid = (words: string | undefined): words is string => words !== undefined;
 const percent = (textSize: number): string => `${Math.round(textSize * 100)} %`;
 const safeHint = ({ family }: Device): string => {
   const { above, below } = safeAreas[family];
@@ -39,6 +40,8 @@ const directions = { ltr: 'from left to right', rtl: 'from right to left' } as c
 /** What a window is: its device, its scheme, how large its text is and where its rows begin. */
 export function DeviceMenus({ of = '', settings, ofLocale, onChange }: SettingsProps) {
   const { device, scheme, textSize, direction, density } = settings;
+  const ofFamily = handsOf({ device, hands: undefined });
+  const others = [direction, density === 'usual' ? undefined : density].filter(isSaid);
   return (
     <>
       <MenuButton
@@ -54,7 +57,7 @@ export function DeviceMenus({ of = '', settings, ofLocale, onChange }: SettingsP
           })),
           ...(['touch', 'pointer'] as const).map((each) => ({
             words: `by ${each}`,
-            hint: settings.hands === undefined ? 'as its family has it' : undefined,
+            hint: each === ofFamily ? 'as its family has it' : undefined,
             isChosen: handsOf(settings) === each,
             onChoose: () => onChange({ hands: each }),
           })),
@@ -77,9 +80,10 @@ export function DeviceMenus({ of = '', settings, ofLocale, onChange }: SettingsP
       />
       <MenuButton
         label={`Text${of}`}
-        words={[percent(textSize), direction, density === 'usual' ? undefined : density]
-          .filter((word) => word !== undefined)
-          .join(' ')}
+        words={[
+          ...(textSize === 1 && others.length > 0 ? [] : [percent(textSize)]),
+          ...others,
+        ].join(' ')}
         entries={[
           ...textSizes.map((each) => ({
             words: percent(each),
