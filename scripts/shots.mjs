@@ -34,6 +34,7 @@ const views = [
   { name: 'colours', path: '/p/thrumwick/templates?panel=colours', scheme: 'dark' },
   { name: 'choices', path: '/p/thrumwick/choices', scheme: 'light' },
   { name: 'list', path: '/p/thrumwick/list?list=whole-shop&piece=insert', scheme: 'light' },
+  { name: 'strip', path: '/p/thrumwick/list?list=whole-shop&look=rich&item=60', scheme: 'light' },
   {
     name: 'beside',
     path: '/p/thrumwick/templates?part=name&beside=narrow-phone&beside-list=shop-window',

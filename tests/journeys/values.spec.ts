@@ -254,9 +254,14 @@ test('a condition is a table: lines of when and value, each with its items', asy
     10,
   );
   await table.getByRole('button', { name: 'Another line' }).click();
-  await table.getByRole('textbox', { name: 'When 2' }).fill('stock === 0');
+  const second = table.getByRole('textbox', { name: 'When 2' });
+  // A line that is new takes the focus by itself: all of it is selected once it has.
+  await expect(async () => {
+    await second.fill('stock === 0');
+    await expect(second).toHaveText('stock === 0', { timeout: 1_000 });
+  }).toPass();
   await table.getByRole('combobox', { name: 'Value 2' }).selectOption('ash');
-  await expect(table.getByRole('textbox', { name: 'When 2' })).toHaveText('stock === 0');
+  await expect(second).toHaveText('stock === 0');
   const falls = table.getByText(/^\d+ items?$/);
   await expect(falls).toHaveCount(3);
   const counts = (await falls.allTextContents()).map((words) => Number.parseInt(words, 10));
