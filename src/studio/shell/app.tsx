@@ -9,6 +9,7 @@ import { holdLimits } from '../shared/session/limits';
 import { useRoute } from '../shared/session/route';
 import { engine } from '../shared/session/session';
 import { loadAllFaces } from '../shared/window/faces';
+import { rowsStand } from '../shared/window/rows-stand';
 import { DropAnywhere } from './drop-anywhere';
 import { useKeys } from './keys';
 import { Notice } from './notices/notice';
@@ -36,18 +37,27 @@ function LazyPalette() {
 
 const idleAfterMs = 1_500;
 
-/** Once the page is at rest, the engine and the code of what may be opened next. */
+/** Once the page is at rest, the engine and the code of what may be opened next: after the rows of a project. */
 function fetchAhead(): () => void {
+  let isGone = false;
   const waiting = setTimeout(() => {
     engine();
-    loadAllFaces();
-    holdLimits().catch(() => {});
-    workOffline().catch(() => {});
-    // What cannot be had now is asked for again, and said, when it is needed.
-    for (const load of [...stations.map((station) => station.load), loadPalette, loadPopups])
-      load().catch(() => {});
+    const isProject = useRoute.getState().route.page === 'project';
+    void (isProject ? rowsStand() : Promise.resolve()).then(() => isGone || fetchAll());
   }, idleAfterMs);
-  return () => clearTimeout(waiting);
+  return () => {
+    isGone = true;
+    clearTimeout(waiting);
+  };
+}
+
+function fetchAll(): void {
+  loadAllFaces();
+  holdLimits().catch(() => {});
+  workOffline().catch(() => {});
+  // What cannot be had now is asked for again, and said, when it is needed.
+  for (const load of [...stations.map((station) => station.load), loadPalette, loadPopups])
+    load().catch(() => {});
 }
 
 /** The whole page: the start page or the workbench, by the address. */

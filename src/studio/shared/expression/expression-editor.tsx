@@ -3,6 +3,7 @@ import type { Finding } from '../../../core/base';
 import type { Span } from '../../../core/values';
 import { fetched } from '../controls/on-demand';
 import { useSession } from '../session/session';
+import { rowsStand } from '../window/rows-stand';
 import type { ExpressionEditor as Editor, EditorWorld } from './editor-view';
 
 interface ExpressionEditorProps {
@@ -83,14 +84,6 @@ let loading: Promise<typeof import('./editor-view')> | undefined;
 function afterRows(): Promise<typeof import('./editor-view')> {
   loading ??= rowsStand().then(() => fetched(() => import('./editor-view')));
   return loading;
-}
-
-/** Once there are rows in the page, or after a moment: a list may have none. */
-async function rowsStand(): Promise<void> {
-  const until = performance.now() + 2_500;
-  while (document.querySelector('.yc-sizer > .yc-row') === null && performance.now() < until)
-    await new Promise((resolve) => setTimeout(resolve, 30));
-  await new Promise((resolve) => requestIdleCallback(resolve, { timeout: 1_000 }));
 }
 
 const spanOf = ({ place }: Finding): readonly Span[] =>
