@@ -2,7 +2,8 @@
  * Drawing: finished entries become rows of the page. It knows plans, entries and heights, and
  * nothing of projects, values or React; the window, the bench and the start page call it.
  */
-export { ListView, type ListViewPorts, type PoolReadout } from './list-view';
+export { ListView } from './list-view';
 export type { DrawnPicture, Pictures } from './parts';
+export type { ListViewPorts, PoolReadout } from './ports';
 export { bindRow, createRow, type RowView } from './rows';
 export { Scroller } from './scroller';

@@ -1,88 +1,27 @@
-import type { TextDirection } from '../core/base';
 import type { Lines } from '../core/layout';
-import {
-  type Bar,
-  type DrawnLines,
-  type Entry,
-  type KnownSequence,
-  type LineRange,
-  lineAfter,
-  placesIn,
-  type RowPlace,
-  type RowPlan,
-  type Sequence,
-} from '../core/lists';
+import { type DrawnLines, type LineRange, lineAfter, placesIn, type Sequence } from '../core/lists';
 import { Entries } from './entries';
 import type { Pictures } from './parts';
+import type { ListViewPorts, PoolReadout, Shown, Wanted } from './ports';
 import { type PressedEntry, Presses } from './presses';
 import { type Drawing, DrawnRows, type Place, resizedKinds, resizeHeld } from './rows';
 import { ScrollSpeed } from './scroll-speed';
 import { Scroller } from './scroller';
 import { type Eye, offsetOf, rowLookedAt, type Seen, seenIn } from './seen';
 import { cellIn, isSamePlaces, linesOf, noLines } from './sequence-lines';
-import { Bars, drawArrangement, FoundWords, HeadingPlaces, SectionIndex } from './standing';
+import {
+  Bars,
+  drawArrangement,
+  FoundWords,
+  groupBySections,
+  HeadingPlaces,
+  SectionIndex,
+} from './standing';
 import { Strips } from './strips';
 
 /** The page may be late by a tenth of a second at the speed of reading: so much is drawn ahead. */
 const overscanPx = 400;
 const restAfterMs = 140;
-
-export interface ListViewPorts {
-  /** The finished entries at some places, as of a version; none if the version is no more. */
-  entries(version: number, places: readonly number[]): Promise<readonly Entry[]>;
-  pictures: Pictures;
-  /** A row was pressed; `part` is what of it. */
-  pressed(entry: Entry, part: string | undefined): void;
-  /** A heading was pressed whose section can be folded. */
-  folded?(entry: Entry): void;
-  /** A person scrolled. */
-  scrolled?(): void;
-  /** Where rows begin: at the left, unless it says otherwise. */
-  direction?(): TextDirection;
-  /** How many times as large as styles say text is. */
-  textSize?(): number;
-  /** How many times as large as templates say the space in rows is. */
-  density?(): number;
-  /** How much of the box the device keeps for itself at its bottom, in px. */
-  safeBelow?(): number;
-  /** The box has another width: rows may be of other heights. */
-  resized?(): void;
-}
-
-/** What practitioners ask of a pool: rows made so far, in use now, and bindings since the start. */
-export interface PoolReadout {
-  readonly made: number;
-  readonly inUse: number;
-  readonly bound: number;
-}
-
-/** What an update should answer first, and where it is drawn. */
-export interface Wanted {
-  readonly from: number;
-  readonly to: number;
-  /** The cell that each strip begins with in sight, by its key. */
-  readonly strips: ReadonlyMap<string, number>;
-  readonly sequence: KnownSequence;
-  readonly box: RowPlace & { readonly widthPx: number };
-  readonly keep?: Eye;
-}
-
-export interface Shown {
-  readonly version: number;
-  /** The same as long as items alone change. */
-  readonly edition: number;
-  readonly sequence: Sequence;
-  readonly plans: readonly RowPlan[];
-  readonly entries: readonly Entry[];
-  /** Where each of them stands. */
-  readonly places: readonly number[];
-  readonly above: Bar | undefined;
-  readonly below: Bar | undefined;
-  /** The heading over the first of these entries, where it is none of them. */
-  readonly over: { readonly at: number; readonly entry: Entry } | undefined;
-  /** Where the row stands now that was looked at, if it is another place. */
-  readonly kept: number | undefined;
-}
 
 /** The list on all items, with as many rows in the page as the window shows and a few more. */
 export class ListView {
@@ -207,6 +146,7 @@ export class ListView {
     this.rows.follow(before, this.placesInList(range));
     this.strips.follow(strips, range);
     this.draw();
+    this.restLater();
   }
 
   private goToHeading(heading: number): void {
@@ -350,15 +290,22 @@ export class ListView {
     if (!isOwn) this.tellScrolled();
     this.drawing.isFast = this.speed.isFast(this.scroller.offset);
     this.draw();
+    this.restLater();
+  };
+
+  private restLater(): void {
     clearTimeout(this.restTimer);
     this.restTimer = setTimeout(() => {
       this.drawing.isFast = false;
       for (const rows of this.allRows()) rows.showPictures();
-      if (!this.scroller.isScaled) return;
-      this.scroller.rest();
-      this.layOut();
+      if (this.scroller.isScaled) {
+        this.scroller.rest();
+        this.layOut();
+      }
+      const standing = [...this.rows.standing(), ...this.strips.standing()];
+      groupBySections(standing, (heading) => this.headings.endOf(heading));
     }, restAfterMs);
-  };
+  }
 
   /** Once it is known which row is at the top. */
   private tellScrolled(): void {

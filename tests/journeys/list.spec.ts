@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { dropFile, expect, openDemo, test } from './support';
+import { dropFile, expect, openDemo, saved, test } from './support';
 
 const dyes = ['madder', 'weld', 'woad'];
 const skeins = Array.from({ length: 90 }, (_, at) => ({
@@ -146,7 +146,8 @@ test.describe('the list as an app has it', () => {
           .filter((row) => row.closest('.yc-spare') === null)
           .map((row) => {
             const { top, height, width } = row.getBoundingClientRect();
-            return [Math.round(top * 64), height, width, row.outerHTML];
+            const html = row.outerHTML.replace(/ id="yc-\d+"/g, '');
+            return [Math.round(top * 64), height, width, html];
           })
           .sort(([one], [other]) => Number(one) - Number(other)),
       );
@@ -362,6 +363,51 @@ test('a list takes in the items of another source: after its own, merged, or in 
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');
   await expect(page.getByText('8 items · 8 entries')).toBeVisible();
+  await saved(page);
   await page.reload();
   await expect(page.getByText('8 items · 8 entries')).toBeVisible();
+});
+
+test('to assistive technology a section is a list under its heading, with its rows in order', async ({
+  page,
+}) => {
+  await openDemo(page, 'list', 'list=whole-shop');
+  const tree = await page.context().newCDPSession(page);
+  await tree.send('Accessibility.enable');
+  /** The lists within that of the rows: what each is called, and how its first rows begin. */
+  const sections = async (): Promise<readonly (readonly [string, readonly string[]])[]> => {
+    const { nodes } = await tree.send('Accessibility.getFullAXTree');
+    const byId = new Map(nodes.map((node) => [node.nodeId, node]));
+    const words = (id: string): string => {
+      const { role, name, childIds = [] } = byId.get(id) ?? {};
+      return role?.value === 'StaticText' ? String(name?.value) : childIds.map(words).join(' ');
+    };
+    return nodes
+      .filter(
+        ({ role, name }) =>
+          role?.value === 'list' && /^(Skeins|Tools|Classes)/.test(name?.value ?? ''),
+      )
+      .map((list) => [
+        String(list.name?.value),
+        (list.childIds ?? []).map((id) => words(id).trim().slice(0, 3)),
+      ]);
+  };
+  await expect.poll(async () => (await sections())[0]?.[0]).toBe('Skeins 30');
+  const [[, rowsOfFirst = []] = []] = await sections();
+  const inOrder = await page.locator('.yc-list').evaluate((list) => {
+    const rows = [...list.querySelectorAll('.yc-sizer > .yc-row:not(.yc-spare)')];
+    const top = (row: Element) => row.getBoundingClientRect().top;
+    return rows
+      .toSorted((one, other) => top(one) - top(other))
+      .map((row) => row.querySelector('.yc-label')?.textContent?.trim().slice(0, 3));
+  });
+  const from = inOrder.indexOf(rowsOfFirst[0]);
+  expect(rowsOfFirst.length).toBeGreaterThan(2);
+  expect(inOrder.slice(from, from + rowsOfFirst.length)).toEqual(rowsOfFirst);
+  // It follows what is scrolled.
+  await scrollTo(page, 1_500);
+  await expect
+    .poll(async () => (await sections()).map(([name]) => name)[0])
+    .toMatch(/^(Tools|Skeins)/);
+  expect((await new AxeBuilder({ page }).include('.yc-list').analyze()).violations).toEqual([]);
 });

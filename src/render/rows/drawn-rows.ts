@@ -50,6 +50,11 @@ export class DrawnRows {
     return this.rows.keys();
   }
 
+  /** What stands in the box for each entry. */
+  *standing(): Generator<{ readonly index: number; readonly element: HTMLElement }> {
+    for (const [index, { outer }] of this.rows) yield { index, element: outer };
+  }
+
   /** The entry whose row an element is in; -1: none. */
   at(target: Element): number {
     for (const [index, row] of this.rows) if (row.element.contains(target)) return index;

@@ -73,7 +73,10 @@ function trackAround(row: HTMLElement): HTMLElement {
   heading.setAttribute('role', 'heading');
   heading.setAttribute('aria-level', '3');
   heading.append(row);
-  track.append(heading);
+  // What owns the rows of the section, where they are told as one.
+  const section = document.createElement('div');
+  section.className = 'yc-section';
+  track.append(heading, section);
   return track;
 }
 

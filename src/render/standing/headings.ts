@@ -34,6 +34,11 @@ export class HeadingPlaces {
     return this.of.headings[heading] ?? -1;
   }
 
+  /** Past the last entry of the section that a heading is over. */
+  endOf(entry: number): number {
+    return this.of.ends[this.over(entry)] ?? entry;
+  }
+
   /** The heading that sticks over a range which it does not stand in; -1: none. */
   stuckOver(from: number): number {
     const heading = this.among?.stick === true ? this.over(from) : -1;

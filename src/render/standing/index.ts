@@ -6,4 +6,5 @@ export { drawArrangement } from './arrangement';
 export { Bars } from './bars';
 export { FoundWords } from './found-words';
 export { HeadingPlaces } from './headings';
+export { groupBySections } from './section-groups';
 export { SectionIndex } from './section-index';

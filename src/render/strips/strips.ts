@@ -51,6 +51,12 @@ export class Strips {
     return this.views.values();
   }
 
+  /** What stands in the list for each, by the entry of its first cell. */
+  *standing(): Generator<{ readonly index: number; readonly element: HTMLElement }> {
+    for (const [line, { outer }] of this.views)
+      yield { index: this.around?.lines.firstOf(line) ?? 0, element: outer };
+  }
+
   /** The box is of another size, or the list has other lines. */
   take(around: Around): void {
     const isOther = this.around?.lines !== around.lines;
