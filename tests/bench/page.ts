@@ -49,6 +49,7 @@ function makeList(view?: string): ListView {
   if (view === undefined) host?.replaceChildren();
   const list = document.createElement('div');
   list.className = 'list';
+  if (view !== undefined) list.style.width = '300px';
   host?.append(list);
   return new ListView(list, {
     entries: (version, places) => start().entries(version, places, view),
@@ -139,10 +140,10 @@ const bench = {
     }
   },
 
-  /** A second window beside the first, which scrolls along. */
+  /** A second window beside the first, of another width and locale, which scrolls along. */
   async openSecond(): Promise<void> {
     second = makeList('beside');
-    second.show(await start().showBeside('beside', {}, wanted));
+    second.show(await start().showBeside('beside', { locale: 'de' }, wanted));
   },
 
   async closeSecond(): Promise<void> {

@@ -59,6 +59,6 @@ describe('importing again', () => {
 
   test('without a key a changed item is one removed and one added, and order is told', () => {
     const difference = compareContent([{ a: 1 }, { a: 2 }], [{ a: 2 }, { a: 1 }, { a: 3 }]);
-    expect(difference).toMatchObject({ added: [2], removed: [], isReordered: true });
+    expect(difference).toMatchObject({ added: [2], removed: [], moved: [0] });
   });
 });

@@ -1,6 +1,7 @@
 import { isRecord, type Json, ownValue } from '../base';
 import type { Item } from './item';
 import type { ItemKeys } from './key';
+import { leastMoves } from './succession/moves';
 import { runsOf, type Succession } from './succession/succession';
 
 /** What importing again would change; in what comes next, an item that did not change is the old one itself. Positions count in the old items or the new ones, as named. */
@@ -16,8 +17,8 @@ export interface ImportDifference {
   /** Positions in the old items. */
   readonly removed: readonly number[];
   readonly unchangedCount: number;
-  /** Whether unchanged items stand in another order now. */
-  readonly isReordered: boolean;
+  /** Positions in the new items of those that were taken elsewhere among the ones that stayed: no fewer would do. */
+  readonly moved: readonly number[];
 }
 
 interface Imported {
@@ -62,8 +63,7 @@ function compare(
   const isMatched = new Uint8Array(before.length);
   const from = new Int32Array(after.length).fill(-1);
   let unchangedCount = 0;
-  let isReordered = false;
-  let last = -1;
+  const stayed: { readonly old: number; readonly at: number }[] = [];
   const items = after.map((item, at) => {
     const position = matchOf(at);
     const old = position === undefined ? undefined : before[position];
@@ -72,8 +72,7 @@ function compare(
       return item;
     }
     isMatched[position] = 1;
-    if (position < last) isReordered = true;
-    last = position;
+    stayed.push({ old: position, at });
     if (isSame(old, item)) {
       unchangedCount += 1;
       from[at] = position;
@@ -90,7 +89,7 @@ function compare(
     changed,
     removed,
     unchangedCount,
-    isReordered,
+    moved: leastMoves(stayed.map(({ old }) => old)).map((each) => stayed[each]?.at ?? -1),
   };
 }
 

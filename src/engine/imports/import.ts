@@ -49,11 +49,13 @@ export interface ImportSummary {
   readonly changedCount: number;
   readonly removedCount: number;
   readonly unchangedCount: number;
-  readonly isReordered: boolean;
+  /** Of the unchanged and changed: how many were taken elsewhere, at least. */
+  readonly movedCount: number;
   /** A few of each, by key. */
   readonly added: readonly string[];
   readonly changed: readonly { readonly key: string; readonly fields: readonly string[] }[];
   readonly removed: readonly string[];
+  readonly moved: readonly string[];
   /** Keys that several of the new items have. */
   readonly repeated: readonly string[];
   readonly findings: readonly Finding[];
@@ -136,8 +138,8 @@ export class EngineImport {
             { items: before.raw, keys: keys.before },
             { items: after.raw, keys: keys.after },
           );
-    const { added, changed, removed, isReordered } = difference;
-    const isSame = added.length + changed.length + removed.length === 0 && !isReordered;
+    const { added, changed, removed, moved } = difference;
+    const isSame = added.length + changed.length + removed.length + moved.length === 0;
     return { difference, keys, isSame };
   }
 
@@ -166,11 +168,12 @@ function summed(
   difference: ImportDifference,
   keys: Record<'before' | 'after', { at(item: number): string }>,
 ) {
-  const { added, changed, removed, unchangedCount, isReordered } = difference;
+  const { added, changed, removed, moved, unchangedCount } = difference;
   return {
     ...counted(difference),
     unchangedCount,
-    isReordered,
+    movedCount: moved.length,
+    moved: moved.slice(0, maxListed).map((at) => keys.after.at(at)),
     added: added.slice(0, maxListed).map((at) => keys.after.at(at)),
     changed: changed
       .slice(0, maxListed)

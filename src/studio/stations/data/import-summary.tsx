@@ -12,7 +12,7 @@ interface ImportSummaryProps {
 
 /** What importing again changed: counted, and by key. */
 export function ImportSummary({ source, summary }: ImportSummaryProps) {
-  const { addedCount, changedCount, removedCount, unchangedCount } = summary;
+  const { addedCount, changedCount, removedCount, movedCount, unchangedCount } = summary;
   const isSame = summary.revision === undefined;
   return (
     <section
@@ -30,7 +30,7 @@ export function ImportSummary({ source, summary }: ImportSummaryProps) {
             <b className="text-woad">{grouped(changedCount)} changed</b>,{' '}
             <b className="text-madder">{grouped(removedCount)} removed</b>,{' '}
             {grouped(unchangedCount)} unchanged
-            {summary.isReordered ? ', in another order' : ''}
+            {movedCount > 0 ? `, ${grouped(movedCount)} moved` : ''}
           </p>
         )}
         {!isSame && (
@@ -44,6 +44,7 @@ export function ImportSummary({ source, summary }: ImportSummaryProps) {
                 of={changedCount}
               />
               <Keys words="removed" keys={summary.removed} of={removedCount} />
+              <Keys words="moved" keys={summary.moved} of={movedCount} />
             </div>
           </details>
         )}
