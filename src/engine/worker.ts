@@ -194,11 +194,8 @@ const protocol: EngineProtocol &
 
   async entries(version, places, view) {
     if (engine.isRough) measuredSoon();
-    const [from] = places;
-    if (view !== undefined && from !== undefined) {
-      const range = { from, to: from + places.length };
-      wantedBeside.set(view, { ...wantedBeside.get(view), ...range });
-    }
+    if (view !== undefined && places.length > 0)
+      wantedBeside.set(view, { ...wantedBeside.get(view), ...rangeAround(places) });
     return version === engine.version ? engine.entries(places, view).map(entryCrossing) : [];
   },
 
@@ -380,6 +377,13 @@ async function bringProject(blob: Blob, name: string, wanted: EntryRange): Promi
   const view = engine.update(project, wanted);
   const brought = { project, contents, findings, itemCount: view.itemCount, isFile: true };
   return ok({ brought, view: shown(view) });
+}
+
+/** As many entries as were asked for, around their middle: one that sticks may stand far above them. */
+function rangeAround(places: readonly number[]): Pick<EntryRange, 'from' | 'to'> {
+  const middle = places.toSorted((one, other) => one - other)[places.length >> 1] ?? 0;
+  const from = Math.max(0, middle - (places.length >> 1));
+  return { from, to: from + places.length };
 }
 
 expose(
