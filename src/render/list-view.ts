@@ -109,6 +109,7 @@ export class ListView {
   show(shown: Shown): void {
     const before = this.rows.hold();
     const strips = this.strips.hold();
+    if (shown.list !== this.shown?.list) this.strips.forget();
     const { sequence } = shown;
     const isPlaced = this.shown !== undefined && isSamePlaces(sequence, this.shown.sequence);
     // Other heights of the same entries move none of those that are looked at.

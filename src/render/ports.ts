@@ -47,6 +47,8 @@ export interface Shown {
   readonly version: number;
   /** The same as long as items alone change. */
   readonly edition: number;
+  /** Id of the list. */
+  readonly list: string | undefined;
   readonly sequence: Sequence;
   readonly plans: readonly RowPlan[];
   readonly entries: readonly Entry[];

@@ -311,6 +311,11 @@ test.describe('strips', () => {
     await page.getByRole('button', { name: 'Next item' }).click();
     await page.getByRole('button', { name: 'last', exact: true }).click();
     await expect.poll(async () => cellsOf(page, 2)).toContain('Wool 89');
+    // Another list begins where it begins.
+    await page.getByRole('button', { name: 'This list' }).click();
+    await page.getByRole('menuitem', { name: /^Duplicate it/ }).click();
+    await scrollTo(page, 0);
+    await expect.poll(async () => (await cellsOf(page, 1))[0]).toBe('Wool 01');
     expect((await new AxeBuilder({ page }).include('.yc-list').analyze()).violations).toEqual([]);
   });
 

@@ -92,7 +92,8 @@ export class StripView {
     const { place: before } = this;
     this.place = place;
     const isOther = before?.key !== place.key;
-    if (!isOther && isSame(before, place)) return;
+    const isThere = Math.abs(this.scroller.offset - offset) < 1;
+    if (!isOther && isThere && isSame(before, place)) return;
     const { style } = this.outer;
     this.outer.classList.remove('yc-spare');
     style.transform = `translate(0, ${place.y}px)`;
@@ -103,7 +104,7 @@ export class StripView {
     this.outer.setAttribute('aria-setsize', String(place.entryCount));
     this.scroller.setHeight(place.widthPx);
     this.scroller.setContent(contentPx(place));
-    if (isOther || Math.abs(this.scroller.offset - offset) >= 1) this.goTo(offset);
+    if (isOther || !isThere) this.goTo(offset);
     this.showBar();
   }
 

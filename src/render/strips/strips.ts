@@ -64,6 +64,11 @@ export class Strips {
     if (isOther) this.keys = keysOf(around);
   }
 
+  /** Another list is shown: its strips are where they begin. */
+  forget(): void {
+    this.offsets.clear();
+  }
+
   /** Before another version is drawn: strips keep their rows until it is known where they are. */
   hold(): readonly HeldStrip[] {
     const held = [...this.views.values()].map((view) => ({ view, rows: view.rows.hold() }));
