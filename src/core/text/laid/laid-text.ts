@@ -128,10 +128,15 @@ const placedLine = (pieces: readonly LoosePiece[]): LaidLine => ({
   widthPx: widthOfPieces(pieces),
 });
 
-/** Those of the first face that has a space, which lines are placed by. */
+/**
+ * Those of the first face that has a space, which lines are placed by. Both are whole px; where the
+ * one below is rounded down, Chromium gives it a px of the one above, so that no descender is cut off.
+ */
 function extentsOf(font: Font | undefined): Pick<LaidText, 'ascentPx' | 'descentPx'> {
   const face = font?.chain.slicesFor(' ', { start: 0, end: 1 })[0]?.face(font.weight);
   if (font === undefined || face === undefined) return { ascentPx: 0, descentPx: 0 };
-  const rounded = (units: number) => Math.round((units / face.unitsPerEm) * font.sizePx);
-  return { ascentPx: rounded(face.ascent), descentPx: rounded(face.descent) };
+  const px = (units: number) => (units / face.unitsPerEm) * font.sizePx;
+  const [ascent, descent] = [Math.round(px(face.ascent)), Math.round(px(face.descent))];
+  const given = descent < px(face.descent) && ascent >= 1 ? 1 : 0;
+  return { ascentPx: ascent - given, descentPx: descent + given };
 }
