@@ -4,6 +4,7 @@ import type { Entry } from '../core/lists';
 const maxKept = 6_000;
 const keptAround = 1_500;
 const prefetchEntries = 160;
+const againAfterMs = 100;
 
 interface Ports {
   /** The finished entries at some places, as of a version; none if the version is no more. */
@@ -29,8 +30,6 @@ export class Entries {
   /** Another one for each sequence that is drawn: an answer for a former one counts no more. */
   private generation = 0;
   private isAsking = false;
-  /** The version is no more: nothing is asked until another is shown. */
-  private isOver = false;
   private wanted: Wanted = { places: [], around: () => [] };
 
   constructor(private readonly ports: Ports) {}
@@ -45,7 +44,6 @@ export class Entries {
     this.version = version;
     this.generation += 1;
     this.isAsking = false;
-    this.isOver = false;
   }
 
   put(places: readonly number[], entries: readonly Entry[]): void {
@@ -58,7 +56,7 @@ export class Entries {
   /** Sees to it that all of these are there, and some entries around them. */
   want(wanted: Wanted): void {
     this.wanted = wanted;
-    if (this.isAsking || this.isOver || this.isEnough(wanted)) return;
+    if (this.isAsking || this.isEnough(wanted)) return;
     const all = [...wanted.places, ...wanted.around(prefetchEntries)];
     const missing = [...new Set(all)].filter((place) => !this.known.has(place));
     if (missing.length === 0) return;
@@ -66,13 +64,23 @@ export class Entries {
     this.isAsking = true;
     void this.ports.entries(version, missing).then((entries) => {
       if (this.generation !== generation) return;
+      // The version is no more: another is about to be shown, or else it is asked for again.
+      if (entries.length === 0) {
+        setTimeout(() => this.askAgain(generation), againAfterMs);
+        return;
+      }
       this.isAsking = false;
-      this.isOver = entries.length === 0;
       this.put(missing, entries);
       this.trim();
       this.ports.came();
       this.want(this.wanted);
     });
+  }
+
+  private askAgain(generation: number): void {
+    if (this.generation !== generation) return;
+    this.isAsking = false;
+    this.want(this.wanted);
   }
 
   private isEnough({ places, around }: Wanted): boolean {
