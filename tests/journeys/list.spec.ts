@@ -359,6 +359,8 @@ test('a list takes in the items of another source: after its own, merged, or in 
   await page.getByRole('button', { name: 'one for each source' }).click();
   await expect(page.getByText('98 items · 100 entries')).toBeVisible();
   await expect.poll(async () => (await seen(page, 1))[0]).toBe('notices8');
+  await expect(page.getByText('the source that items are of')).toBeVisible();
+  await expect(page.getByText('There is no expression yet')).toHaveCount(0);
   await page.getByRole('button', { name: 'last', exact: true }).click();
   await expect.poll(() => stuck(page)).toMatch(/^stock90/);
 

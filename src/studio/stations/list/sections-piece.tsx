@@ -144,12 +144,16 @@ function By({ project, list, sections, onSet }: ByProps) {
   return (
     <div className="flex items-start gap-1.5">
       <div className="min-w-0 flex-1">
-        <ItemsExpression
-          {...{ project, list }}
-          label="Sections by"
-          expr={sections.by ?? ''}
-          onChange={(by) => onSet({ ...sections, by })}
-        />
+        {sections.by === undefined ? (
+          <p className="py-1">the source that items are of</p>
+        ) : (
+          <ItemsExpression
+            {...{ project, list }}
+            label="Sections by"
+            expr={sections.by}
+            onChange={(by) => onSet({ ...sections, by })}
+          />
+        )}
       </div>
       <MenuButton
         label="A field"
