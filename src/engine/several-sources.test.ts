@@ -102,3 +102,11 @@ test('a change of one source is seen at once; a source that is removed leaves th
   expect(words()).toEqual(['row Weld', 'row Madder']);
   expect(project().lists.find(({ id }) => id === list)?.more).toBeUndefined();
 });
+
+test('a source that a file names twice is shown once', () => {
+  const { list, project, engine } = openBoth();
+  const lists = project().lists.map((own) =>
+    own.id === list ? { ...own, more: ['classes', 'skeins', 'classes'] } : own,
+  );
+  expect(engine.update({ ...project(), lists }, { from: 0, to: 50 }, list).itemCount).toBe(5);
+});

@@ -251,6 +251,13 @@ test('a grid of as many columns as fit says its sum, and is as it says', async (
 });
 
 test.describe('strips', () => {
+  test.beforeEach(async ({ page }) => {
+    await page.goto('/');
+    await dropFile(page, 'wool.json', JSON.stringify(skeins));
+    await page.locator('.yc-sizer > .yc-row').first().waitFor();
+    await page.getByRole('link', { name: 'List' }).click();
+  });
+
   /** Of the strip that stands at this place from the top, as far as it is in sight. */
   const cellsOf = (page: Page, at: number) =>
     page.locator('.yc-strip-line:not(.yc-spare) .yc-strip').evaluateAll((strips, nth) => {
@@ -278,10 +285,6 @@ test.describe('strips', () => {
   test('the rows of each section are scrolled sideways, rest at a cell, and stay where they were', async ({
     page,
   }) => {
-    await page.goto('/');
-    await dropFile(page, 'wool.json', JSON.stringify(skeins));
-    await page.locator('.yc-sizer > .yc-row').first().waitFor();
-    await page.getByRole('link', { name: 'List' }).click();
     await page.getByRole('button', { name: 'strip', exact: true }).click();
     await expect.poll(() => cellsOf(page, 0)).toEqual(['Wool 00', 'Wool 01', 'Wool 02']);
     await page.getByLabel('Cells in sight').fill('2');
@@ -322,10 +325,6 @@ test.describe('strips', () => {
   test('by keys and from right to left; the rows of one template among others', async ({
     page,
   }) => {
-    await page.goto('/');
-    await dropFile(page, 'wool.json', JSON.stringify(skeins));
-    await page.locator('.yc-sizer > .yc-row').first().waitFor();
-    await page.getByRole('link', { name: 'List' }).click();
     await page.getByRole('group', { name: 'In strips' }).getByRole('checkbox').check();
     await expect.poll(() => cellsOf(page, 0)).toEqual(['Wool 00', 'Wool 01', 'Wool 02']);
     await page.locator('.yc-strip').focus();

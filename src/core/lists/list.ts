@@ -137,11 +137,9 @@ export interface List {
   readonly arrangement: Arrangement;
 }
 
-/** Ids of the sources whose items a list shows, in the order in which they come. */
-export const listSources = ({
-  source,
-  more = [],
-}: Pick<List, 'source' | 'more'>): readonly string[] => [source, ...more];
+/** Ids of the sources whose items a list shows, in the order in which they come; each once, whatever a file says. */
+export const listSources = ({ source, more }: Pick<List, 'source' | 'more'>): readonly string[] =>
+  more === undefined ? [source] : [...new Set([source, ...more])];
 
 /** Another kind of arrangement in the place of one. */
 export function asKind({ gap, edge, ground }: Arrangement, kind: Arrangement['kind']): Arrangement {

@@ -32,13 +32,18 @@ export interface ListItems {
  * those of others the name of their source before it. Where nothing that this hangs on changed, the same.
  */
 export class JoinedItems {
+  private asked: readonly unknown[] = [];
   private of: readonly unknown[] = [];
   private known: ListItems | undefined;
 
   take(parts: readonly SourceItems[], asOf: AsOf): ListItems {
+    // A view asks many times for one frame, and each store would compare what types say each time.
+    const asked = [asOf.project, asOf.now, ...parts.map(({ store }) => store)];
+    if (this.known !== undefined && isSame(asked, this.asked)) return this.known;
+    this.asked = asked;
     const all = parts.map(({ source, store }) => ofSource(source, store, asOf));
     const of = all.flatMap(({ items, types, keys }) => [items, types.indexes, keys]);
-    if (this.known === undefined || of.length !== this.of.length || !isSame(of, this.of))
+    if (this.known === undefined || !isSame(of, this.of))
       this.known = all.length === 1 ? all[0] : joined(parts, all);
     this.of = of;
     return this.known ?? nothing;
@@ -46,7 +51,7 @@ export class JoinedItems {
 }
 
 const isSame = (one: readonly unknown[], other: readonly unknown[]): boolean =>
-  one.every((each, at) => each === other[at]);
+  one.length === other.length && one.every((each, at) => each === other[at]);
 
 const nothing: ListItems = {
   ...{ items: [], raw: [], starts: [0], positionOf: () => -1 },

@@ -1,17 +1,12 @@
 import { cellSum, cellWidth, widthForColumns } from '../../../core/layout';
-import {
-  type Arrangement,
-  allChosen,
-  columnsIn,
-  type List,
-  templatesIn,
-} from '../../../core/lists';
+import { type Arrangement, columnsIn, type List } from '../../../core/lists';
 import { coloursOf, edits, type Project } from '../../../core/project';
 import { Check, ChoiceChips, Row } from '../../shared/controls/controls';
 import { NumberField } from '../../shared/controls/number-field';
 import { make } from '../../shared/session/editing';
 import { useWindow } from '../../shared/window/window-settings';
 import { CheckedAt } from './checked-at';
+import { RowTemplates } from './row-templates';
 import { SortKeys } from './sort-keys';
 import { StripsAmongRows, StripsOf } from './strips-piece';
 
@@ -176,12 +171,7 @@ function ColumnsOf({ arrangement, onSet }: ColumnsOfProps) {
 /** How high cells are, and which have a line for themselves. */
 function CellsOf({ project, list, arrangement, onSet }: ColumnsOfProps & RowsPieceProps) {
   const { spans = [], ownHeights: _, ...equal } = arrangement;
-  const chosen = new Set(allChosen(list).flatMap(templatesIn));
-  const turn = (id: string, isOn: boolean) => {
-    const next = isOn ? [...spans, id] : spans.filter((each) => each !== id);
-    const { spans: __, ...none } = arrangement;
-    onSet(next.length === 0 ? none : { ...arrangement, spans: next });
-  };
+  const { spans: __, ...unspanned } = arrangement;
   return (
     <div className="flex flex-col gap-1">
       <ChoiceChips
@@ -199,19 +189,13 @@ function CellsOf({ project, list, arrangement, onSet }: ColumnsOfProps & RowsPie
           )
         }
       />
-      <fieldset aria-label="Across all columns" className="flex flex-wrap gap-x-4">
-        <span className="text-ash">across all columns:</span>
-        {project.templates
-          .filter(({ id }) => chosen.has(id))
-          .map(({ id }) => (
-            <Check
-              key={id}
-              words={id}
-              isOn={spans.includes(id)}
-              onChange={(isOn) => turn(id, isOn)}
-            />
-          ))}
-      </fieldset>
+      <RowTemplates
+        {...{ project, list }}
+        label="Across all columns"
+        words="across all columns:"
+        chosen={spans}
+        onChoose={(next) => onSet(next.length === 0 ? unspanned : { ...arrangement, spans: next })}
+      />
     </div>
   );
 }

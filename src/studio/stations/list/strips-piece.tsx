@@ -1,16 +1,10 @@
 import { stripCellWidth, stripSum } from '../../../core/layout';
-import {
-  type Arrangement,
-  allChosen,
-  type List,
-  type Strips,
-  type StripsAmong,
-  templatesIn,
-} from '../../../core/lists';
+import type { Arrangement, List, Strips, StripsAmong } from '../../../core/lists';
 import type { Project } from '../../../core/project';
 import { Check, ChoiceChips } from '../../shared/controls/controls';
 import { NumberField } from '../../shared/controls/number-field';
 import { useWindow } from '../../shared/window/window-settings';
+import { RowTemplates } from './row-templates';
 
 interface StripsOfProps {
   readonly strips: Strips;
@@ -100,27 +94,16 @@ interface StripsAmongProps {
 export function StripsAmongRows({ project, list, arrangement, onSet }: StripsAmongProps) {
   const { strips, ...plain } = arrangement;
   const { templates = [], ...look } = strips ?? usual;
-  const chosen = new Set(allChosen(list).flatMap(templatesIn));
-  const turn = (id: string, isOn: boolean) => {
-    const next = isOn ? [...templates, id] : templates.filter((each) => each !== id);
-    onSet(next.length === 0 ? plain : { ...arrangement, strips: { ...look, templates: next } });
-  };
   const set = (next: Partial<StripsAmong>) =>
     onSet({ ...arrangement, strips: { ...look, templates, ...next } });
   return (
     <div className="flex flex-col gap-1">
-      <fieldset aria-label="In strips" className="flex flex-wrap gap-x-4">
-        {project.templates
-          .filter(({ id }) => chosen.has(id))
-          .map(({ id }) => (
-            <Check
-              key={id}
-              words={id}
-              isOn={templates.includes(id)}
-              onChange={(isOn) => turn(id, isOn)}
-            />
-          ))}
-      </fieldset>
+      <RowTemplates
+        {...{ project, list }}
+        label="In strips"
+        chosen={templates}
+        onChoose={(next) => (next.length === 0 ? onSet(plain) : set({ templates: next }))}
+      />
       {strips === undefined ? (
         <p className="text-ash">
           Rows of these that follow each other stand side by side, and are scrolled sideways.

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { count } from '../../../../core/base';
-import { Button } from '../../../shared/controls/controls';
+import { Button, Check } from '../../../shared/controls/controls';
 import { type Paste, paste } from './pasting';
 
 interface PasteQuestionProps {
@@ -20,14 +20,18 @@ export function PasteQuestion({ what, onDone }: PasteQuestionProps) {
     >
       <b>Paste {count(cells.length, 'row')}</b>
       {keyChangeCount > 0 && (
-        <Switch isOn={changesKeys} onSwitch={setChangesKeys}>
-          change the key of {count(keyChangeCount, 'item')}
-        </Switch>
+        <Check
+          isOn={changesKeys}
+          onChange={setChangesKeys}
+          words={`change the key of ${count(keyChangeCount, 'item')}`}
+        />
       )}
       {surplusCount > 0 && (
-        <Switch isOn={addsFields} onSwitch={setAddsFields}>
-          make {count(surplusCount, 'field')} of the columns past the last
-        </Switch>
+        <Check
+          isOn={addsFields}
+          onChange={setAddsFields}
+          words={`make ${count(surplusCount, 'field')} of the columns past the last`}
+        />
       )}
       {computed.length > 0 && (
         <span className="text-ash">
@@ -47,25 +51,5 @@ export function PasteQuestion({ what, onDone }: PasteQuestionProps) {
         <Button onPress={onDone}>Leave it</Button>
       </span>
     </section>
-  );
-}
-
-interface SwitchProps {
-  readonly isOn: boolean;
-  readonly onSwitch: (isOn: boolean) => void;
-  readonly children: React.ReactNode;
-}
-
-function Switch({ isOn, onSwitch, children }: SwitchProps) {
-  return (
-    <label className="flex items-center gap-1.5">
-      <input
-        type="checkbox"
-        className="accent-woad"
-        checked={isOn}
-        onChange={(event) => onSwitch(event.target.checked)}
-      />
-      {children}
-    </label>
   );
 }
