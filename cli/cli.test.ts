@@ -371,6 +371,46 @@ describe('format', () => {
   });
 });
 
+describe('what gestures hand over', () => {
+  const demoFile = 'public/demo/thrumwick.yarncard.json';
+
+  test('stands with each row, allowed or not', async () => {
+    const { lines } = await yarncard([
+      ...['resolve', demoFile, '--list', 'shop-window', '--actions', '--json'],
+    ]);
+    const rows = lines.map((line) => JSON.parse(line));
+    const soldOut = rows.find(({ key }) => key === 'sk-0418');
+    expect(rows.every(({ actions }) => Array.isArray(actions))).toBe(true);
+    expect(soldOut.actions.map(({ action }: { action: string }) => action)).toEqual([
+      ...['open', 'sell', 'take-off'],
+    ]);
+    const sell = rows.flatMap(({ actions }) => actions).filter(({ action }) => action === 'sell');
+    expect(sell.some(({ allowed }) => allowed) && sell.some(({ allowed }) => !allowed)).toBe(true);
+    expect(sell[0]).toMatchObject({ part: 'row', gesture: 'swipeStart', type: 'text' });
+    const { lines: told } = await yarncard([
+      'resolve',
+      demoFile,
+      '--list',
+      'shop-window',
+      '--actions',
+    ]);
+    expect(
+      told.filter((line) => line.includes('swipe from the end on row\ttake-off\t')),
+    ).toHaveLength(30);
+  });
+
+  test('is explained step by step', async () => {
+    const args = ['explain', demoFile, '--list', 'shop-window', '--key', 'sk-0417', '--action'];
+    const sell = await yarncard([...args, 'sell']);
+    expect(sell.lines.slice(0, 3)).toEqual(['if stock\t12', 'if >\ttrue', 'allowed\tyes']);
+    expect(sell.lines.at(-1)).toBe('handed over\t"one of Merino lace, undyed"');
+    expect((await yarncard([...args, 'nothing'])).status).toBe(2);
+    const both = ['--part', 'name'];
+    expect((await yarncard([...args, 'sell', ...both])).status).toBe(2);
+    expect((await yarncard(args.slice(0, -1))).status).toBe(2);
+  });
+});
+
 describe('explain', () => {
   const demo = 'public/demo/thrumwick.yarncard.json';
 

@@ -81,10 +81,11 @@ program
 
 program
   .command('explain')
-  .description('how the words of one part of one row came about, step by step')
+  .description('how the words of one part of one row, or what an action hands over, came about')
   .argument('<file>', 'a project; - reads standard input')
   .requiredOption('--key <key>', 'the key of the item')
-  .requiredOption('--part <part>', 'the part of its template')
+  .option('--part <part>', 'the part of its template')
+  .option('--action <id>', 'in the place of a part: what this action would hand over')
   .option('--list <id>', 'the list; the first if it is not said')
   .option('--locale <locale>', 'another locale than the first of the project')
   .option('--json', 'as JSON')
@@ -106,6 +107,7 @@ program
   .option('--text-size <per cent>', 'how large text is, for the boxes; 100 if not said')
   .option('--density <how>', 'compact, usual or roomy: how much space rows have, for the boxes')
   .option('--direction <ltr or rtl>', 'where rows begin, for the boxes; as the locale if not said')
+  .option('--actions', 'with what the gestures of each row would hand over')
   .option('--json', 'one JSON value an entry')
   .action(async (file: string, options) => {
     const { resolve } = await import('./commands/resolve');

@@ -237,7 +237,7 @@ async function inBrowser() {
     0.25,
   );
   note(
-    '… of each of two windows at 3000 px/s',
+    '… of each of two windows, of other width, locale and look, at 3000 px/s',
     'one window',
     median(twoWindows),
     median(scrolled[0].ours),

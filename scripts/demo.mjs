@@ -290,6 +290,7 @@ const project = {
     ...cards.templates,
   ],
   sharedParts: rich.sharedParts,
+  actions: rich.actions,
   lists: [
     {
       id: 'everything',

@@ -62,9 +62,10 @@ const views = [
     check: ['longest name', 'shortest name'],
   },
   {
-    name: 'as-text',
-    path: '/p/thrumwick/templates?template=skein-brief&part=price&panel=text',
+    name: 'living',
+    path: '/p/thrumwick/templates?list=shop-window&panel=actions&lives=yes',
     scheme: 'light',
+    press: 'Book',
   },
   { name: 'hand-off', path: '/p/thrumwick/hand-off', scheme: 'light' },
 ];
@@ -82,7 +83,8 @@ for (const { name, path, scheme, press, words, check = [] } of views) {
     () => document.fonts.status === 'loaded' && document.readyState === 'complete',
   );
   await page.waitForTimeout(3000);
-  if (press !== undefined) await page.getByRole('button', { name: press, exact: true }).click();
+  const pressed = page.getByRole('button', { name: press, exact: true }).first();
+  if (press !== undefined) await pressed.click();
   if (words !== undefined) await page.getByLabel(/^Words for/).fill(words);
   for (const each of check) await page.getByRole('checkbox', { name: each }).check();
   await page.waitForTimeout(800);

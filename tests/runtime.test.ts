@@ -2,7 +2,8 @@ import { gzipSync } from 'node:zlib';
 import { build } from 'esbuild';
 import { beforeAll, describe, expect, test } from 'vitest';
 
-const mostBytes = 30_000;
+/** Gestures and all; the design allows 40 kB with every part. */
+const mostBytes = 32_000;
 
 describe('the runtime', () => {
   let bundle: { readonly bytes: number; readonly files: readonly string[] };

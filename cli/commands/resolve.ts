@@ -5,6 +5,7 @@ import { isContent } from '../../src/core/templates';
 import { type Engine, type Frame, type OwnFonts, trace } from '../../src/engine';
 import { endWith, flush, json, line, needs, report, WrongUse } from '../output';
 import { measuresWith, openProject, showLocale } from '../project';
+import { actionAsText, actionsFinder } from '../row-actions';
 import { boxesFinder } from '../row-boxes';
 
 interface ResolveOptions {
@@ -18,6 +19,7 @@ interface ResolveOptions {
   readonly textSize?: string;
   readonly direction?: string;
   readonly density?: string;
+  readonly actions?: boolean;
 }
 
 const entriesAtOnce = 2_000;
@@ -35,7 +37,8 @@ export async function resolve(file: string, options: ResolveOptions): Promise<vo
     const view = engine.update(project, { from: 0, to: 0, ...boxOf(options) }, list.id);
     report(view.findings);
     if (view.findings.some((finding) => finding.severity === 'error')) endWith(1);
-    await resolveList({ engine, list, view, boxesOf, isJson: options.json === true });
+    const actionsOf = options.actions === true ? actionsFinder(engine, project) : undefined;
+    await resolveList({ engine, list, view, boxesOf, actionsOf, isJson: options.json === true });
   }
   flush();
 }
@@ -114,17 +117,27 @@ interface Resolving {
   readonly list: List;
   readonly view: Frame;
   readonly boxesOf: ReturnType<typeof boxesFinder> | undefined;
+  /** Undefined: they were not asked for. */
+  readonly actionsOf: ReturnType<typeof actionsFinder> | undefined;
   readonly isJson: boolean;
 }
 
-async function resolveList({ engine, list, view, boxesOf, isJson }: Resolving): Promise<void> {
+async function resolveList(resolving: Resolving): Promise<void> {
+  const { engine, list, view, boxesOf, actionsOf, isJson } = resolving;
   if (!isJson) line(`${list.name} (${view.sequence.entryCount})`);
   for (let from = 0; from < view.sequence.entryCount; from += entriesAtOnce) {
     for (const entry of engine.entries(placesBetween(from, from + entriesAtOnce))) {
       const plan = view.plans[entry.plan];
       const boxes = plan && (await boxesOf?.(list, plan, entry));
-      if (isJson) json({ ...asJson(engine, list, view, entry), ...(boxes && { boxes }) });
+      const actions = plan && actionsOf?.(plan.template, entry);
+      if (isJson)
+        json({
+          ...asJson(engine, list, view, entry),
+          ...(boxes && { boxes }),
+          ...(actions && { actions }),
+        });
       else line(asText(view, entry) + (boxes ? `\t${boxes[0]?.height} px` : ''));
+      for (const action of isJson ? [] : (actions ?? [])) line(actionAsText(action));
     }
   }
 }

@@ -70,7 +70,7 @@ const skein = row(
     ]),
     used(['price', 'currency', 'stock']),
   ],
-  { leadsOn: value('stock > 0') },
+  { leadsOn: value('stock > 0'), tap: 'open', swipeStart: 'sell', swipeEnd: 'take-off' },
 );
 
 const tool = row([
@@ -142,15 +142,33 @@ const classes = row(
       {
         ...{ part: 'button', id: 'book', text: 'Book', kind: 'outlined', tint: 'woad' },
         enabled: value('free > 0 && !cancelled'),
+        tap: 'book',
       },
     ]),
   ],
-  { enabled: value('!cancelled') },
+  { enabled: value('!cancelled'), tap: 'open', press: 'call-off' },
 );
 
 const template = (type, own) => ({ id: `${type}-rich`, name: 'rich', type, row: own });
 
 export const icons = ['calendar-days'];
+export const actions = [
+  { id: 'open', words: 'Look at it', effect: { does: 'go', to: 'Details' } },
+  {
+    ...{ id: 'sell', words: 'Sell one', colour: 'moss', when: 'stock > 0' },
+    payload: { expr: '`one of ${name}`' },
+    effect: { does: 'write', field: 'stock', value: 'stock - 1' },
+  },
+  { id: 'take-off', words: 'Take off', colour: 'madder', effect: { does: 'delete' } },
+  {
+    ...{ id: 'book', words: 'Book a place', when: 'free > 0', payload: { expr: 'name' } },
+    effect: { does: 'write', field: 'free', value: 'free - 1' },
+  },
+  {
+    ...{ id: 'call-off', words: 'Call it off', colour: 'madder', payload: 'key' },
+    effect: { does: 'write', field: 'cancelled', value: 'true' },
+  },
+];
 export const sharedParts = [priceAndStock];
 export const formats = [
   {

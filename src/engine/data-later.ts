@@ -19,6 +19,7 @@ export function dataLater(load: () => Promise<DataProtocol>): DataProtocol {
     places: async (...asked) => (await data()).places(...asked),
     pathSteps: async (...asked) => (await data()).pathSteps(...asked),
     foundBy: async (...asked) => (await data()).foundBy(...asked),
+    changeOf: async (...asked) => (await data()).changeOf(...asked),
     change: async (...asked) => (await data()).change(...asked),
     make: async (...asked) => (await data()).make(...asked),
     nasty: async (...asked) => (await data()).nasty(...asked),

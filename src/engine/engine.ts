@@ -12,7 +12,10 @@ import {
   type ChoiceTable,
   type EntryRange,
   type Frame,
+  type GestureAnswer,
+  type GestureTask,
   type PartFacts,
+  type PartShown,
   type RowMeasures,
   type Survey,
   type Tried,
@@ -91,7 +94,7 @@ export class Engine implements Scene, World {
     this.main.forget();
     this.main.show({
       ...{ list: undefined, set: undefined, locale: undefined },
-      ...{ state: undefined, filter: undefined },
+      ...{ state: undefined, filter: undefined, toggled: undefined },
     });
     // Who has a second window open keeps it: the next project is shown there, too.
     for (const view of this.beside.values()) view.forget();
@@ -158,6 +161,16 @@ export class Engine implements Scene, World {
 
   entries(places: readonly number[], view?: string): Entry[] {
     return (view === undefined ? this.main : this.beside.get(view))?.entries(places) ?? [];
+  }
+
+  /** What a gesture raises, allowed or not. */
+  answerTo(task: GestureTask, view?: string): GestureAnswer {
+    return (
+      (view === undefined ? this.main : this.beside.get(view))?.answerTo(task) ?? {
+        at: undefined,
+        raised: [],
+      }
+    );
   }
 
   /** Where the item with a key stands; -1: nowhere. */
@@ -250,17 +263,10 @@ export class Engine implements Scene, World {
     this.takeEdition();
   }
 
-  /** Shows another part of the list: a state, or what a filter lets through. */
-  showPart(part: Pick<ViewSettings, 'state' | 'filter'>, wanted: EntryRange): Frame {
+  /** Shows another part of the list: a state, what a filter lets through, what is not folded away. */
+  showPart(part: PartShown, wanted: EntryRange): Frame {
     this.main.show(part);
     return this.main.frame(wanted);
-  }
-
-  /** Folds the rows of a section away, or shows them again; undefined: there is no such view. */
-  toggleSection(key: string, wanted: EntryRange, view?: string): Frame | undefined {
-    const own = view === undefined ? this.main : this.beside.get(view);
-    own?.toggleSection(key);
-    return own?.frame(wanted);
   }
 
   localeNow(): string {
@@ -355,6 +361,10 @@ export class Engine implements Scene, World {
   store(source: string, set?: string): ItemStore {
     const held = this.held(source);
     return set === undefined ? held.shown() : held.set(set);
+  }
+
+  setShown(source: string): string {
+    return this.held(source).shownSetId;
   }
 
   templatesIn(locale: string): CompiledTemplates {

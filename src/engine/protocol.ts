@@ -30,7 +30,7 @@ import type {
 } from './answers';
 import type { DrawTask, RowsDrawn } from './drawing';
 import type { FollowNews, ImportSummary } from './imports';
-import type { ItemChange } from './items';
+import type { ItemChange, OneChange } from './items';
 import type { FontContents } from './measuring';
 import type { SourceDocument } from './reading';
 import type { ItemAtHand, PartTask, TriedDraft } from './scene';
@@ -39,7 +39,11 @@ import type {
   ChoiceTable,
   EntryRange,
   Frame,
+  GestureAnswer,
+  GestureTask,
+  ItemPlace,
   PartFacts,
+  PartShown,
   Survey,
   Tried,
   ViewSettings,
@@ -97,6 +101,8 @@ export interface EngineProtocol {
   closeBeside(id: string): Promise<void>;
   /** Where the item with a key stands in a view; -1: nowhere. */
   entryOfKey(key: string, view?: string): Promise<number>;
+  /** What a gesture raises in a view, allowed or not. */
+  answerTo(task: GestureTask, view?: string): Promise<GestureAnswer>;
   /** Entries of items with a template of one's choice, whatever the list would choose. */
   tryTemplate(template: string, items: readonly number[]): Promise<Tried | undefined>;
   tryDrafts(type: string): Promise<readonly TriedDraft[]>;
@@ -129,10 +135,8 @@ export interface EngineProtocol {
   showLocale(locale: string, wanted: EntryRange): Promise<Frame | undefined>;
   /** Shows all rows in a look; undefined: they are. */
   showLook(look: string, wanted: EntryRange): Promise<Frame | undefined>;
-  /** Shows the first view in another state, or with other words in its filter box. */
-  showPart(part: Pick<ViewSettings, 'state' | 'filter'>, wanted: EntryRange): Promise<Frame>;
-  /** Folds the rows of a section away, or shows them again; `view`: one beside the first. */
-  toggleSection(key: string, wanted: EntryRange, view?: string): Promise<Frame | undefined>;
+  /** Shows the first view in another state, with other words in its filter box or other sections folded. */
+  showPart(part: PartShown, wanted: EntryRange): Promise<Frame>;
   /** How the choices of the first view's list fare; undefined: there is no list. */
   choiceTable(): Promise<ChoiceTable | undefined>;
   /** Which choices were asked for an item of the first view, the last of which takes it. */
@@ -201,6 +205,11 @@ export interface DataProtocol {
   foundBy(source: string, discriminator: string | null): Promise<readonly TypeFound[]>;
   /** Changes items by hand; the number of the change. */
   change(source: string, set: string, change: ItemChange): Promise<number>;
+  /** The same of the item with a key, wherever it is now; undefined: it is gone. */
+  changeOf(
+    place: Pick<ItemPlace, 'source' | 'set' | 'key'>,
+    change: OneChange,
+  ): Promise<number | undefined>;
   /** Makes items up; the number of the change, or why there is none. */
   make(task: MakeTask): Promise<Result<number, Finding>>;
   nasty(source: string, set: string): Promise<number>;

@@ -89,7 +89,7 @@ describe('what stands beside rows', () => {
 
   test('is folded away but for its heading, and kept so over edits, sorts and looks', () => {
     const engine = engineFor();
-    engine.toggleSection('madder', everything);
+    engine.showPart({ toggled: ['stock/madder'] }, everything);
     const first = wordsOf(engine).slice(0, 3);
     expect(first).toEqual(['header: Stock 12', 'heading: madder 4', 'heading: weld 3']);
     const folded = engine.view(everything).entries.map(({ isFolded }) => isFolded);
@@ -99,7 +99,7 @@ describe('what stands beside rows', () => {
     expect(wordsOf(engine).slice(1, 4)).toEqual([
       ...['heading: madder 4', 'heading: weld 3', 'row: Skein 8'],
     ]);
-    engine.toggleSection('madder', everything);
+    engine.showPart({ toggled: [] }, everything);
     expect(wordsOf(engine)[2]).toBe('row: Skein 9');
     const never = edited(sorted, edits.divide('stock', { by: 'dye', heading: 'heading' }));
     engine.update(never, everything);
@@ -110,7 +110,7 @@ describe('what stands beside rows', () => {
 
   test('is as at first in another project, whose list and sections are called the same', () => {
     const engine = engineFor();
-    engine.toggleSection('madder', everything);
+    engine.showPart({ toggled: ['stock/madder'] }, everything);
     engine.clear();
     engine.hold('stock', items);
     engine.hold('notices', notices);

@@ -30,9 +30,7 @@ export function dataProtocol(
   const sources = sourceReader(engine, reading, imports);
 
   return {
-    async rows(source, look, range) {
-      return data.rows(source, look, range);
-    },
+    rows: async (source, look, range) => data.rows(source, look, range),
 
     async evidence(field) {
       return data.evidence(field, pause);
@@ -83,6 +81,7 @@ export function dataProtocol(
       return data.foundBy(source, discriminator);
     },
 
+    changeOf: async (place, change) => data.changeOf(place, change),
     async change(source, set, change) {
       return data.change(source, set, change);
     },

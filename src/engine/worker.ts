@@ -204,6 +204,10 @@ const protocol: EngineProtocol &
     return besideFrame(id, engine.openBeside(id, settings, wanted));
   },
 
+  async answerTo(task, view) {
+    return engine.answerTo(task, view);
+  },
+
   async entryOfKey(key, view) {
     return engine.entryOfKey(key, view);
   },
@@ -283,11 +287,6 @@ const protocol: EngineProtocol &
   },
 
   showPart: async (part, wanted) => shown(engine.showPart(part, wanted)),
-
-  async toggleSection(key, wanted, view) {
-    const frame = engine.toggleSection(key, wanted, view);
-    return frame && shown(frame);
-  },
 
   choiceTable: async () => engine.choiceTable(),
   whyChosen: async (item) => engine.whyChosen(item),

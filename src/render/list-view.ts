@@ -1,5 +1,6 @@
 import type { Lines } from '../core/layout';
 import { type DrawnLines, type LineRange, lineAfter, placesIn, type Sequence } from '../core/lists';
+import { Living } from './acting';
 import { Entries } from './entries';
 import type { Pictures } from './parts';
 import type { ListViewPorts, PoolReadout, Shown, Wanted } from './ports';
@@ -32,6 +33,7 @@ export class ListView {
   private readonly bars: Bars;
   private readonly presses: Presses;
   private readonly index: SectionIndex;
+  private readonly living: Living | undefined;
   /** How much of the box its bars take. */
   private barsPx = 0;
   private readonly cache: Entries;
@@ -65,6 +67,7 @@ export class ListView {
     const pictures: Pictures = (name) => this.ports.pictures(name);
     this.drawing = {
       ...{ plans: [], kinds: [], pictures, isFast: false, selectedKey: undefined },
+      chosen: new Set(),
       entry: (index) => this.cache.get(index),
     };
     this.rows = new DrawnRows(
@@ -92,6 +95,17 @@ export class ListView {
       pressed: (entry, part) => this.ports.pressed(entry, part),
       fold: (pressed) => this.fold(pressed),
     });
+    this.living =
+      ports.acting &&
+      new Living(
+        host,
+        {
+          entryAt: (target) => this.entryAt(target),
+          planOf: ({ entry }) => this.shown?.plans[entry.plan],
+          focusFrom: (index, by) => this.focusFrom(index, by),
+        },
+        ports.acting,
+      );
     this.measure();
     this.resized = new ResizeObserver(() => {
       const before = this.widthPx;
@@ -107,6 +121,7 @@ export class ListView {
 
   /** Draws a version of the list. A row stays with its item; every one of them is bound anew. */
   show(shown: Shown): void {
+    this.living?.leave();
     const before = this.rows.hold();
     const strips = this.strips.hold();
     if (shown.list !== this.shown?.list) this.strips.forget();
@@ -222,6 +237,29 @@ export class ListView {
     for (const rows of this.allRows()) rows.markAll();
   }
 
+  /** Marks the rows that a reader has selected, by their keys. */
+  choose(keys: ReadonlySet<string>): void {
+    this.drawing.chosen = keys;
+    for (const rows of this.allRows()) rows.markAll();
+  }
+
+  /** Gives the focus to the next row after a place, or before it; from -1: to the first in sight. */
+  private focusFrom(index: number, by: 1 | -1): void {
+    const first = this.lines.firstOf(this.lines.at(this.scroller.offset));
+    const begin = index < 0 ? first : index + by;
+    for (let at = begin; Math.abs(at - begin) < maxBetweenRows; at += by) {
+      const entry = this.cache.get(at);
+      if (entry?.kind !== 'row' || this.lines.of(at) < 0) continue;
+      this.reveal(at);
+      const row = [...this.allRows()].map((rows) => rows.elementOf(at)).find(Boolean);
+      if (row === undefined || this.shown === undefined) return;
+      const plan = this.shown.plans[entry.plan];
+      if (plan !== undefined) this.living?.enter(row, plan);
+      row.focus({ preventScroll: true });
+      return;
+    }
+  }
+
   /** Marks the words of a filter in all rows. */
   find(words: readonly string[]): void {
     this.found.look(words);
@@ -278,6 +316,7 @@ export class ListView {
     clearTimeout(this.restTimer);
     this.host.removeEventListener('scroll', this.onScroll);
     this.presses.stop();
+    this.living?.stop();
     this.found.stop();
     this.bars.stop();
     this.index.stop();

@@ -1,5 +1,6 @@
 import type { TextDirection } from '../core/base';
 import type { Bar, Entry, KnownSequence, RowPlace, RowPlan, Sequence } from '../core/lists';
+import type { ActingPorts } from './acting';
 import type { Pictures } from './parts';
 import type { Eye } from './seen';
 
@@ -7,6 +8,8 @@ export interface ListViewPorts {
   /** The finished entries at some places, as of a version; none if the version is no more. */
   entries(version: number, places: readonly number[]): Promise<readonly Entry[]>;
   pictures: Pictures;
+  /** What rows do; none: they are only looked at. */
+  readonly acting?: ActingPorts;
   /** A row was pressed; `part` is what of it. */
   pressed(entry: Entry, part: string | undefined): void;
   /** A heading was pressed whose section can be folded. */

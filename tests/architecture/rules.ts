@@ -20,11 +20,12 @@ const foldersIn = (folder: string): readonly string[] =>
 const core: Readonly<Record<string, readonly string[]>> = {
   base: [],
   shape: ['base'],
+  actions: ['base', 'shape'],
   values: ['base'],
   formats: ['base', 'values'],
   'by-example': ['base', 'values', 'formats'],
   items: ['base', 'values'],
-  templates: ['base', 'shape', 'values', 'formats'],
+  templates: ['base', 'shape', 'values', 'formats', 'actions'],
   text: ['base'],
   layout: ['base'],
   lists: ['base', 'layout', 'templates'],
@@ -33,7 +34,8 @@ const core: Readonly<Record<string, readonly string[]>> = {
   fonts: ['base'],
   'design-tokens': ['base', 'templates'],
   project: [
-    ...['base', 'shape', 'values', 'formats', 'items', 'templates', 'lists', 'pictures', 'fonts'],
+    ...['base', 'shape', 'values', 'formats', 'items', 'actions', 'templates', 'lists'],
+    ...['pictures', 'fonts'],
   ],
 };
 
@@ -95,7 +97,11 @@ export const rules: readonly Rule[] = [
   only('engine', ['core', 'engine', 'keeping'], 'src/studio/index.ts'),
   only('keeping', ['core', 'keeping'], 'src/engine/index.ts'),
   only('offline', ['offline'], 'src/core/base/index.ts'),
-  only('render', ['core/(base|layout|lists|templates|text)', 'render'], 'src/core/values/index.ts'),
+  only(
+    'render',
+    ['core/(actions|base|layout|lists|templates|text)', 'render'],
+    'src/core/values/index.ts',
+  ),
   only('runtime', ['core/values', 'render', 'runtime'], 'src/engine/index.ts'),
   only('studio', ['core', 'render', 'engine', 'keeping', 'studio'], 'src/offline/index.ts'),
   {

@@ -8,7 +8,7 @@ import { openProject, writeProjectHere } from '../../src/keeping';
 import { ListView } from '../../src/render';
 import { benchItems } from './items';
 import { hasGap, inSections, millionText } from './million';
-import { benchProject, withWords } from './project';
+import { benchProject, inTwoLooks, withWords } from './project';
 import { readFirstRecords, readRecords, storeRecords } from './references/one-record-an-item';
 import { mountReference, type ReferenceList } from './references/react-list';
 import { withRichRows } from './rich-rows';
@@ -140,10 +140,15 @@ const bench = {
     }
   },
 
-  /** A second window beside the first, of another width and locale, which scrolls along. */
+  /** A second window beside the first, of another width, locale and look, which scrolls along. */
   async openSecond(): Promise<void> {
+    if (project === undefined) throw new Error('no project is open');
+    ours?.show(await start().update(inTwoLooks(project), wanted));
     second = makeList('beside');
-    second.show(await start().showBeside('beside', { locale: 'de' }, wanted));
+    second.show(await start().showBeside('beside', { locale: 'de', look: 'rich' }, wanted));
+    const first = (list: Element) => list.querySelector('.yc-sizer > .yc-row')?.textContent;
+    const [one, other] = [...host.querySelectorAll('.yc-list')].map(first);
+    if (one === undefined || one === other) throw new Error('the rows of both windows are alike');
   },
 
   async closeSecond(): Promise<void> {
@@ -151,6 +156,7 @@ const bench = {
     second = undefined;
     host.querySelectorAll('.yc-list')[1]?.remove();
     await start().closeBeside('beside');
+    if (project !== undefined) ours?.show(await start().update(project, wanted));
   },
 
   /** A million rows in sections; gives how many entries there are. */

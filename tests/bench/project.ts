@@ -29,6 +29,28 @@ export const withWords = (project: Project, words: string): Project =>
     ),
   );
 
+/** A look more, in which skeins have a line more. */
+export function inTwoLooks(project: Project): Project {
+  const plain = project.templates.find(({ id }) => id === 'skein-plain');
+  const [list] = project.lists;
+  if (plain === undefined || list === undefined) throw new Error('there are no rows of skeins');
+  const more: Project = {
+    ...project,
+    templates: [...project.templates, { ...plain, id: 'skein-rich' }],
+  };
+  const at = list.choices.findIndex(({ template }) => template === 'skein-plain');
+  const all: readonly Edit[] = [
+    edits.addLook('rich'),
+    edits.insert(
+      'skein-rich',
+      { beside: 'maker', side: 'below' },
+      draftLabel('grams', { expr: '`${shade} · ${grams} g`' }, 'small'),
+    ),
+    edits.choose({ list: list.id, at }, { look: 'rich' }, 'skein-rich'),
+  ];
+  return all.reduce(edited, more);
+}
+
 function edited(project: Project, edit: Edit): Project {
   const made = edit.apply(project);
   if (!made.ok) throw new Error(made.error);

@@ -80,7 +80,8 @@ export function drawnRow(row: LaidRow, how: DrawnIn): string {
     const children = node.kind === 'stack' ? node.children : [];
     const sketch: Sketch = {
       ...how,
-      ...{ part, node, exact, box: snapped(exact, ratio), ratio, tokens: plan.tokens },
+      ...{ part, node, isRow: node === boxes.row, exact, box: snapped(exact, ratio), ratio },
+      tokens: plan.tokens,
       said: (property, of = part.id) => said(of, property),
       words: row.words.get(node),
       inner: () => children.map((child) => inPart(sketch, child) ?? draw(child)).join(''),

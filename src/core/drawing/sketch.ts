@@ -63,6 +63,8 @@ export interface DrawnIn {
 export interface Sketch extends DrawnIn {
   readonly part: PartPlan;
   readonly node: LayoutNode;
+  /** It is the row itself: what is in it is seen within its border alone. */
+  readonly isRow: boolean;
   /** Where it is drawn: its edges are on whole device px, as Chromium has them. */
   readonly box: Box;
   /** Where it stands. */

@@ -102,7 +102,7 @@ const slant = 0.25;
 /** Spaces at the ends of a piece are kept as ones that nobody leaves out. */
 function drawnLetters(
   sketch: Sketch,
-  { words, direction, glyphs }: Piece,
+  { words, direction, spaced, glyphs }: Piece,
   run: RunWords,
   { x, y, width, ink }: PiecePlace & { readonly ink: string },
 ): string {
@@ -123,7 +123,8 @@ function drawnLetters(
           family,
           typeof language === 'string' ? language : undefined,
         ),
-        'letter-spacing': spacingPx || undefined,
+        'letter-spacing': spaced === 'letters' ? spacingPx : undefined,
+        'word-spacing': spaced === 'spaces' ? spacingPx : undefined,
         class: numerals === 'usual' ? undefined : numerals,
         ...(direction === 'rtl' && { direction, 'unicode-bidi': 'bidi-override' }),
         lang: typeof language === 'string' ? language : undefined,

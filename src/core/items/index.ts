@@ -68,6 +68,7 @@ export {
   type TypeShape,
 } from './schema';
 export { type Ends, type Spread, spreadOf } from './spread';
+export { itemsAfter, standInEvent, standInFails } from './stand-in/stand-in';
 export { KeyTable } from './succession/key-table';
 export {
   freshPositions,

@@ -44,9 +44,11 @@ export {
   type List,
   listSources,
   type SectionsOf,
+  type SelectionMode,
   type Separators,
   type Strips,
   type StripsAmong,
+  selectionModes,
   withColourNamed,
 } from './list';
 export { placesOf, type SortColumn, type SortKey, sortedBy } from './order/sort';
@@ -62,6 +64,7 @@ export {
 } from './sequence/arrange';
 export { breadthAt, breadths } from './sequence/breadths';
 export { type EntryKind, entryKinds, kindNumber } from './sequence/entry-kinds';
+export { foldedIn, toggledWith } from './sequence/folding';
 export { firstInserts, type InsertPlaces } from './sequence/inserts';
 export { type EntryHeights, linesOf, stripColumns } from './sequence/lines';
 export {

@@ -134,10 +134,16 @@ export interface List {
   /** What is shown in each state; null: nothing, on purpose; none: what the app shows of itself. */
   readonly states?: Readonly<Partial<Record<ListState, string | null>>>;
   readonly filter?: ListFilter;
+  /** How many rows a reader may select; none: no row is. */
+  readonly selects?: SelectionMode;
   readonly arrangement: Arrangement;
 }
 
 /** Ids of the sources whose items a list shows, in the order in which they come; each once, whatever a file says. */
+/** For a moment, as a row that leads on does; one until another is; as many as one likes. */
+export const selectionModes = ['moment', 'single', 'several'] as const;
+export type SelectionMode = (typeof selectionModes)[number];
+
 export const listSources = ({ source, more }: Pick<List, 'source' | 'more'>): readonly string[] =>
   more === undefined ? [source] : [...new Set([source, ...more])];
 

@@ -1,4 +1,5 @@
 import { clipped, count, type Finding } from '../base';
+import type { ActionUse } from './acting/uses';
 
 const error = (code: string, path: string, message: string, hint: string): Finding => ({
   code,
@@ -88,6 +89,31 @@ export const projectFindings = {
     place: { in: 'part', template, part: row.id, property: 'direction', from: 0, to: 0 },
     message: `${template} has ${partCount} parts; the project allows ${max}.`,
     hint: 'Take parts out, or allow more where the row is read aloud.',
+  }),
+
+  actionUnknown: ({ template, part, gesture, action }: ActionUse): Finding => ({
+    code: 'event.unknown',
+    severity: 'error',
+    place: { in: 'part', template, part, property: gesture, from: 0, to: 0 },
+    message: clipped(`"${action}" is no action of this project.`),
+    hint: 'Make an action of that name, or choose another: nothing happens until then.',
+  }),
+
+  actionUnfit: (action: string, wrong: Finding) =>
+    error(
+      'event.unfit',
+      `actions/${action}`,
+      `The action "${action}": ${wrong.message}`,
+      wrong.hint,
+    ),
+
+  /** Two gestures of one row raise the same event: the app can't tell them apart. */
+  eventTwice: ({ template, part, action }: ActionUse, words: readonly string[]): Finding => ({
+    code: 'event.twice',
+    severity: 'note',
+    place: { in: 'part', template, part, property: 'tap', from: 0, to: 0 },
+    message: clipped(`"${action}" is raised by ${words.join(' and by ')}.`),
+    hint: 'If the app is to tell them apart, give one of them an action of its own.',
   }),
 
   typeUnknown: (template: string, type: string) =>

@@ -3,10 +3,14 @@
  * that undoes them. The items are not in it; whoever holds both passes both.
  */
 
+export { type ActionReady, readyAction } from './acting/actions';
+export { type ActionUse, actionUsesIn, actionWithId, usesOfAction } from './acting/uses';
+export { fieldWritten } from './acting/writes';
 export { conditionOf, fieldsOfChoice, sortExpression } from './choosing/choices';
 export { type Draft, draftsFor } from './drafting/drafts';
 export { type DraftedPlace, standingDraft } from './drafting/standing-drafts';
 export {
+  type ActionChange,
   type Asked,
   type ChoicePlace,
   type Edit,
@@ -82,7 +86,7 @@ export {
   typesOfList,
   withId,
 } from './project';
-export { shownTemplate } from './rows/rows';
+export { shownTemplate, shownTemplates } from './rows/rows';
 export { sharedUses } from './rows/shared-parts';
 export { idsIn, type UsedIds } from './used-ids';
 export { type FieldUse, usesOfField } from './uses';

@@ -13,6 +13,7 @@ import {
   type Template,
 } from '../templates';
 import { computedOrder, fieldsBeside, makeExpression } from '../values';
+import { brokenActions } from './acting/broken';
 import { brokenList, unusedTemplates } from './choosing/choices';
 import { type FindItem, nothingFound, sourcesOf } from './environment';
 import { projectFindings } from './findings';
@@ -81,6 +82,7 @@ export function brokenReferences(project: Project): Finding[] {
       .filter((template) => withId(project.types, template.type) === undefined)
       .map((template) => projectFindings.typeUnknown(template.id, template.type)),
     ...overBudget(project),
+    ...brokenActions(project),
     ...project.lists.flatMap((list) => [
       ...listSources(list)
         .filter((source) => withId(project.sources, source) === undefined)

@@ -1,3 +1,4 @@
+import type { Action } from '../actions';
 import type { ProjectFont } from '../fonts';
 import type { NamedFormat } from '../formats';
 import type { Follow, Format, Key, Paging } from '../items';
@@ -82,6 +83,8 @@ export interface Project {
   /** Parts that templates use by their ids, each with inputs of its own; none: there are none. */
   readonly sharedParts?: readonly SharedPart[];
   readonly lists: readonly List[];
+  /** What gestures and controls ask for; none: there are none. */
+  readonly actions?: readonly Action[];
   /** The first is shown first; none: there is one, without a name. */
   readonly looks?: readonly Look[];
   readonly pictures: readonly Picture[];

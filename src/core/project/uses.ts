@@ -19,6 +19,7 @@ import {
   pathText,
   renameStep,
 } from '../values';
+import { actionReads } from './acting/uses';
 import { type ItemType, type Project, withId } from './project';
 import { shownTemplate, shownTemplates, withRows, writtenRows } from './rows/rows';
 
@@ -40,6 +41,7 @@ export type FieldUse =
   | { readonly kind: 'format'; readonly format: string }
   | { readonly kind: 'choice'; readonly list: string; readonly at: number; readonly when: string }
   | { readonly kind: 'order' | 'sections'; readonly list: string; readonly by: string }
+  | { readonly kind: 'action'; readonly action: string }
   | { readonly kind: 'filter'; readonly list: string }
   | { readonly kind: 'key' | 'discriminator'; readonly source: string };
 
@@ -100,6 +102,7 @@ export function usesOfField(
     ...formats,
     ...choices,
     ...orders,
+    ...actionsReading(project, type, path),
     ...project.lists.flatMap(({ id: list, source: own, filter }): FieldUse[] =>
       whole && own === type.source && filter?.fields.includes(first ?? '') === true
         ? [{ kind: 'filter', list }]
@@ -113,6 +116,15 @@ export function usesOfField(
       : []),
   ];
 }
+
+const actionsReading = (
+  project: Project,
+  { id: type }: ItemType,
+  path: readonly string[],
+): readonly FieldUse[] =>
+  (project.actions ?? [])
+    .filter((action) => actionReads(project, action, { type, reads: (expr) => reads(expr, path) }))
+    .map(({ id }) => ({ kind: 'action', action: id }));
 
 /** Whether something reads a field in a way that another type could break: all but showing it as it is. */
 export function isTypeRelied(project: Project, type: ItemType, path: readonly string[]): boolean {

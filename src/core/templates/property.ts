@@ -30,6 +30,8 @@ export type PropertyKind =
         /** A part that the project keeps. */
         | 'shared';
     }
+  /** Actions of the project by their ids, with a space between; `max`: so many of them. */
+  | { readonly kind: 'actions'; readonly max: number }
   /** What a shared part is given. */
   | { readonly kind: 'input'; readonly type: ValueType; readonly mayBeMissing: boolean }
   /** Within its bounds; `step`: what an arrow key adds. */

@@ -225,7 +225,6 @@ class Shaping {
   ): void {
     const { items, whole } = this;
     const face = slice.face(font.weight);
-    let last = -1;
     let segment: Segment | undefined;
     for (let i = 0; i < shaped.count; i += 1) {
       const cluster = shaped.cluster[i] ?? 0;
@@ -259,9 +258,12 @@ class Shaping {
         kerning: own === undefined ? 0 : (advance - own.fine) / fine,
         unitsPerEm: face.unitsPerEm,
         sizePx: font.sizePx,
-        spacingPx: cluster === last ? 0 : spacingAfter(this.text[cluster] ?? '', script, font),
+        // After all of a letter: its marks are placed from where it ends.
+        spacingPx:
+          i + 1 < shaped.count && shaped.cluster[i + 1] === cluster
+            ? 0
+            : spacingAfter(this.text[cluster] ?? '', script, font),
       });
-      last = cluster;
       if (shaped.isUnsafe[i] === 1 && cluster !== stretch.start)
         this.isUnsafe[cluster - whole.start] = 1;
     }

@@ -24,7 +24,15 @@ import {
 import { ownSet, type Project, type Source, typesOf, withId } from '../../core/project';
 import { type Decoding, fieldAtPath, type ValueType } from '../../core/values';
 import type { Engine } from '../engine';
-import { changedItems, type ItemChange, rawKey, rawName, rawPathOf } from '../items';
+import {
+  changedItems,
+  type ItemChange,
+  type OneChange,
+  rawKey,
+  rawName,
+  rawPathOf,
+} from '../items';
+import type { ItemPlace } from '../views';
 import { type TableLook, tableOrder } from './table';
 
 /** A field of a source, of one type or of all that have it. */
@@ -167,6 +175,28 @@ export class EngineData {
   change(source: string, set: string, change: ItemChange): number {
     const held = this.engine.held(source);
     return held.change(set, changedItems(held.set(set).raw, change));
+  }
+
+  /** The same of the item with a key, wherever it is now; undefined: it is gone. */
+  changeOf(
+    { source, set, key }: Pick<ItemPlace, 'source' | 'set' | 'key'>,
+    change: OneChange,
+  ): number | undefined {
+    const project = this.projectNow();
+    const own = withId(project.sources, source);
+    if (own === undefined) return undefined;
+    const position = this.engine
+      .held(source)
+      .set(set)
+      .positionOf(key, project, own, this.engine.now);
+    if (position < 0) return undefined;
+    return this.change(
+      source,
+      set,
+      change.kind === 'remove'
+        ? { kind: 'remove', positions: [position] }
+        : { ...change, position },
+    );
   }
 
   /** Makes items like those that are there and puts them into a set. */

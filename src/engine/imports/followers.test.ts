@@ -103,6 +103,24 @@ describe('a source whose server pushes events', () => {
     expect(told[1]).toMatchObject({ came: { error: { code: 'address-ended' } } });
   });
 
+  test('of a service that fails for a while goes on where it was, too', async () => {
+    const lastIds: (string | undefined)[] = [];
+    const address = await serving((request, response) => {
+      lastIds.push(request.headers['last-event-id']?.toString());
+      if (lastIds.length === 2) response.writeHead(503).end();
+      else if (lastIds.length === 3)
+        response.writeHead(200, { 'content-type': 'text/event-stream' }).end();
+      else {
+        response.writeHead(200, { 'content-type': 'text/event-stream' });
+        response.end('retry: 20\nid: 7\nevent: added\ndata: {"id":"a"}\n\n');
+      }
+    });
+    const { followers } = following(asksNothing);
+    followers.follow([{ source: 'stock', follow: { events: address } }]);
+    await soon(() => lastIds.length > 3);
+    expect(lastIds.slice(0, 4)).toEqual([undefined, '7', '7', '7']);
+  });
+
   test('that pushes none says so', async () => {
     const address = await serving((_, response) => response.end('[]'));
     const { told, followers } = following(asksNothing);

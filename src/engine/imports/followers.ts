@@ -68,19 +68,26 @@ export class Followers {
   private async listen(source: string, address: string, signal: AbortSignal): Promise<void> {
     let lastId: string | undefined;
     let waitMs = firstRetryMs;
-    while (!signal.aborted) {
+    const hear = async (after: string | undefined) => {
       let isHeard = false;
       const gathered = this.gather(source, signal);
-      const over = await listenTo(address, lastId, signal, (batch) => {
+      const over = await listenTo(address, after, signal, (batch) => {
         isHeard = true;
         lastId = batch.lastId ?? lastId;
         waitMs = batch.retryMs ?? firstRetryMs;
         gathered(batch);
       });
+      const isUnreachable = !isHeard && !over.ok && over.error.code === 'address-unreachable';
+      return { over, isUnreachable };
+    };
+    while (!signal.aborted) {
+      let { over, isUnreachable } = await hear(lastId);
+      // Some servers let other pages listen, but not say where they stopped. Who is only away for a
+      // while, or fails, is asked for what came after that: else all of it would come once more.
+      if (isUnreachable && lastId !== undefined && !signal.aborted)
+        ({ over, isUnreachable } = await hear(undefined));
       if (signal.aborted) return;
       this.ports.tell({ source, came: over });
-      // Some servers let other pages listen, but not say where they stopped.
-      if (!isHeard) lastId = undefined;
       await passed(waitMs, signal);
       waitMs = Math.min(longestRetryMs, waitMs * 2);
     }

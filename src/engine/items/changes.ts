@@ -28,6 +28,11 @@ export type ItemChange =
 /** Where the cells of a column go; undefined: nowhere. */
 export type BlockColumn = { readonly path: readonly string[]; readonly field: Field } | undefined;
 
+/** What becomes of one item. */
+export type OneChange =
+  | { readonly kind: 'remove' }
+  | Omit<Extract<ItemChange, { readonly kind: 'value' }>, 'position'>;
+
 export function changedItems(items: readonly Item[], change: ItemChange): Succession {
   const next = new Successor(items);
   applyTo(next, change);

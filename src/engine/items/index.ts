@@ -3,7 +3,13 @@
  * each item (type, values, key), and changes by hand. Nothing here is drawn or asked about.
  */
 
-export { type BlockColumn, changedItems, type ItemChange, valueTyped } from './changes';
+export {
+  type BlockColumn,
+  changedItems,
+  type ItemChange,
+  type OneChange,
+  valueTyped,
+} from './changes';
 export { holdsWords } from './holds-words';
 export { ItemStore } from './item-store';
 export type { ItemTypes } from './item-types';

@@ -10,6 +10,7 @@ export type { StackFacts } from './boxes/stack-facts';
 export type { ChoiceAsked } from './choices/item-choices';
 export type { ChoiceTable } from './choices/list-choices';
 export type { EntryRange, Frame, ListBox } from './frame';
-export type { ViewSettings, World } from './shown-list';
+export type { GestureAnswer, GestureTask, Raised } from './raising';
+export type { ItemPlace, PartShown, ViewSettings, World } from './shown-list';
 export type { SlotSurvey, Survey, TemplateSurvey, UnknownPicture } from './survey';
 export { type Tried, View } from './view';

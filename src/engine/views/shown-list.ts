@@ -29,6 +29,8 @@ export interface World {
   readonly edition: number;
   /** A source's items; without a set, those of the set that is shown. */
   store(source: string, set?: string): ItemStore;
+  /** Id of the set of a source that is shown. */
+  setShown(source: string): string;
   templatesIn(locale: string): CompiledTemplates;
   readonly lookUp: FindItem;
   /** Undefined: nobody measures; heights that hang on texts stay rough. */
@@ -45,8 +47,22 @@ export interface ViewSettings {
   readonly state?: ListState | undefined;
   /** What is typed in the filter box. */
   readonly filter?: string | undefined;
+  /** Sections whose rows are folded otherwise than at first; by `toggledWith`. */
+  readonly toggled?: readonly string[] | undefined;
   /** All rows are there, whatever is folded, filtered or wished: to be counted. */
   readonly isWhole?: boolean | undefined;
+}
+
+/** What of the list a reader sees of all that there is. */
+export type PartShown = Pick<ViewSettings, 'state' | 'filter' | 'toggled'>;
+
+/** Where an item of a list is. */
+export interface ItemPlace {
+  readonly source: string;
+  readonly set: string;
+  /** Of the item in its source. */
+  readonly key: string;
+  readonly type: string | undefined;
 }
 
 const noKeys = itemKeys([], null, '');
@@ -60,8 +76,7 @@ export class ShownList {
     private settings: ViewSettings,
   ) {}
 
-  /** What of the list a reader sees of all that there is. */
-  get part(): Pick<ViewSettings, 'state' | 'filter' | 'isWhole'> {
+  get part(): PartShown & Pick<ViewSettings, 'isWhole'> {
     return this.settings;
   }
 
@@ -137,6 +152,25 @@ export class ShownList {
   /** Where the item with a key stands among all; -1: nowhere. */
   itemOfKey(key: string): number {
     return this.all()?.positionOf(key) ?? -1;
+  }
+
+  /** Where an item is, by its place among all. */
+  placeOf(item: number): ItemPlace | undefined {
+    const starts = this.all()?.starts ?? [];
+    const part = starts.findLastIndex((start) => start <= item);
+    const own = this.parts()[part];
+    if (own === undefined) return undefined;
+    const { id, sets = [] } = own.source;
+    const { set } = this.settings;
+    const isWished = set !== undefined && withId(sets, set) !== undefined;
+    const { project, now } = this.world;
+    const position = item - (starts[part] ?? 0);
+    return {
+      source: id,
+      set: isWished ? set : this.world.setShown(id),
+      key: project === undefined ? '' : own.store.keys(project, own.source, now).at(position),
+      type: this.types()(item),
+    };
   }
 
   /** Where the items of each source begin among all. */

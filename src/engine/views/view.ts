@@ -11,6 +11,7 @@ import {
   chosenIn,
   columnsIn,
   type Entry,
+  foldedIn,
   kindNumber,
   plainHeightPx,
   type RowPlace,
@@ -32,10 +33,11 @@ import type { RowBox, RowValues } from './boxes/measured-rows';
 import { type PartFacts, type PartPlace, RowMeasuring } from './boxes/row-measuring';
 import { ListChoices } from './choices/list-choices';
 import type { EntryRange, Frame, ListBox } from './frame';
+import { missingPayloads } from './missing-payloads';
 import { missingPictures } from './missing-pictures';
 import { oddBindings } from './odd-bindings';
 import { Once } from './once';
-import { Folding } from './sequence/folding';
+import { type Acting, answerTo, type GestureAnswer, type GestureTask } from './raising';
 import { ItemFilter } from './sequence/item-filter';
 import { ItemOrder } from './sequence/item-order';
 import { ItemSections } from './sequence/item-sections';
@@ -64,7 +66,6 @@ export class View {
   private readonly order = new ItemOrder();
   private readonly sections = new ItemSections();
   private readonly sequence = new ListSequence();
-  private readonly folding = new Folding();
   private readonly filter = new ItemFilter();
   private readonly once = new Once();
   private box: ListBox | undefined;
@@ -89,7 +90,7 @@ export class View {
   /** What was shown first is shown anew, what was folded is as at first. */
   forget(): void {
     this.once.clear();
-    this.folding.clear();
+    this.of.set({ toggled: undefined });
   }
 
   /** Items or project are others now. */
@@ -123,8 +124,8 @@ export class View {
     const planHeights = Int32Array.from(this.plans, (plan) => unitsOf(plan.heightPx));
     const { arrangement } = list;
     const standing = standingOf(list, planIds, this.of.inserted()?.length);
-    const { isWhole = false, state: wished, filter = '' } = this.of.part;
-    const isFolded = isWhole ? undefined : this.folding.of(list);
+    const { isWhole = false, state: wished, filter = '', toggled } = this.of.part;
+    const isFolded = isWhole ? undefined : foldedIn(list, toggled);
     const kept = isWhole ? undefined : this.filter.take(list, of.items, filter);
     const room = roomOfStrips(arrangement);
     const takeShown = () => {
@@ -142,14 +143,6 @@ export class View {
         columnCount: columnsIn(arrangement, this.box?.widthPx ?? usualWidthPx),
       });
     this.arrangeLines();
-  }
-
-  /** Folds the rows of a section away, or shows them again. */
-  toggleSection(key: string): void {
-    const list = this.of.list();
-    if (list === undefined) return;
-    this.folding.toggle(list, key);
-    this.arrange();
   }
 
   private takeShown(table: SectionTable | undefined): void {
@@ -230,7 +223,7 @@ export class View {
     const { arrangement = noArrangement } = list ?? {};
     const isDivided = arrangement.kind === 'list' && hasLines(arrangement.separators);
     const hasBlocks = arrangement.kind === 'list' && arrangement.blocks === true;
-    const isFolded = list && this.folding.of(list);
+    const isFolded = list && foldedIn(list, this.of.part.toggled);
     const isSkeleton = this.sequence.state === 'loading' && list?.states?.loading === undefined;
     const rows = this.rowValues();
     const box = this.rowBox(this.box);
@@ -360,6 +353,7 @@ export class View {
     });
     const misfits = yield* this.of.misfits();
     const boxes = yield* this.boxFindings(project);
+    const payloads = yield* missingPayloads(this.acting, templates);
     // Two sections may well say the same: what stands beside rows is few.
     const ofRows = surveys.filter(({ template }) => !standing.has(template));
     const odd = oddBindings(ofRows, templates, items);
@@ -372,6 +366,7 @@ export class View {
         ...surveys.flatMap(({ contrast }) => contrast),
         ...misfits,
         ...boxes,
+        ...payloads,
         ...this.choices.findings(),
         ...blankParts(surveys, project, [...this.findings(), ...odd]),
       ],
@@ -384,6 +379,15 @@ export class View {
     if (arrangement === undefined) return [];
     const at = { widths, textSizes, arrangement, language: this.of.locale() };
     return yield* this.measured.findings(this.rowValues(), at);
+  }
+
+  answerTo(task: GestureTask): GestureAnswer {
+    return answerTo(this.acting, task);
+  }
+
+  private get acting(): Acting {
+    const { world, of } = this;
+    return { world, of, contextOf: (item) => this.contextOf(item) };
   }
 
   entryOfKey(key: string): number {

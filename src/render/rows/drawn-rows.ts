@@ -16,6 +16,8 @@ export interface Drawing {
   /** It is scrolled so fast that pictures wait. */
   readonly isFast: boolean;
   readonly selectedKey: string | undefined;
+  /** Keys of the rows that a reader has selected. */
+  readonly chosen: ReadonlySet<string>;
 }
 
 /** Rows that were in use, by what they show. */
@@ -59,6 +61,11 @@ export class DrawnRows {
   at(target: Element): number {
     for (const [index, row] of this.rows) if (row.element.contains(target)) return index;
     return -1;
+  }
+
+  /** The row of an entry, if it has one. */
+  elementOf(index: number): HTMLElement | undefined {
+    return this.rows.get(index)?.element;
   }
 
   /** All rows in use, by what they show: until it is known where that stands now. */
@@ -153,6 +160,10 @@ export class DrawnRows {
   private mark(row: PooledRow, entry: Entry | undefined): void {
     const isAtHand = entry?.kind === 'row' && entry.key === this.drawing().selectedKey;
     row.element.classList.toggle('yc-at-hand', isAtHand);
+    const isChosen = entry?.kind === 'row' && this.drawing().chosen.has(entry.key);
+    row.element.classList.toggle('yc-chosen', isChosen);
+    if (isChosen) row.outer.setAttribute('aria-current', 'true');
+    else row.outer.removeAttribute('aria-current');
   }
 }
 

@@ -7,8 +7,8 @@ import {
   rowColour,
   type Sketch,
 } from '../sketch';
-import { type Box, element, filled, rounded, stroked } from '../svg';
-import { symbolIn } from './images';
+import { type Box, clipped, element, filled, radiusWithin, rounded, stroked, within } from '../svg';
+import { contentIn, symbolIn } from './images';
 import { bordered, radiusSaid } from './toggles';
 
 export const stack: DrawPart = (sketch) => {
@@ -16,12 +16,22 @@ export const stack: DrawPart = (sketch) => {
   const border = borderUnitsAt(ratio)(numberSaid(sketch, 'border') ?? 0) / 64 / ratio;
   const colour = colourSaid(sketch, 'borderColour') ?? rowColour(sketch, 'rule');
   const ground = colourSaid(sketch, 'background');
+  const radius = radiusSaid(sketch);
+  const content = mark(sketch, border) + sketch.inner();
+  const isCut = sketch.isRow && (border > 0 || radius !== 0);
   return (
-    bordered(box, radiusSaid(sketch), { width: border, colour, ground }) +
-    mark(sketch, border) +
-    sketch.inner()
+    bordered(box, radius, { width: border, colour, ground }) +
+    (isCut ? inBorder(sketch, border, content) : content)
   );
 };
+
+function inBorder(sketch: Sketch, border: number, content: string): string {
+  const inner = within(sketch.box, border);
+  const radius = radiusWithin(radiusSaid(sketch), border);
+  return radius === 0
+    ? clipped(inner, content)
+    : contentIn(sketch, { box: inner, radius }, content);
+}
 
 const markPx = 16;
 

@@ -50,6 +50,43 @@ describe('texts', () => {
     );
   });
 
+  test('with long numbers and much that is alike before what tells them apart do, too', () => {
+    const start = fc.constantFrom('', 'Skein ', 'élan ', 'a'.repeat(300), '0'.repeat(70));
+    const digits = fc.string({ unit: fc.constantFrom(...'019'), maxLength: 12 });
+    const end = fc.constantFrom('', ' b', 'é', 'E', '9'.repeat(70), '8'.repeat(71));
+    const text = fc.tuple(start, digits, end).map((parts) => parts.join(''));
+    fc.assert(
+      fc.property(
+        fc.array(text, { minLength: 30, maxLength: 90 }),
+        fc.constantFrom(...locales),
+        (texts, locale) => {
+          const { compare } = new Intl.Collator(locale, { numeric: true });
+          const places = placesOfTexts(texts, compare);
+          const inOrder = texts
+            .map((_, at) => at)
+            .sort((a, b) => (places[a] ?? 0) - (places[b] ?? 0));
+          for (const [at, own] of inOrder.entries()) {
+            const before = inOrder[at - 1];
+            if (before === undefined) continue;
+            expect(Math.sign(compare(texts[before] ?? '', texts[own] ?? ''))).toBe(
+              places[before] === places[own] ? 0 : -1,
+            );
+          }
+        },
+      ),
+    );
+  });
+
+  test('that are many and few of them alike, or each there often, do, too', () => {
+    const { compare } = new Intl.Collator('en', { numeric: true });
+    for (const kinds of [7, 20_000]) {
+      const texts = Array.from({ length: 20_000 }, (_, at) => `É ${(at * 7919) % kinds} skein`);
+      const places = placesOfTexts(texts, compare);
+      const numbers = texts.map((_, at) => (at * 7919) % kinds);
+      expect([...places]).toEqual(numbers);
+    }
+  });
+
   test('that are far from the cheap order are in the true one, too', () => {
     const { compare } = new Intl.Collator('en');
     const backwards = (one: string, other: string) => compare(other, one);

@@ -1,4 +1,5 @@
-import { type Compare, placesOfTexts } from './text-order';
+import type { Compare } from './letters';
+import { placesOfTexts } from './text-order';
 
 /** By what items are sorted: an expression, and which way. */
 export interface SortKey {
@@ -44,10 +45,9 @@ function numberOf(value: unknown): number {
 /** Positions of items in order: by the first column, where that is the same by the next; last as they came. */
 export function sortedBy(itemCount: number, columns: readonly SortColumn[]): Int32Array {
   // From the column that counts least to the one that counts most, each keeps what was before.
-  return columns.reduceRight(
-    sortedByOne,
-    Int32Array.from({ length: itemCount }, (_, item) => item),
-  );
+  const asTheyCame = new Int32Array(itemCount);
+  for (let item = 0; item < itemCount; item += 1) asTheyCame[item] = item;
+  return columns.reduceRight(sortedByOne, asTheyCame);
 }
 
 /** The same items sorted by one column, those at the same place as they stood: counted, not compared. */
@@ -75,11 +75,14 @@ function ranksOf({ places, isDescending, isMissingFirst }: SortColumn) {
   const { rankOf, count } = places.every(isPlace) ? asTheyAre(places) : amongDistinct(places);
   const shift = isMissingFirst ? 1 : 0;
   const missing = isMissingFirst ? 0 : count;
-  const of = Int32Array.from(places, (place) => {
-    if (Number.isNaN(place)) return missing;
+  const of = new Int32Array(places.length);
+  for (let item = 0; item < of.length; item += 1) {
+    const place = places[item] ?? Number.NaN;
+    of[item] = missing;
+    if (Number.isNaN(place)) continue;
     const rank = rankOf(place);
-    return (isDescending ? count - 1 - rank : rank) + shift;
-  });
+    of[item] = (isDescending ? count - 1 - rank : rank) + shift;
+  }
   return { of, count: count + 1 };
 }
 

@@ -3,6 +3,10 @@
  * that is cheap and mostly the same, and then brought in the true one by moving what is out of place.
  */
 
+import { inKeyOrder } from './key-order';
+import type { Compare } from './letters';
+import { keysOfTexts } from './text-keys';
+
 /** More moves than this for each text: the cheap order says nothing of these texts. */
 const maxMoves = 12;
 
@@ -11,131 +15,109 @@ export function placesOfTexts(
   texts: readonly (string | undefined)[],
   compare: Compare,
 ): Float64Array {
-  const distinct = [...new Set(texts)].filter((text) => text !== undefined);
-  const { sorted, isLikeBefore } = inOrderOf(distinct, compare);
-  const places = new Map<string, number>();
-  let place = -1;
-  for (const [at, text] of sorted.entries()) {
-    if (isLikeBefore[at] !== 1) place += 1;
-    places.set(text, place);
-  }
-  return Float64Array.from(texts, (text) =>
-    text === undefined ? Number.NaN : (places.get(text) ?? Number.NaN),
-  );
+  const { distinct, of } = amongDistinct(texts) ?? asTheyAre(texts);
+  const placeOf = placesIn(inOrderOf(distinct, compare));
+  const places = new Float64Array(texts.length);
+  for (let at = 0; at < places.length; at += 1) places[at] = placeOf[of[at] ?? none] ?? Number.NaN;
+  return places;
 }
 
-export type Compare = (one: string, other: string) => number;
+const none = -1;
+
+interface Distinct {
+  readonly distinct: readonly string[];
+  /** For each text its position among them. */
+  readonly of: Int32Array;
+}
+
+/** So many texts tell whether it pays to look for those that are there already. */
+const tried = 8192;
+
+/** Each text once; undefined if few are there more than once. */
+function amongDistinct(texts: readonly (string | undefined)[]): Distinct | undefined {
+  const positions = new Map<string, number>();
+  const of = new Int32Array(texts.length).fill(none);
+  for (let at = 0; at < texts.length; at += 1) {
+    if (at === tried && positions.size > tried / 2) return undefined;
+    const text = texts[at];
+    if (text === undefined) continue;
+    const known = positions.get(text);
+    if (known === undefined) positions.set(text, positions.size);
+    of[at] = known ?? positions.size - 1;
+  }
+  return { distinct: [...positions.keys()], of };
+}
+
+function asTheyAre(texts: readonly (string | undefined)[]): Distinct {
+  const distinct: string[] = [];
+  const of = new Int32Array(texts.length).fill(none);
+  for (let at = 0; at < texts.length; at += 1) {
+    const text = texts[at];
+    if (text === undefined) continue;
+    of[at] = distinct.length;
+    distinct.push(text);
+  }
+  return { distinct, of };
+}
 
 interface InOrder {
-  readonly sorted: readonly string[];
+  /** Positions of texts. */
+  readonly order: Int32Array;
   /** 1 where a text is the same to the locale as the one before it. */
   readonly isLikeBefore: Uint8Array;
 }
 
+function placesIn({ order, isLikeBefore }: InOrder): Int32Array {
+  const places = new Int32Array(order.length);
+  let place = -1;
+  for (let at = 0; at < order.length; at += 1) {
+    if (isLikeBefore[at] !== 1) place += 1;
+    places[order[at] ?? 0] = place;
+  }
+  return places;
+}
+
 function inOrderOf(texts: readonly string[], compare: Compare): InOrder {
-  const keyed = inCheapOrder(texts);
-  const sorted = keyed.map(({ text }) => text);
-  const isLikeBefore = new Uint8Array(sorted.length);
-  const isUsual = isUsualOrder(compare);
-  let moves = maxMoves * sorted.length;
-  let isPlainBefore = false;
-  for (let at = 1; at < sorted.length; at += 1) {
-    const text = sorted[at] ?? '';
-    const [before, own] = [keyed[at - 1], keyed[at]];
-    // Marks are left out of keys, and may tell letters apart.
-    const isPlain = isUsual && plain.test(text) && own !== undefined && letters.test(own.key);
-    // What only letters tell apart needs no asking, as long as nothing was moved in between.
-    const isSettled =
-      isPlain && isPlainBefore && before?.key !== own?.key && sorted[at - 1] === before?.text;
-    isPlainBefore = isPlain;
-    if (isSettled) continue;
+  const keys = keysOfTexts(texts, compare);
+  const { order: cheap, begins } = inKeyOrder(keys);
+  const order = cheap.slice();
+  const isLikeBefore = new Uint8Array(order.length);
+  const isSure = (at: number): boolean => keys.areSure[cheap[at] ?? 0] === 1;
+  const compareAt = (at: number, text: string): number => {
+    const other = texts[order[at] ?? 0] ?? '';
+    return other === text ? 0 : compare(other, text);
+  };
+  let moves = maxMoves * order.length;
+  for (let at = 1; at < order.length; at += 1) {
+    // What keys tell apart needs no asking, as long as nothing was moved in between.
+    const isUnmoved = order[at - 1] === cheap[at - 1];
+    if (begins[at] === 1 && isUnmoved && isSure(at - 1) && isSure(at)) continue;
+    const own = cheap[at] ?? 0;
+    const text = texts[own] ?? '';
     let to = at;
-    let told = compare(sorted[to - 1] ?? '', text);
+    let told = compareAt(to - 1, text);
     while (told > 0) {
-      sorted[to] = sorted[to - 1] ?? '';
+      order[to] = order[to - 1] ?? 0;
       isLikeBefore[to] = isLikeBefore[to - 1] ?? 0;
       to -= 1;
-      told = to === 0 ? -1 : compare(sorted[to - 1] ?? '', text);
+      told = to === 0 ? -1 : compareAt(to - 1, text);
     }
-    sorted[to] = text;
+    order[to] = own;
     isLikeBefore[to] = told === 0 ? 1 : 0;
     if (to === at) continue;
     isLikeBefore[to + 1] = 0;
     moves -= at - to;
-    if (moves < 0) return allAsked(sorted, compare);
+    if (moves < 0) return allAsked(texts, compare);
   }
-  return { sorted, isLikeBefore };
+  return { order, isLikeBefore };
 }
 
-function allAsked(texts: string[], compare: Compare): InOrder {
-  const sorted = texts.sort(compare);
-  const like = sorted.map((text, at) => at > 0 && compare(sorted[at - 1] ?? '', text) === 0);
-  return { sorted, isLikeBefore: Uint8Array.from(like, Number) };
-}
-
-interface Keyed {
-  readonly key: string;
-  readonly text: string;
-}
-
-/** Sorted as plain texts, which is quicker than by a function. */
-function inCheapOrder(texts: readonly string[]): readonly Keyed[] {
-  return texts
-    .map((text) => `${cheapKey(text)}\0${text}`)
-    .sort()
-    .map((both) => {
-      const end = both.indexOf('\0');
-      return { key: both.slice(0, end), text: both.slice(end + 1) };
-    });
-}
-
-const letters = /^[a-z0-9 ]*$/;
-const marks = /\p{M}+/gu;
-const plain = /^[\x20-\x7e]*$/;
-const digit = /[0-9]/;
-
-/** Without marks, in small letters, numbers by what they say: so many digits, then the digits. */
-function cheapKey(text: string): string {
-  const bare = plain.test(text)
-    ? text
-    : text.normalize('NFKD').replace(marks, '').replaceAll('\0', '');
-  const small = bare.toLowerCase();
-  return digit.test(small) ? withLengths(small) : small;
-}
-
-function withLengths(text: string): string {
-  let key = '';
-  let from = 0;
-  for (let at = 0; at < text.length; at += 1) {
-    if (!isDigit(text, at)) continue;
-    key += text.slice(from, at);
-    let end = at + 1;
-    while (isDigit(text, end)) end += 1;
-    let first = at;
-    while (first < end - 1 && text[first] === '0') first += 1;
-    key += String.fromCharCode(48 + Math.min(end - first, 9)) + text.slice(first, end);
-    from = end;
-    at = end - 1;
-  }
-  return key + text.slice(from);
-}
-
-const isDigit = (text: string, at: number): boolean => {
-  const code = text.charCodeAt(at);
-  return code >= 48 && code <= 57;
-};
-
-const known = new WeakMap<Compare, boolean>();
-
-/** Whether a locale has plain letters, digits and spaces in the cheap order: where two stand for one, it has not. */
-function isUsualOrder(compare: Compare): boolean {
-  let isUsual = known.get(compare);
-  if (isUsual === undefined) {
-    const signs = [...' 0123456789abcdefghijklmnopqrstuvwxyz'];
-    const pairs = signs.flatMap((one) => signs.map((other) => `x${one}${other}`));
-    const cheap = inCheapOrder(pairs).map(({ text }) => text);
-    isUsual = cheap.every((text, at) => at === 0 || compare(cheap[at - 1] ?? '', text) <= 0);
-    known.set(compare, isUsual);
-  }
-  return isUsual;
+function allAsked(texts: readonly string[], compare: Compare): InOrder {
+  const textAt = (at: number): string => texts[at] ?? '';
+  const order = Int32Array.from(texts.keys()).sort((one, other) =>
+    compare(textAt(one), textAt(other)),
+  );
+  const isLike = (own: number, at: number): boolean =>
+    at > 0 && compare(textAt(order[at - 1] ?? 0), textAt(own)) === 0;
+  return { order, isLikeBefore: Uint8Array.from(order, (own, at) => Number(isLike(own, at))) };
 }

@@ -1,4 +1,4 @@
-import type { Compare } from '../order/text-order';
+import type { Compare } from '../order/letters';
 
 /** What of a value tells sections apart: all of it; the calendar part of a date; the first letter of a text. */
 export const sectionParts = ['day', 'week', 'month', 'year', 'letter'] as const;

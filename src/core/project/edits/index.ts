@@ -2,6 +2,10 @@
 
 import { paste } from '../pieces/paste';
 import { writeTemplate } from '../pieces/template-text';
+
+export type { ActionChange } from './actions';
+
+import { addAction, changeAction, removeAction, renameAction } from './actions';
 import { checkTextSizes, checkWidths } from './checked-at';
 import { addColour, changeColour, removeColour, renameColour } from './colours';
 import {
@@ -37,6 +41,7 @@ import {
   divide,
   filterBy,
   insertBetween,
+  selectRows,
   showInState,
   stand,
 } from './lists/standing';
@@ -108,6 +113,11 @@ export type { FieldPlace } from './types';
 export { freeFormatId, freePartId };
 
 export const edits = {
+  addAction,
+  changeAction,
+  renameAction,
+  removeAction,
+  selectRows,
   rename,
   limitParts,
   takeSet,

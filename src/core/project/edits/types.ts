@@ -9,6 +9,7 @@ import {
   type ScalarName,
   withComputedSettled,
 } from '../../values';
+import { renamedInActions } from '../acting/uses';
 import { editById, type ItemType, type Project, type Source, typesOf, withId } from '../project';
 import { renamedInFields, renamedInFormats, renamedInLists, renamedInRows } from '../uses';
 import type { Edit } from './edit';
@@ -52,7 +53,12 @@ export function renameField({ type: id, path }: FieldPlace, wish: string): Edit 
           ? editById(next.sources, source.id, (each) => renamedSource(each, lastOf(path), name))
           : next.sources;
       const lists = renamedInLists(project, types, path, name);
-      return ok({ ...next, sources, lists, ...(formats !== undefined && { formats }) });
+      const actions = renamedInActions(project, types, path, name);
+      return ok({
+        ...{ ...next, sources, lists },
+        ...(formats !== undefined && { formats }),
+        ...(actions !== undefined && { actions }),
+      });
     },
   };
 }

@@ -1,3 +1,4 @@
+import { actionShape } from '../../actions';
 import type { ProjectFont } from '../../fonts';
 import { isLocale } from '../../formats';
 import type { Follow, Key, Paging } from '../../items';
@@ -14,6 +15,7 @@ import {
   type Strips,
   type StripsAmong,
   sectionParts,
+  selectionModes,
 } from '../../lists';
 import { type Picture, pictureTypes } from '../../pictures';
 import {
@@ -218,6 +220,7 @@ const listOfItems: Shape<List> = record<List>({
   above: optional(id()),
   below: optional(id()),
   coversSafeAreas: optional(oneOf([true])),
+  selects: optional(oneOf(selectionModes)),
   states: optional(
     record<NonNullable<List['states']>>({
       loading: optional(idOrNull()),
@@ -288,6 +291,7 @@ export const projectShape: Shape<Project> = record<Project>({
   templates: list(templateShape, { tellsApart: 'id' }),
   sharedParts: optional(list(sharedPart, { tellsApart: 'id', max: 500 })),
   lists: list(listOfItems, { tellsApart: 'id' }),
+  actions: optional(list(actionShape, { tellsApart: 'id', max: 200 })),
   looks: optional(list(record<Look>({ id: id(), name: text() }), { tellsApart: 'id', max: 50 })),
   pictures: list(picture, { tellsApart: 'name' }),
   formats: optional(list(formatShape, { max: 500 })),

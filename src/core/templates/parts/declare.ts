@@ -1,4 +1,6 @@
 /** How kinds of part declare their properties. */
+
+import { type Gesture, gestures, idsPattern } from '../../actions';
 import {
   byKey,
   byKind,
@@ -320,6 +322,20 @@ export const language = (words: string): Property<string, false, false> => ({
   default: undefined,
   first: 'en',
   shape: textShape(35),
+});
+
+/** Actions that a gesture starts; undefined: none. */
+export const actions = (gesture: Gesture): Property<string, false, false> => ({
+  ...set,
+  kind: 'actions',
+  words: gestures[gesture].words,
+  max: gestures[gesture].maxActions,
+  isRare: true,
+  default: undefined,
+  first: '',
+  shape: textShape(900, {
+    pattern: [idsPattern, 'be ids of actions, with a space between'],
+  }),
 });
 
 /** A width ÷ a height. */

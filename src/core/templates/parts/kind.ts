@@ -1,6 +1,16 @@
 import type { Binding } from '../bound';
 import type { Property, Stored } from '../property';
-import { bindable, fraction, limit, optional, ownWord, rare, text, trait } from './declare';
+import {
+  actions,
+  bindable,
+  fraction,
+  limit,
+  optional,
+  ownWord,
+  rare,
+  text,
+  trait,
+} from './declare';
 import type { EntryValue } from './entry-value';
 import type { Padding, Size } from './size';
 
@@ -67,6 +77,7 @@ export const ofEveryPart = {
   unseen: rare(bindable(trait('unseen'))),
   leaves: rare(bindable(trait('leaves'))),
   name: optional(text('read aloud as')),
+  tap: actions('tap'),
 };
 
 /** A part of a kind, as the file has it. */

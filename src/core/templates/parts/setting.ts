@@ -1,3 +1,4 @@
+import { canNameActions } from '../../actions';
 import type { Bound } from '../bound';
 import { type Constant, isContent, type Property } from '../property';
 import { isName } from './declare';
@@ -82,6 +83,8 @@ function constantIn(written: string, declared: Property, namesOf: NamesOf): Cons
     case 'picture':
     case 'language':
       return written;
+    case 'actions':
+      return canNameActions(word, declared.max) ? word : undefined;
     case 'address':
     case 'list':
       return undefined;

@@ -1,4 +1,5 @@
 import {
+  actions,
   beginning,
   bindable,
   colour,
@@ -42,6 +43,10 @@ const properties = {
   leadsOn: ofRow(bindable(trait('leads on'))),
   mark: ofRow(optional(picture('mark'))),
   enabled: ofRow(enabled),
+  press: ofRow(actions('press')),
+  swipeStart: ofRow(actions('swipeStart')),
+  swipeEnd: ofRow(actions('swipeEnd')),
+  menu: ofRow(actions('menu')),
   pressed: ofRow(colour('while pressed', 'soft')),
   selected: ofRow(colour('if selected', 'soft')),
 };

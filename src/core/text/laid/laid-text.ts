@@ -36,7 +36,7 @@ export interface TextRoom {
   readonly width: number;
   /** Infinity stands for as many as the text takes. */
   readonly maxLines: number;
-  /** Lines that are seen whole: where one of more than one has none after it, the sign stands there. */
+  /** Lines that are seen whole: the sign that there is more stands at the last of them; none where there is none. */
   readonly wholeLines: number;
   /** What has no room on one line is cut off there, without a sign. */
   readonly isClipped: boolean;
@@ -77,9 +77,9 @@ export function layText(
     });
   }
   const shown = lines.slice(0, maxLines);
-  // A text that may take any number of lines goes on without a sign.
-  const signed = Number.isFinite(maxLines) ? Math.max(1, Math.min(maxLines, wholeLines)) : 1;
+  const signed = maxLines === 1 ? 1 : Math.min(maxLines, wholeLines);
   const last = shown[signed - 1];
+  // A text that may take any number of lines goes on without a sign.
   const isTooLong = Number.isFinite(maxLines) && lines.length > signed;
   const isTooWide = maxLines === 1 && !isClipped && widthOfPieces(last ?? []) > availablePx + unit;
   if (last !== undefined && (isTooLong || isTooWide))

@@ -20,6 +20,8 @@ export interface Piece {
   readonly words: string;
   readonly direction: TextDirection;
   readonly widthPx: number;
+  /** What of it stands apart: figures among letters that are joined do not, alone they would. */
+  readonly spaced: 'letters' | 'spaces' | 'nothing';
   readonly glyphs: readonly LaidGlyph[];
 }
 
@@ -149,21 +151,37 @@ function partOf(
   };
 }
 
+/** Letters that are written together with the one after them or before them (Unicode, Joining_Type). */
 const joined =
   /^[\p{Script=Arabic}\p{Script=Syriac}\p{Script=Mandaic}\p{Script=Nko}\p{Script=Mongolian}\p{Script=Hanifi_Rohingya}]$/u;
+/** Those of them that are not with the one after them: of type right-joining or non-joining, signs and digits. */
+const endsJoining =
+  /^[\u0621-\u0625\u0627\u0629\u062f-\u0632\u0648\u0671-\u0673\u0675-\u0677\u0688-\u0699\u06c0\u06c3-\u06cb\u06cd\u06cf\u06d2\u06d3\u06d5\u06ee\u06ef\u0710\u0715-\u0719\u071e\u0728\u072a\u072c\u072f\P{L}]$/u;
+const startsUnjoined = /^[\u0621\P{L}]$/u;
+const transparent = /\p{M}/u;
 const joiner = '\u200d';
 
+/** Half of a letter of South Asia's scripts that stood before what was cut off; alone it shows its sign. */
+const half = /^[\u094d\u09cd\u0a4d\u0acd\u0b4d\u0bcd\u0c4d\u0ccd\u0d4d\u0dca]$/u;
+
 /** The words of a piece: letters that were joined to what was cut off keep their shape. */
-function wordsOf(text: string, start: number, end: number): string {
-  const isJoinedAt = (at: number) =>
-    [text[at - 1], text[at]].every((char) => char !== undefined && joined.test(char));
-  const before = isJoinedAt(start) ? joiner : '';
-  const after = isJoinedAt(end) ? joiner : '';
-  return `${before}${text.slice(start, end)}${after}`;
+function wordsOf({ of: { text }, start, end }: LoosePiece): string {
+  const before = isJoinedAt(text, start) ? joiner : '';
+  const isCut = isJoinedAt(text, end) || (end < text.length && half.test(text[end - 1] ?? ''));
+  return `${before}${text.slice(start, end)}${isCut ? joiner : ''}`;
+}
+
+function isJoinedAt(text: string, at: number): boolean {
+  let last = at - 1;
+  while (transparent.test(text[last] ?? '')) last -= 1;
+  const [one, other] = [text[last] ?? '', text[at] ?? ''];
+  const areLetters = joined.test(one) && joined.test(other);
+  return areLetters && !endsJoining.test(one) && !startsUnjoined.test(other);
 }
 
 /** A piece with its glyphs in their places. */
-export function placedPiece({ of, start, end, run, level, glyphs }: LoosePiece): Piece {
+export function placedPiece(piece: LoosePiece): Piece {
+  const { run, level, glyphs } = piece;
   let xPx = 0;
   const placed = glyphs.map(({ slice, glyph, right, up, unitsPerEm, sizePx, advancePx }) => {
     const scale = sizePx / unitsPerEm;
@@ -172,5 +190,20 @@ export function placedPiece({ of, start, end, run, level, glyphs }: LoosePiece):
     return laid;
   });
   const direction = (level & 1) === 1 ? 'rtl' : 'ltr';
-  return { run, words: wordsOf(of.text, start, end), direction, widthPx: xPx, glyphs: placed };
+  return {
+    run,
+    words: wordsOf(piece),
+    direction,
+    widthPx: xPx,
+    spaced: spacedOf(piece),
+    glyphs: placed,
+  };
+}
+
+function spacedOf({ of: { text }, glyphs }: LoosePiece): Piece['spaced'] {
+  const spaced = glyphs.filter(({ spacingPx }) => spacingPx !== 0);
+  if (spaced.length === 0) return 'nothing';
+  return spaced.every(({ cluster }) => /[ \u00a0]/.test(text[cluster] ?? ''))
+    ? 'spaces'
+    : 'letters';
 }

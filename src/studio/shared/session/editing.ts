@@ -54,12 +54,13 @@ export function refused(what: string, why = whyNotNow()): boolean {
 export async function changeItems(
   source: string,
   what: string,
-  ask: () => Promise<number>,
+  ask: () => Promise<number | undefined>,
   edit: (revision: number) => Edit = (revision) => edits.itemsChanged(source, revision, what),
 ): Promise<boolean> {
   if (refused(what)) return false;
   const before = revisionOf(source);
   const revision = await ask();
+  if (revision === undefined) return !refused(what, 'Its item is gone.');
   const isSame = revisionOf(source) === before;
   if (!isSame) return !refused(what, 'The items changed in the same moment.');
   return make(edit(revision)) === undefined;

@@ -1,5 +1,6 @@
 import type { MouseEvent } from 'react';
 import { create } from 'zustand';
+import { forgetTold } from '../living/events';
 import {
   type BesideSettings,
   forgetProjectSettings,
@@ -13,7 +14,16 @@ import {
 const stationNames = ['data', 'templates', 'choices', 'list', 'hand-off'] as const;
 export type StationName = (typeof stationNames)[number];
 
-const panels = ['pictures', 'styles', 'colours', 'drafts', 'compare', 'text', 'picture'] as const;
+const panels = [
+  'pictures',
+  'styles',
+  'colours',
+  'drafts',
+  'compare',
+  'text',
+  'picture',
+  'actions',
+] as const;
 type Panel = (typeof panels)[number];
 
 /** What a list is made of, in the order in which it stands. */
@@ -114,7 +124,10 @@ window.addEventListener('popstate', readAddress);
 export function go(route: Route, how: 'push' | 'replace' = 'push'): void {
   const { route: before } = useRoute.getState();
   const isOther = before.page === 'project' && (route.page === 'start' || route.id !== before.id);
-  if (isOther) forgetProjectSettings();
+  if (isOther) {
+    forgetProjectSettings();
+    forgetTold();
+  }
   const address = addressOf(route);
   if (address !== location.pathname + location.search) {
     if (how === 'push') history.pushState(null, '', address);

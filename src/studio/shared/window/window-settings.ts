@@ -103,12 +103,23 @@ export interface WindowSettings {
   readonly state: ListState | undefined;
   /** What is typed in the filter box. */
   readonly filter: string;
+  /** Sections whose rows a reader has folded away, or shown again; by `sectionOf`. */
+  readonly toggled: readonly string[];
+  /** Presses are the app user's: rows do what they would do in the app. */
+  readonly lives: boolean;
 }
 
 const usual: Omit<WindowSettings, 'scheme'> = {
   ...{ device: narrowPhone, textSize: 1, direction: undefined, hasSafeAreas: false },
   ...{ density: 'usual', hands: undefined },
-  ...{ locale: undefined, look: undefined, state: undefined, filter: '' },
+  ...{
+    locale: undefined,
+    look: undefined,
+    state: undefined,
+    filter: '',
+    toggled: [],
+    lives: false,
+  },
 };
 
 export const useWindow = create<WindowSettings>()(() => ({ ...usual, scheme: 'light' }));
@@ -140,7 +151,7 @@ export const useBesideFrame = create<{ readonly frame: Frame | undefined }>()(()
 
 /** What of the windows is a project's own: another project begins without it. */
 export function forgetProjectSettings(): void {
-  const none = { locale: undefined, look: undefined, state: undefined, filter: '' };
+  const none = { locale: undefined, look: undefined, state: undefined, filter: '', toggled: [] };
   useWindow.setState(none);
   useBeside.setState({ ...none, list: undefined, set: undefined });
 }
@@ -175,6 +186,17 @@ const handsIn = (text: string | null): Hands | undefined =>
 const stateIn = (text: string | null): ListState | undefined =>
   listStates.find((state) => state === text);
 
+/** So many letters of folded sections go into an address: the latest. */
+const mostOfToggled = 2_000;
+
+const latestOf = (toggled: readonly string[]): readonly string[] => {
+  let room = mostOfToggled;
+  return toggled.toReversed().filter((section) => {
+    room -= section.length;
+    return room >= 0;
+  });
+};
+
 /** Puts the settings that are not the usual ones into an address. */
 export function writeWindows(query: URLSearchParams): void {
   const write = (name: string, value: string | undefined, usual?: string) => {
@@ -191,6 +213,8 @@ export function writeWindows(query: URLSearchParams): void {
   write('locale', first.locale);
   write('look', first.look);
   write('state', first.state);
+  for (const section of latestOf(first.toggled)) query.append('fold', section);
+  write('lives', first.lives ? 'yes' : undefined);
   const beside = useBeside.getState();
   if (!beside.isOpen) return;
   write('beside', slugOf(beside.device));
@@ -203,6 +227,8 @@ export function writeWindows(query: URLSearchParams): void {
   write('beside-locale', beside.locale);
   write('beside-look', beside.look);
   write('beside-state', beside.state);
+  for (const section of latestOf(beside.toggled)) query.append('beside-fold', section);
+  write('beside-lives', beside.lives ? 'yes' : undefined);
   write('beside-list', beside.list);
   write('beside-set', beside.set);
 }
@@ -221,6 +247,8 @@ export function readWindows(query: URLSearchParams): void {
     locale: read('locale'),
     look: read('look'),
     state: stateIn(query.get('state')),
+    toggled: query.getAll('fold').toReversed(),
+    lives: query.get('lives') === 'yes',
   });
   useBeside.setState({
     isOpen: query.has('beside'),
@@ -234,6 +262,8 @@ export function readWindows(query: URLSearchParams): void {
     locale: read('beside-locale'),
     look: read('beside-look'),
     state: stateIn(query.get('beside-state')),
+    toggled: query.getAll('beside-fold').toReversed(),
+    lives: query.get('beside-lives') === 'yes',
     list: read('beside-list'),
     set: read('beside-set'),
   });

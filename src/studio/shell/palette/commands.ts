@@ -1,6 +1,8 @@
 import { type Arrangement, asKind } from '../../../core/lists';
 import { edits } from '../../../core/project';
 import { saveAsFile } from '../../shared/keeping/save-file';
+import { arrive } from '../../shared/opening/arrivals';
+import { standInAddress } from '../../shared/opening/stand-in';
 import { handItem } from '../../shared/session/at-hand';
 import { currentNow } from '../../shared/session/current';
 import { make, stepBack, stepForward } from '../../shared/session/editing';
@@ -71,6 +73,12 @@ export const commands: readonly Command[] = [
     needsProject: true,
     fits: ['hand-off'],
     run: () => void saveAsFile(),
+  },
+  {
+    name: 'Bring items of the stand-in service',
+    needsProject: false,
+    fits: ['data'],
+    run: () => void arrive({ address: standInAddress() }),
   },
   ...stations.map(({ name, words }, index) => ({
     name: `Go to ${words}`,

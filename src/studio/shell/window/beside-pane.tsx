@@ -1,6 +1,7 @@
 import X from 'lucide-react/icons/x';
 import { useEffect, useRef } from 'react';
 import { directionOf } from '../../../core/base';
+import { toggledWith } from '../../../core/lists';
 import { ownSet, type Source, withId } from '../../../core/project';
 import type { Frame } from '../../../engine';
 import type { ListView } from '../../../render';
@@ -11,6 +12,7 @@ import { engine, onBeside, useProject, useSession, withLines } from '../../share
 import { besideId, roomOf, useBeside, useBesideFrame } from '../../shared/window/window-settings';
 import { DeviceFrame, DeviceMenus } from './device-frame';
 import { FilterBox } from './filter-box';
+import { LivesButton } from './lives-button';
 import { LookBar } from './look-bar';
 import { NoRows, Rows } from './rows';
 import { windows } from './scroll-along';
@@ -72,6 +74,7 @@ export function BesidePane() {
             }))}
           />
         )}
+        <LivesButton of=" beside" lives={settings.lives} onChange={setBeside} />
         <SetMenu source={shownList && withId(project.sources, shownList.source)} />
         <button
           type="button"
@@ -110,7 +113,11 @@ export function BesidePane() {
             locale={locale}
             list={view}
             onResized={askAnew}
-            onFrame={take}
+            onFold={(section) =>
+              setBeside({ toggled: toggledWith(frame.list ?? '', section, settings.toggled) })
+            }
+            lives={settings.lives}
+            selects={shownList?.selects}
             filter={shownList?.filter === undefined ? '' : settings.filter}
           />
         ) : (
@@ -150,22 +157,23 @@ const take = (frame: Frame) =>
   useBesideFrame.setState((before) => ({ frame: withLines(frame, before.frame) }));
 
 function askAnew(): void {
-  const { locale: chosen, list, set, look, state, filter } = useBeside.getState();
+  const { locale: chosen, list, set, look, state, filter, toggled } = useBeside.getState();
   const locale = localeShown(useSession.getState().history?.project, chosen);
   const wanted = windows.second?.wanted() ?? firstRange;
-  void engine().showBeside(besideId, { locale, list, set, look, state, filter }, wanted).then(take);
+  const settings = { locale, list, set, look, state, filter, toggled };
+  void engine().showBeside(besideId, settings, wanted).then(take);
 }
 
 /** Asks for the view as it is set; what comes of edits is told by the engine itself. */
 function useFrames(): void {
-  const { locale, list, set, look, state, filter } = useBeside();
+  const { locale, list, set, look, state, filter, toggled } = useBeside();
   const id = useSession((session) => session.id);
   const hasItems = useSession((session) => session.view !== undefined);
   // biome-ignore lint/correctness/useExhaustiveDependencies: another project is another view
   useEffect(() => {
     if (!hasItems) return;
     askAnew();
-  }, [locale, list, set, look, state, filter, id, hasItems]);
+  }, [locale, list, set, look, state, filter, toggled, id, hasItems]);
   useEffect(() => onBeside(take), []);
   useEffect(
     () => () => {

@@ -136,7 +136,7 @@ export function DeviceFrame(props: FrameProps) {
           <div
             dir={direction}
             data-hands={handsOf(settings)}
-            className={`scheme-${scheme} flex min-h-0 flex-1 shrink-0 flex-col overflow-hidden rounded-t-[18px] border border-b-0 border-ash`}
+            className={`scheme-${scheme} relative flex min-h-0 flex-1 shrink-0 flex-col overflow-hidden rounded-t-[18px] border border-b-0 border-ash`}
             style={style}
           >
             <h2 className="truncate border-b border-(--row-rule) px-4 py-3 text-lg leading-6 font-semibold [font-family:var(--row-face)]">

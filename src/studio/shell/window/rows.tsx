@@ -1,8 +1,15 @@
 import { type RefObject, useEffect, useRef, useState } from 'react';
 import type { TextDirection } from '../../../core/base';
-import { filterWords, haveOwnHeights, type ListState } from '../../../core/lists';
+import {
+  filterWords,
+  haveOwnHeights,
+  type ListState,
+  type SelectionMode,
+} from '../../../core/lists';
 import type { Frame } from '../../../engine';
 import { ListView, type PoolReadout } from '../../../render';
+import { actingIn } from '../../shared/living/acting';
+import { useTold } from '../../shared/living/events';
 import { handItem, handKey } from '../../shared/session/at-hand';
 import { go, useRoute } from '../../shared/session/route';
 import { engine, useProject } from '../../shared/session/session';
@@ -34,8 +41,11 @@ export interface RowsProps {
   readonly filter: string;
   /** The box is of another width: asks for the frame anew. */
   readonly onResized: () => void;
-  /** A section was folded, or shown again. */
-  readonly onFrame: (frame: Frame) => void;
+  /** Rows do what they would do in the app. */
+  readonly lives: boolean;
+  readonly selects: SelectionMode | undefined;
+  /** A section is to be folded, or shown again: its key. */
+  readonly onFold: (section: string) => void;
 }
 
 /** The rows of a frame, pooled, with what practitioners ask of a pool beneath. */
@@ -53,16 +63,30 @@ export function Rows({
   entry,
   list,
   onResized,
-  onFrame,
+  onFold,
+  lives,
+  selects,
   filter,
 }: RowsProps) {
   const host = useRef<HTMLElement>(null);
   const [readout, setReadout] = useState<PoolReadout>();
   const project = useProject();
   const pictures = usePictures(project?.pictures, scheme);
-  const settings = { pictures, frame, textSize, density, safeBelow, direction };
+  const settings = {
+    pictures,
+    frame,
+    textSize,
+    density,
+    safeBelow,
+    direction,
+    scheme,
+    lives,
+    selects,
+  };
   const latest = useRef(settings);
   latest.current = settings;
+  const latestFold = useRef(onFold);
+  latestFold.current = onFold;
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: `list` is where it is kept
   useEffect(() => {
@@ -70,6 +94,11 @@ export function Rows({
     const made = new ListView(host.current, {
       entries: (version, places) => engine().entries(version, places, view),
       pictures: (name) => latest.current.pictures(name),
+      acting: actingIn(() => ({
+        ...latest.current,
+        view,
+        templateOf: ({ entry }) => latest.current.frame.plans[entry.plan]?.template,
+      })),
       pressed: (pressed, part) => {
         if (pressed.item === undefined) return;
         const { frame: shown } = latest.current;
@@ -80,11 +109,7 @@ export function Rows({
           if (part !== undefined && template !== undefined) selectPart(template, part);
         });
       },
-      folded: ({ key }) => {
-        void engine()
-          .toggleSection(key, made.wanted(), view)
-          .then((next) => next && onFrame(next));
-      },
+      folded: ({ key }) => latestFold.current(key),
       textSize: () => latest.current.textSize,
       density: () => latest.current.density,
       safeBelow: () => latest.current.safeBelow,
@@ -116,6 +141,10 @@ export function Rows({
   // biome-ignore lint/correctness/useExhaustiveDependencies: other pictures and places want the same rows bound again
   useEffect(() => list.current?.show(frame), [frame, pictures, direction, safeBelow]);
 
+  const chosen = useTold((told) => told.chosen);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: `list` is where it is kept
+  useEffect(() => list.current?.choose(chosen), [chosen]);
+
   // biome-ignore lint/correctness/useExhaustiveDependencies: `list` is where it is kept
   useEffect(() => list.current?.find(filterWords(filter)), [filter]);
 
@@ -133,6 +162,7 @@ export function Rows({
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard
         tabIndex={0}
         aria-label={label}
+        data-lives={lives || undefined}
         className="h-full min-h-0 flex-1"
       />
       <p

@@ -1,9 +1,11 @@
 import Columns2 from 'lucide-react/icons/columns-2';
-import { useEffect, useRef } from 'react';
+import { Suspense, useEffect, useRef } from 'react';
 import { directionOf } from '../../../core/base';
+import { toggledWith } from '../../../core/lists';
 import { lookShown } from '../../../core/project';
 import type { ListView } from '../../../render';
 import { MenuButton } from '../../shared/controls/controls';
+import { onDemand } from '../../shared/controls/on-demand';
 import { useCurrent } from '../../shared/session/current';
 import { useLocale } from '../../shared/session/locale';
 import { goWithin, setBeside, setWindow } from '../../shared/session/route';
@@ -16,12 +18,16 @@ import {
   wantedRange,
 } from '../../shared/session/session';
 import { roomOf, useBeside, useWindow } from '../../shared/window/window-settings';
+import { Announced, DestinationPage } from './destination-page';
 import { DeviceFrame, DeviceMenus } from './device-frame';
 import { FilterBox } from './filter-box';
+import { LivesButton } from './lives-button';
 import { LocaleMenu } from './locale-menu';
 import { LookBar } from './look-bar';
 import { NoRows, Rows, type RowsProps } from './rows';
 import { windows } from './scroll-along';
+
+const EventsPanel = onDemand(() => import('./events-panel'));
 
 /** The real list on all items, in a frame as large as the device. */
 export function WindowPane() {
@@ -51,6 +57,7 @@ export function WindowPane() {
           <Columns2 size={14} aria-hidden="true" />
           <span className="sr-only">Beside</span>
         </button>
+        <LivesButton lives={settings.lives} onChange={setWindow} />
       </div>
       <LookBar look={settings.look} state={settings.state} onChange={setWindow}>
         {lists.length > 1 && (
@@ -73,12 +80,21 @@ export function WindowPane() {
         onChange={setWindow}
       >
         <FilterBox list={list} typed={settings.filter} onType={(filter) => setWindow({ filter })} />
+        <DestinationPage />
+        <Announced />
         <FirstRows
           {...{ scheme, textSize, direction, locale }}
           {...roomOf(settings)}
+          lives={settings.lives}
+          selects={list?.selects}
           filter={list?.filter === undefined ? '' : settings.filter}
         />
       </DeviceFrame>
+      {settings.lives && (
+        <Suspense fallback={null}>
+          <EventsPanel />
+        </Suspense>
+      )}
     </div>
   );
 }
@@ -87,12 +103,20 @@ export function WindowPane() {
 function FirstRows(
   settings: Pick<
     RowsProps,
-    'scheme' | 'textSize' | 'density' | 'safeBelow' | 'direction' | 'locale' | 'filter'
+    | 'scheme'
+    | 'textSize'
+    | 'density'
+    | 'safeBelow'
+    | 'direction'
+    | 'locale'
+    | 'filter'
+    | 'lives'
+    | 'selects'
   >,
 ) {
   const view = useSession((session) => session.view);
   const atHand = useSession((session) => session.atHand);
-  const state = useWindow((settings) => settings.state);
+  const { state, toggled } = useWindow();
   const shown = useRef<ListView>(undefined);
   useEffect(() => {
     windows.first = shown.current;
@@ -109,7 +133,7 @@ function FirstRows(
       entry={atHand?.entry ?? -1}
       list={shown}
       onResized={lookAgain}
-      onFrame={showFrame}
+      onFold={(section) => setWindow({ toggled: toggledWith(view.list ?? '', section, toggled) })}
     />
   );
 }
@@ -151,15 +175,16 @@ function useShownLook(): void {
 function useShownPart(): void {
   const state = useWindow((settings) => settings.state);
   const filter = useWindow((settings) => settings.filter);
+  const toggled = useWindow((settings) => settings.toggled);
   const id = useSession((session) => session.id);
   const isRead = useSession(({ view, reading }) => view !== undefined && reading === undefined);
-  const isPart = state !== undefined || filter !== '';
+  const isPart = state !== undefined || filter !== '' || toggled.length > 0;
   const wasPart = useRef(false);
   // biome-ignore lint/correctness/useExhaustiveDependencies: another project is shown anew
   useEffect(() => {
     // All of it is what a list shows by itself.
     if (!isRead || (!isPart && !wasPart.current)) return;
     wasPart.current = isPart;
-    void engine().showPart({ state, filter }, wantedRange()).then(showFrame);
-  }, [state, filter, id, isRead]);
+    void engine().showPart({ state, filter, toggled }, wantedRange()).then(showFrame);
+  }, [state, filter, toggled, id, isRead]);
 }

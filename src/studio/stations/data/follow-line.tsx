@@ -3,16 +3,18 @@ import type { Follow } from '../../../core/items';
 import type { Source } from '../../../core/project';
 import { Button } from '../../shared/controls/controls';
 import { isAddress } from '../../shared/opening/arrivals';
+import { isStandIn } from '../../shared/opening/stand-in';
 import { followSource, pauseSource } from '../../shared/session/following';
 import { type Followed, useSession } from '../../shared/session/session';
 import { Fetching } from './fetching';
+import { StandInLine } from './stand-in-line';
 
 /** An address: how it is asked, what came of it so far, what is wrong. */
 export function FollowLine({ source }: { readonly source: Source }) {
   const followed = useSession((session) => ownValue(session.followed, source.id));
   const { file, follow } = source.from;
   if (!isAddress(file)) return null;
-  return (
+  const line = (
     <section
       aria-label="How the address is asked"
       className="flex items-center gap-1.5 border-b border-rule bg-paper px-3 py-1 text-sm"
@@ -36,6 +38,14 @@ export function FollowLine({ source }: { readonly source: Source }) {
         ))}
       <Fetching source={source} />
     </section>
+  );
+  return isStandIn(file) ? (
+    <>
+      {line}
+      <StandInLine source={source} />
+    </>
+  ) : (
+    line
   );
 }
 

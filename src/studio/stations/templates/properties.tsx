@@ -14,6 +14,7 @@ import type { Selection } from './selection';
 import { WithinShared } from './shared/within-shared';
 
 const SharedInputs = onDemand(() => import('./shared/shared-inputs'));
+const Does = onDemand(() => import('./does/does'));
 const AddLine = onDemand(() => import('./add-line'));
 
 /** What the selected part shows, and what it looks like: a field for each property of its kind. */
@@ -30,7 +31,9 @@ export function Properties({ selection }: { readonly selection: Selection }) {
     isContent(property) || name === shows;
   // What several show is each one's own.
   const content = parts.length > 1 ? [] : declared.filter(isShow);
-  const looks = declared.filter((each) => !isShow(each) && each[1].kind !== 'shared');
+  const looks = declared.filter(
+    (each) => !isShow(each) && each[1].kind !== 'shared' && each[1].kind !== 'actions',
+  );
   const isShown = ([name, property]: (typeof looks)[number]) =>
     !property.isRare || propertyOf(part, name) !== undefined;
   const isUnset = ([name, property]: (typeof content)[number]) =>
@@ -83,6 +86,9 @@ export function Properties({ selection }: { readonly selection: Selection }) {
           </Suspense>
         </section>
       </div>
+      <Suspense fallback={null}>
+        <Does selection={selection} />
+      </Suspense>
     </div>
   );
 }

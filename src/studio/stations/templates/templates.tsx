@@ -24,6 +24,7 @@ import { TraceLine } from './trace-line';
 import { ValuesList } from './values-list';
 
 const DraftsScreen = onDemand(() => import('./several/drafts-screen'));
+const ActionsScreen = onDemand(() => import('./does/actions-screen'));
 const TextPanel = onDemand(() => import('./text/text-panel'));
 const CompareScreen = onDemand(() => import('./several/compare-screen'));
 
@@ -66,6 +67,12 @@ export default function Templates() {
       return (
         <Screen selection={selection}>
           <PictureScreen selection={selection} key={selection.template.id} />
+        </Screen>
+      );
+    case 'actions':
+      return (
+        <Screen selection={selection}>
+          <ActionsScreen project={selection.project} />
         </Screen>
       );
     default:
@@ -216,6 +223,12 @@ function Toolbar({ selection }: { readonly selection: Selection }) {
           onPress={() => goWithin({ panel: isOfStyles ? undefined : 'styles' })}
         >
           Styles
+        </Button>
+        <Button
+          isPressed={panel === 'actions'}
+          onPress={() => goWithin({ panel: panel === 'actions' ? undefined : 'actions' })}
+        >
+          Actions
         </Button>
       </span>
     </div>

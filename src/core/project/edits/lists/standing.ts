@@ -1,5 +1,13 @@
 import { failed, ok, type Result } from '../../../base';
-import type { Inserts, List, ListFilter, ListState, SectionsOf, Separators } from '../../../lists';
+import type {
+  Inserts,
+  List,
+  ListFilter,
+  ListState,
+  SectionsOf,
+  SelectionMode,
+  Separators,
+} from '../../../lists';
 import { type Project, withId } from '../../project';
 import type { Edit } from '../edit';
 import { editList } from './edit-list';
@@ -53,6 +61,14 @@ export function coverSafeAreas(list: string, covers: boolean): Edit {
   const name = covers ? 'Cover safe areas' : 'Keep safe areas clear';
   return editList(name, list, ({ coversSafeAreas: _, arrangement, ...own }) =>
     ok({ ...own, ...(covers && { coversSafeAreas: true }), arrangement }),
+  );
+}
+
+/** How many rows may be selected; undefined: none. */
+export function selectRows(list: string, mode: SelectionMode | undefined): Edit {
+  const name = mode === undefined ? 'Select no rows' : `Select rows: ${mode}`;
+  return editList(name, list, ({ selects: _, arrangement, ...own }) =>
+    ok({ ...own, ...(mode !== undefined && { selects: mode }), arrangement }),
   );
 }
 

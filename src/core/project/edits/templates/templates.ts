@@ -1,3 +1,4 @@
+import { canNameActions } from '../../../actions';
 import { freeId, ownValue } from '../../../base';
 import {
   addRun,
@@ -90,8 +91,12 @@ function declaredIn(part: Part, property: string): Property | undefined {
     : declaredInput(input, undefined);
 }
 
-const canBe = (declared: Property, value: Constant | Bound | undefined): boolean =>
-  isBound(value) ? declared.isBindable : value !== undefined || !declared.isRequired;
+function canBe(declared: Property, value: Constant | Bound | undefined): boolean {
+  if (isBound(value)) return declared.isBindable;
+  if (declared.kind === 'actions' && typeof value === 'string')
+    return canNameActions(value, declared.max);
+  return value !== undefined || !declared.isRequired;
+}
 
 /** Puts a new part where it lands. The part's id is made free first: see `freePartId`. */
 export function insert(template: string, landing: Landing, part: StandingPart): Edit {

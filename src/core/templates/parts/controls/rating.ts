@@ -1,5 +1,5 @@
 import { isBound } from '../../bound';
-import { amount, bindable, colour, px, whole, word } from '../declare';
+import { actions, amount, bindable, colour, px, whole, word } from '../declare';
 import { type DraftedKind, ofEveryPart, type PartOf } from '../kind';
 
 const properties = {
@@ -10,6 +10,7 @@ const properties = {
   size: px('size', 14, 100),
   tint: bindable(colour('tint', 'weld', 'weld')),
   track: colour('track', 'rule', 'rule'),
+  change: actions('change'),
   ...ofEveryPart,
 };
 

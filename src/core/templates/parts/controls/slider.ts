@@ -1,5 +1,5 @@
 import { isBound } from '../../bound';
-import { amount, bindable, colour, enabled, rare, size } from '../declare';
+import { actions, amount, bindable, colour, enabled, rare, size } from '../declare';
 import { type DraftedKind, ofEveryPart, type PartOf } from '../kind';
 
 const properties = {
@@ -11,6 +11,7 @@ const properties = {
   enabled,
   tint: bindable(colour('tint', 'woad', 'woad')),
   track: colour('track', 'rule', 'rule'),
+  change: actions('change'),
   ...ofEveryPart,
 };
 

@@ -1,5 +1,15 @@
 import { isBound } from '../../bound';
-import { amount, bindable, colour, enabled, optional, rare, style, text } from '../declare';
+import {
+  actions,
+  amount,
+  bindable,
+  colour,
+  enabled,
+  optional,
+  rare,
+  style,
+  text,
+} from '../declare';
 import { type DraftedKind, ofEveryPart, type PartOf } from '../kind';
 
 const properties = {
@@ -11,6 +21,7 @@ const properties = {
   style: rare(bindable(style('style', 'value'))),
   enabled,
   tint: bindable(colour('tint', 'woad', 'woad')),
+  change: actions('change'),
   ...ofEveryPart,
 };
 

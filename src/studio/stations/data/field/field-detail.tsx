@@ -222,6 +222,7 @@ function Uses({ uses }: { readonly uses: readonly FieldUse[] }) {
           if (use.kind === 'filter') goWithin({ station: 'list', piece: 'filter' });
           if (use.kind === 'sections') goWithin({ station: 'list', piece: 'heading' });
           if (use.kind === 'choice') goWithin({ station: 'choices' });
+          if (use.kind === 'action') goWithin({ station: 'templates', panel: 'actions' });
           if (use.kind === 'computed') goWithin({ field: use.name }, 'replace');
         },
       }))}
@@ -231,6 +232,7 @@ function Uses({ uses }: { readonly uses: readonly FieldUse[] }) {
 
 function inWords(use: FieldUse, at: number): string {
   if (use.kind === 'computed') return `${at + 1}. computed, ${use.name}: ${use.expr}`;
+  if (use.kind === 'action') return `${at + 1}. the action ${use.action}`;
   if (use.kind === 'choice') return `${at + 1}. choice ${use.at + 1}: ${use.when}`;
   if (use.kind === 'order') return `${at + 1}. the order of ${use.list}: ${use.by}`;
   if (use.kind === 'filter') return `${at + 1}. the filter box of ${use.list}`;

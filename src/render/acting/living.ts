@@ -1,0 +1,307 @@
+import type { Gesture } from '../../core/actions';
+import type { PartPlan, RowPlan } from '../../core/lists';
+import { knownId } from '../../core/templates';
+import type { PressedEntry } from '../presses';
+import {
+  type ActingPorts,
+  actionsOf,
+  type GesturePlace,
+  hasMenu,
+  menuPlaces,
+  tapped,
+} from './acts';
+import { changedBy, isControl, type PressedAt } from './changes';
+import { ActionMenu } from './menu';
+import {
+  holdMs,
+  idle,
+  type Offers,
+  type PointerInput,
+  type Recognized,
+  type Recognizing,
+  recognize,
+  type Side,
+} from './recognizer';
+import { actionPx, Swipe } from './swipe';
+
+interface ListPorts {
+  entryAt(target: Element): PressedEntry | undefined;
+  planOf(pressed: PressedEntry): RowPlan | undefined;
+  /** The row after the one at a place, or before it, with the focus. */
+  focusFrom(index: number, by: 1 | -1): void;
+}
+
+/** What a pointer is on. */
+interface On {
+  readonly pressed: PressedEntry;
+  readonly plan: RowPlan;
+  readonly row: HTMLElement;
+  readonly target: Element;
+  /** Of the pointer in the page; undefined: keys. */
+  readonly x: number | undefined;
+}
+
+const gestureOfSide: Readonly<Record<Side, Gesture>> = { start: 'swipeStart', end: 'swipeEnd' };
+
+/** Gestures on the rows of a list, by touch, mouse, pen and keys, where the list lives. */
+export class Living {
+  private state: Recognizing = idle;
+  private on: On | undefined;
+  private holdTimer: ReturnType<typeof setTimeout> | undefined;
+  private readonly swipe = new Swipe();
+  private readonly menu: ActionMenu;
+  private readonly stopped = new AbortController();
+
+  constructor(
+    private readonly host: HTMLElement,
+    private readonly list: ListPorts,
+    private readonly ports: ActingPorts,
+  ) {
+    this.menu = new ActionMenu(host);
+    const { signal } = this.stopped;
+    host.addEventListener('pointerdown', this.onDown, { signal });
+    host.addEventListener('pointermove', this.onMove, { signal });
+    host.addEventListener('pointerup', this.onUp, { signal });
+    host.addEventListener('pointercancel', () => this.take({ kind: 'cancel' }), { signal });
+    host.addEventListener('scroll', this.onScroll, { signal, passive: true });
+    // Before who presses rows to look at them.
+    host.addEventListener('click', this.onClick, { signal, capture: true });
+    host.addEventListener('contextmenu', this.onContextMenu, { signal });
+    // A picture or a link that is dragged off would end every gesture on it.
+    host.addEventListener('dragstart', this.onDragStart, { signal });
+    host.addEventListener('keydown', this.onKey, { signal });
+  }
+
+  stop(): void {
+    this.leave();
+    this.stopped.abort();
+  }
+
+  /** A row that keys are in: what in it can be pressed is reached by Tab. */
+  enter(row: HTMLElement, plan: RowPlan): void {
+    row.tabIndex = -1;
+    for (const part of row.querySelectorAll<HTMLElement>('[data-part]'))
+      if (part !== row && tapped(part, plan).id === part.dataset['part']) part.tabIndex = 0;
+  }
+
+  /** Other rows are drawn: none of them carries what another was in the midst of. */
+  leave(): void {
+    clearTimeout(this.holdTimer);
+    this.swipe.close();
+    this.menu.close();
+  }
+
+  private readonly onDown = (event: PointerEvent): void => {
+    const on = this.onAt(event.target, event.clientX);
+    if (!this.ports.isLiving()) return;
+    if (event.button !== 0) {
+      this.state = idle;
+      return;
+    }
+    if (event.target instanceof Node && this.swipe.has(event.target)) return;
+    if (on === undefined || this.swipe.movedPx(on.row) === 0) this.swipe.close();
+    this.on = on;
+    if (on === undefined) return;
+    const { x, y } = this.placeOf(event);
+    this.take({ kind: 'down', x, y, at: event.timeStamp, offers: this.offersOf(on) });
+    clearTimeout(this.holdTimer);
+    this.holdTimer = setTimeout(() => this.take({ kind: 'hold' }), holdMs);
+  };
+
+  private readonly onMove = (event: PointerEvent): void => {
+    if (this.state.is !== 'down' && this.state.is !== 'sliding') return;
+    this.take({ kind: 'move', ...this.placeOf(event), at: event.timeStamp });
+    if (this.state.is === 'sliding') this.host.setPointerCapture(event.pointerId);
+  };
+
+  private readonly onUp = (event: PointerEvent): void => {
+    clearTimeout(this.holdTimer);
+    this.take({ kind: 'up', ...this.placeOf(event), at: event.timeStamp });
+  };
+
+  private readonly onScroll = (): void => {
+    this.take({ kind: 'scroll' });
+    this.leave();
+  };
+
+  private readonly onClick = (event: MouseEvent): void => {
+    const on = this.onAt(event.target, event.clientX);
+    // What is no row's, such as its menu, has its own.
+    if (!this.ports.isLiving() || on === undefined) return;
+    if (event.detail === 0) this.on = on;
+    if (on.pressed.entry.isFolded !== undefined) return;
+    event.stopPropagation();
+    // What leads elsewhere is the app's to follow.
+    event.preventDefault();
+    this.take({ kind: 'click', isByPointer: event.detail !== 0 });
+  };
+
+  private readonly onDragStart = (event: DragEvent): void => {
+    if (this.ports.isLiving()) event.preventDefault();
+  };
+
+  private readonly onContextMenu = (event: MouseEvent): void => {
+    const on = this.onAt(event.target);
+    if (!this.ports.isLiving() || on === undefined) return;
+    event.preventDefault();
+    // A finger that stays asks for it, too: then the long press has done its own.
+    if (this.state.is === 'spent' || this.state.is === 'down') return;
+    this.openMenu(on, { x: event.clientX, y: event.clientY });
+  };
+
+  private readonly onKey = (event: KeyboardEvent): void => {
+    const { key, shiftKey, target } = event;
+    if (!this.ports.isLiving() || !(target instanceof HTMLElement)) return;
+    const on = this.onAt(target);
+    if (key === 'ArrowDown' || key === 'ArrowUp') {
+      event.preventDefault();
+      this.list.focusFrom(on?.pressed.index ?? -1, key === 'ArrowDown' ? 1 : -1);
+    }
+    if (on === undefined || on.pressed.entry.isFolded !== undefined) return;
+    if (key === 'ContextMenu' || (key === 'F10' && shiftKey)) {
+      event.preventDefault();
+      const { left, bottom } = on.row.getBoundingClientRect();
+      this.openMenu(on, { x: left + 12, y: bottom - 8 });
+    } else if (key === 'Enter' || key === ' ') {
+      event.preventDefault();
+      this.on = on;
+      this.found({ kind: 'tap' });
+    } else if (key === 'ArrowLeft' || key === 'ArrowRight') {
+      const part = tapped(target, on.plan);
+      if (!isControl(part)) return;
+      event.preventDefault();
+      this.change(on, part, { by: (key === 'ArrowRight') !== this.isRtl ? 1 : -1 });
+    }
+  };
+
+  private take(input: PointerInput): void {
+    const { next, found } = recognize(this.state, input);
+    this.state = next;
+    if (found !== undefined) this.found(found);
+  }
+
+  private found(found: Recognized): void {
+    const { on } = this;
+    if (on === undefined) return;
+    switch (found.kind) {
+      case 'tap':
+        this.tap(on);
+        break;
+      case 'press':
+        this.press(on);
+        break;
+      case 'slide':
+        this.slide(on, found.px);
+        break;
+      case 'open': {
+        const px = this.offersOf(on).roomPx[found.side];
+        this.swipe.open(on.row, found.side === 'start' ? px : -px, this.isRtl);
+        break;
+      }
+      case 'full': {
+        this.swipe.close();
+        const gesture = gestureOfSide[found.side];
+        const [first] = actionsOf(on.plan.row, gesture);
+        if (first !== undefined) this.ports.act(this.place(on, gesture), first);
+        break;
+      }
+      case 'close':
+        this.swipe.close();
+    }
+  }
+
+  private tap(on: On): void {
+    const part = tapped(on.target, on.plan);
+    if (isControl(part)) this.change(on, part, { share: this.shareOf(on, part) });
+    else this.ports.act(this.place(on, 'tap', part.id));
+  }
+
+  private change(on: On, part: PartPlan, at: PressedAt): void {
+    const value = changedBy(part, { plan: on.plan, entry: on.pressed.entry }, at);
+    if (value !== undefined) this.ports.change(this.place(on, 'change', part.id), value);
+  }
+
+  /** Where in a control the pointer is; one that is pressed by a key is so in its middle. */
+  private shareOf({ target, x }: On, { id }: PartPlan): number {
+    const control = target.closest(`[data-part="${CSS.escape(id)}"]`);
+    if (control === null || x === undefined) return 0.5;
+    const { left, width } = control.getBoundingClientRect();
+    const share = width === 0 ? 0.5 : Math.max(0, Math.min(1, (x - left) / width));
+    return this.isRtl ? 1 - share : share;
+  }
+
+  /** A row without an action for it opens its menu: who has no other way to it finds it so. */
+  private press(on: On): void {
+    if (actionsOf(on.plan.row, 'press').length > 0) {
+      this.ports.act(this.place(on, 'press'));
+      return;
+    }
+    const { left, top } = on.row.getBoundingClientRect();
+    this.openMenu(on, { x: left + 24, y: top + 24 });
+  }
+
+  private slide(on: On, px: number): void {
+    const before = this.swipe.movedPx(on.row);
+    this.swipe.move(on.row, px, this.isRtl);
+    if (before === 0 || before > 0 !== px > 0) this.offerSide(on);
+  }
+
+  private offerSide(on: On): void {
+    const place = this.place(on, gestureOfSide[this.swipe.openSide]);
+    void this.ports.offered(place).then((offered) =>
+      this.swipe.offer(on.row, offered, ({ id }) => {
+        this.swipe.close();
+        this.ports.act(place, id);
+      }),
+    );
+  }
+
+  private openMenu(on: On, at: { readonly x: number; readonly y: number }): void {
+    if (!hasMenu(on.plan)) return;
+    const places = menuPlaces(on.pressed.entry, on.plan);
+    void Promise.all(
+      places.map(async (place) =>
+        (await this.ports.offered(place)).map((action) => ({ place, action })),
+      ),
+    ).then((offered) => {
+      const byId = new Map(offered.flat().map((each) => [each.action.id, each]));
+      const actions = [...byId.values()].map(({ action }) => action);
+      this.menu.open(at, actions, ({ id }) => {
+        const own = byId.get(id);
+        if (own !== undefined) this.ports.act(own.place, id);
+      });
+    });
+  }
+
+  private place({ pressed, plan }: On, gesture: Gesture, part = plan.row.id): GesturePlace {
+    return { entry: pressed.entry, part: knownId(part), gesture };
+  }
+
+  private onAt(target: EventTarget | null, x?: number): On | undefined {
+    if (!(target instanceof Element)) return undefined;
+    const row = target.closest<HTMLElement>('.yc-row');
+    const pressed = this.list.entryAt(target);
+    const plan = pressed && this.list.planOf(pressed);
+    return row === null || pressed === undefined || plan === undefined
+      ? undefined
+      : { pressed, plan, row, target, x };
+  }
+
+  private offersOf({ plan, row }: On): Offers {
+    const room = (side: Side) => actionPx * actionsOf(plan.row, gestureOfSide[side]).length;
+    return {
+      hasPress: hasMenu(plan),
+      roomPx: { start: room('start'), end: room('end') },
+      widthPx: row.offsetWidth,
+      movedPx: this.swipe.movedPx(row),
+    };
+  }
+
+  private get isRtl(): boolean {
+    return getComputedStyle(this.host).direction === 'rtl';
+  }
+
+  private placeOf({ clientX, clientY }: PointerEvent) {
+    return { x: this.isRtl ? -clientX : clientX, y: clientY };
+  }
+}

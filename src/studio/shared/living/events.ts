@@ -1,0 +1,61 @@
+import { create } from 'zustand';
+import type { Gesture } from '../../../core/actions';
+import type { Json } from '../../../core/base';
+
+/** Something that the app was told, or would have been. */
+export interface ListEvent {
+  readonly number: number;
+  /** ISO 8601, with milliseconds. */
+  readonly at: string;
+  readonly gesture: Gesture | 'selection';
+  readonly name: string;
+  /** Key of the row. */
+  readonly key: string;
+  readonly payload: Json | undefined;
+  readonly payloadType: string;
+  /** What the window did, in words. */
+  readonly did: string;
+  /** The same of the same row, a moment before. */
+  readonly isTwice: boolean;
+}
+
+/** What a destination was handed. */
+export interface Page {
+  readonly to: string;
+  readonly event: ListEvent;
+}
+
+interface Told {
+  readonly events: readonly ListEvent[];
+  readonly isPaused: boolean;
+  /** The page that stands over the rows; undefined: none. */
+  readonly page: Page | undefined;
+  /** Keys of the rows that are selected. */
+  readonly chosen: ReadonlySet<string>;
+}
+
+const nothing: Told = { events: [], isPaused: false, page: undefined, chosen: new Set() };
+
+export const useTold = create<Told>()(() => nothing);
+
+/** Another project, or another list: it has told nothing yet. */
+export const forgetTold = (): void => useTold.setState(nothing);
+
+/** So many are kept: the latest. */
+const maxEvents = 500;
+const momentMs = 400;
+let last = 0;
+
+/** Adds an event, unless it is paused. */
+export function tell(event: Omit<ListEvent, 'number' | 'at' | 'isTwice'>): ListEvent {
+  const { events, isPaused } = useTold.getState();
+  last += 1;
+  const at = new Date();
+  const isTwice = events.some(
+    ({ name, key, at: before }) =>
+      name === event.name && key === event.key && at.getTime() - Date.parse(before) < momentMs,
+  );
+  const told = { ...event, number: last, at: at.toISOString(), isTwice };
+  if (!isPaused) useTold.setState({ events: [told, ...events].slice(0, maxEvents) });
+  return told;
+}

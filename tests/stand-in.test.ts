@@ -1,0 +1,118 @@
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { Readable } from 'node:stream';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { ok } from '../src/core/base';
+import { applyFeed, type Item, itemsAfter } from '../src/core/items';
+import { Followers } from '../src/engine/imports/followers';
+import { GET as events } from '../src/pages/api/stand-in/events';
+import { GET as items } from '../src/pages/api/stand-in/items';
+
+const routes: Readonly<Record<string, typeof items>> = {
+  '/api/stand-in/items': items,
+  '/api/stand-in/events': events,
+};
+let server: Server;
+let origin = '';
+
+beforeAll(async () => {
+  server = createServer(async (incoming, outgoing) => {
+    const address = new URL(incoming.url ?? '/', origin);
+    const cut = new AbortController();
+    outgoing.on('close', () => cut.abort());
+    const headers = new Headers();
+    const heard = incoming.headers['last-event-id'];
+    if (typeof heard === 'string') headers.set('last-event-id', heard);
+    const request = new Request(address, { headers, signal: cut.signal });
+    const route = routes[address.pathname];
+    // Only what is asked of a context is there.
+    const answer = await route?.({ request } as Parameters<typeof items>[0]);
+    outgoing.writeHead(answer?.status ?? 404, Object.fromEntries(answer?.headers ?? []));
+    if (answer?.body == null) outgoing.end();
+    else Readable.fromWeb(answer.body as Parameters<typeof Readable.fromWeb>[0]).pipe(outgoing);
+  });
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  const { port } = server.address() as AddressInfo;
+  origin = `http://127.0.0.1:${port}`;
+});
+
+afterAll(() => server.closeAllConnections());
+
+const asked = async (path: string) => {
+  const answer = await fetch(`${origin}/api/stand-in/${path}`);
+  return { answer, body: await answer.json() };
+};
+
+describe('the stand-in service', () => {
+  test('gives all items, or page after page, in any order, each once', async () => {
+    const { body: all } = await asked('items?seed=4&count=25&after=10');
+    expect(all.items).toEqual(itemsAfter({ seed: 4, count: 25 }, 10));
+    for (const order of ['kept', 'shuffled']) {
+      const found: Item[] = [];
+      let page: string | null = `items?seed=4&count=25&after=10&limit=7&pages=next&order=${order}`;
+      while (page !== null) {
+        const { body }: { body: { items: Item[]; next: string | null } } = await asked(page);
+        found.push(...body.items);
+        page = body.next === null ? null : (body.next.split('/').at(-1) ?? null);
+      }
+      const byKey = (one: Item, other: Item) => (String(one['id']) < String(other['id']) ? -1 : 1);
+      expect([...found].sort(byKey)).toEqual([...all.items].sort(byKey));
+    }
+    const { answer } = await asked('items?count=3&limit=2&pages=link');
+    expect(answer.headers.get('link')).toBe(
+      '</api/stand-in/items?count=3&limit=2&pages=link&offset=2>; rel="next"',
+    );
+  });
+
+  test('fails as it is asked to, and says what it can’t be asked', async () => {
+    expect((await asked('items?fail=100')).answer.status).toBe(503);
+    for (const wrong of ['count=999999', 'latency=-1', 'pages=all', 'seed=x', 'every=1'])
+      expect((await asked(`items?${wrong}`)).answer.status).toBe(400);
+    expect((await asked('items?count=2&__proto__=1&constructor=2')).body.items).toHaveLength(2);
+  });
+});
+
+test('who follows a service that fails, is late and is cut off has all that happened, each once: 200 times', async () => {
+  const runs = Array.from({ length: 200 }, (_, seed) => seed);
+  const states = new Map(
+    runs.map((seed) => [String(seed), { items: itemsAfter({ seed, count: 12 }, 0), heard: 0 }]),
+  );
+  const enough = 8;
+  let isDone = () => {};
+  const done = new Promise<void>((resolve) => {
+    isDone = resolve;
+  });
+  const followers = new Followers({
+    ask: async () => ok(nothingCame),
+    take(source, came) {
+      const state = states.get(source);
+      if (state === undefined) throw new Error('nobody follows that');
+      const now = state.items;
+      const positionOf = (key: string) => now.findIndex(({ id }) => id === key);
+      state.items = applyFeed(now, { key: 'id', positionOf }, came).next.items;
+      state.heard += came.length;
+      if ([...states.values()].every(({ heard }) => heard >= enough)) isDone();
+      return ok(nothingCame);
+    },
+    tell: () => {},
+  });
+  followers.follow(
+    runs.map((seed) => ({
+      source: String(seed),
+      follow: {
+        events: `${origin}/api/stand-in/events?seed=${seed}&count=12&every=40&fail=30&drop=3&latency=${50 * (seed % 5)}`,
+      },
+    })),
+  );
+  await done;
+  followers.follow([]);
+  for (const seed of runs) {
+    const state = states.get(String(seed));
+    expect(state?.items).toEqual(itemsAfter({ seed, count: 12 }, state?.heard ?? -1));
+  }
+}, 300_000);
+
+const nothingCame = {
+  ...{ addedCount: 0, changedCount: 0, removedCount: 0 },
+  ...{ isChanged: false, found: [] },
+};
