@@ -1,4 +1,4 @@
-import { atOnce, inTurns, type Turns } from '../core/base';
+import { atOnce, failed, inTurns, type Result, type Turns } from '../core/base';
 import { followsTime, type Item, type Succession } from '../core/items';
 import type { Entry, Space } from '../core/lists';
 import { type FindItem, itemsIdOf, ownSet, type Project, withId } from '../core/project';
@@ -8,15 +8,19 @@ import { holdsWords, type ItemStore, SourceStore, Titles } from './items';
 import { CompiledTemplates } from './project';
 import type { ItemAtHand, PartTask, Scene } from './scene';
 import {
+  answerTo,
   type ChoiceAsked,
   type ChoiceTable,
   type EntryRange,
   type Frame,
   type GestureAnswer,
   type GestureTask,
+  type MoveTask,
+  movedTo,
   type PartFacts,
   type PartShown,
   type RowMeasures,
+  type RowMoved,
   type Survey,
   type Tried,
   View,
@@ -165,12 +169,14 @@ export class Engine implements Scene, World {
 
   /** What a gesture raises, allowed or not. */
   answerTo(task: GestureTask, view?: string): GestureAnswer {
-    return (
-      (view === undefined ? this.main : this.beside.get(view))?.answerTo(task) ?? {
-        at: undefined,
-        raised: [],
-      }
-    );
+    const own = view === undefined ? this.main : this.beside.get(view);
+    return own === undefined ? { at: undefined, raised: [] } : answerTo(own.acting, task);
+  }
+
+  /** What becomes of an item whose row is let go somewhere else; why nothing does, if so. */
+  moveTo(task: MoveTask, view?: string): Result<RowMoved, string> {
+    const own = view === undefined ? this.main : this.beside.get(view);
+    return own === undefined ? failed('the window is closed') : movedTo(own.acting, task);
   }
 
   /** Where the item with a key stands; -1: nowhere. */

@@ -42,8 +42,10 @@ import type {
   GestureAnswer,
   GestureTask,
   ItemPlace,
+  MoveTask,
   PartFacts,
   PartShown,
+  RowMoved,
   Survey,
   Tried,
   ViewSettings,
@@ -103,6 +105,8 @@ export interface EngineProtocol {
   entryOfKey(key: string, view?: string): Promise<number>;
   /** What a gesture raises in a view, allowed or not. */
   answerTo(task: GestureTask, view?: string): Promise<GestureAnswer>;
+  /** What becomes of an item whose row is let go somewhere else in a view; why nothing does, if so. */
+  moveTo(task: MoveTask, view?: string): Promise<Result<RowMoved, string>>;
   /** Entries of items with a template of one's choice, whatever the list would choose. */
   tryTemplate(template: string, items: readonly number[]): Promise<Tried | undefined>;
   tryDrafts(type: string): Promise<readonly TriedDraft[]>;

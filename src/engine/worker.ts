@@ -208,6 +208,10 @@ const protocol: EngineProtocol &
     return engine.answerTo(task, view);
   },
 
+  async moveTo(task, view) {
+    return engine.moveTo(task, view);
+  },
+
   async entryOfKey(key, view) {
     return engine.entryOfKey(key, view);
   },

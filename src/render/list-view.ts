@@ -2,6 +2,7 @@ import type { Lines } from '../core/layout';
 import { type DrawnLines, type LineRange, lineAfter, placesIn, type Sequence } from '../core/lists';
 import { Living } from './acting';
 import { Entries } from './entries';
+import { LivingRows, maxBetweenRows } from './living-rows';
 import type { Pictures } from './parts';
 import type { ListViewPorts, PoolReadout, Shown, Wanted } from './ports';
 import { type PressedEntry, Presses } from './presses';
@@ -90,22 +91,18 @@ export class ListView {
       },
     });
     host.addEventListener('scroll', this.onScroll, { passive: true });
+    const living = new LivingRows({
+      ...{ host, sizer: this.sizer, entries: ports.entries, reveal: (at) => this.reveal(at) },
+      ...{ allRows: () => this.allRows(), entry: (at) => this.cache.get(at) },
+      ...{ shown: () => this.shown, living: () => this.living },
+      first: () => this.lines.firstOf(this.lines.at(this.scroller.offset)),
+    });
     this.presses = new Presses(host, {
-      entryAt: (target) => this.entryAt(target),
+      entryAt: (target) => living.entryAt(target),
       pressed: (entry, part) => this.ports.pressed(entry, part),
       fold: (pressed) => this.fold(pressed),
     });
-    this.living =
-      ports.acting &&
-      new Living(
-        host,
-        {
-          entryAt: (target) => this.entryAt(target),
-          planOf: ({ entry }) => this.shown?.plans[entry.plan],
-          focusFrom: (index, by) => this.focusFrom(index, by),
-        },
-        ports.acting,
-      );
+    this.living = ports.acting && new Living(host, living, ports.acting);
     this.measure();
     this.resized = new ResizeObserver(() => {
       const before = this.widthPx;
@@ -162,6 +159,7 @@ export class ListView {
     this.rows.follow(before, this.placesInList(range));
     this.strips.follow(strips, range);
     this.draw();
+    this.living?.drawn();
     this.restLater();
   }
 
@@ -241,23 +239,6 @@ export class ListView {
   choose(keys: ReadonlySet<string>): void {
     this.drawing.chosen = keys;
     for (const rows of this.allRows()) rows.markAll();
-  }
-
-  /** Gives the focus to the next row after a place, or before it; from -1: to the first in sight. */
-  private focusFrom(index: number, by: 1 | -1): void {
-    const first = this.lines.firstOf(this.lines.at(this.scroller.offset));
-    const begin = index < 0 ? first : index + by;
-    for (let at = begin; Math.abs(at - begin) < maxBetweenRows; at += by) {
-      const entry = this.cache.get(at);
-      if (entry?.kind !== 'row' || this.lines.of(at) < 0) continue;
-      this.reveal(at);
-      const row = [...this.allRows()].map((rows) => rows.elementOf(at)).find(Boolean);
-      if (row === undefined || this.shown === undefined) return;
-      const plan = this.shown.plans[entry.plan];
-      if (plan !== undefined) this.living?.enter(row, plan);
-      row.focus({ preventScroll: true });
-      return;
-    }
   }
 
   /** Marks the words of a filter in all rows. */
@@ -351,15 +332,6 @@ export class ListView {
   private tellScrolled(): void {
     this.isUntold = this.top() === undefined;
     if (!this.isUntold) this.ports.scrolled?.();
-  }
-
-  private entryAt(target: Element): PressedEntry | undefined {
-    for (const rows of this.allRows()) {
-      const index = rows.at(target);
-      const entry = this.cache.get(index);
-      if (entry !== undefined) return { index, entry };
-    }
-    return undefined;
   }
 
   /** The heading stays where it is seen while its rows go or come. */
@@ -478,6 +450,3 @@ function entriesIn(lines: Lines, { first, last }: LineRange): number {
   for (let line = first; line <= last; line += 1) count += Math.max(1, lines.columnsOf(line));
   return count;
 }
-
-/** So many headings, inserts and separators may stand between two rows at most. */
-const maxBetweenRows = 50;

@@ -1,8 +1,9 @@
 import AxeBuilder from '@axe-core/playwright';
-import type { CDPSession, Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { atOnce } from '../../src/core/base';
 import { infer } from '../../src/core/items';
 import { type Edit, edits, makeProject, writeProject } from '../../src/core/project';
+import { type Finger, pointer, touch } from './fingers';
 import { dropFile, expect, saved, test } from './support';
 
 const skeins = Array.from({ length: 60 }, (_, at) => ({
@@ -73,43 +74,6 @@ const row = (page: Page, words: string) =>
 const log = (page: Page) => page.getByRole('log', { name: 'Events told' });
 /** Names of the events, the latest first. */
 const told = (page: Page) => log(page).locator('summary b').allTextContents();
-
-interface Finger {
-  down(x: number, y: number): Promise<void>;
-  move(x: number, y: number): Promise<void>;
-  up(): Promise<void>;
-}
-
-const touch = (session: CDPSession): Finger => {
-  const send = (
-    type: 'touchStart' | 'touchMove' | 'touchEnd',
-    points: { x: number; y: number }[],
-  ) => session.send('Input.dispatchTouchEvent', { type, touchPoints: points });
-  return {
-    down: async (x, y) => void (await send('touchStart', [{ x, y }])),
-    move: async (x, y) => void (await send('touchMove', [{ x, y }])),
-    up: async () => void (await send('touchEnd', [])),
-  };
-};
-
-const pointer = (session: CDPSession, pointerType: 'mouse' | 'pen'): Finger => {
-  let at = { x: 0, y: 0 };
-  const send = (type: 'mousePressed' | 'mouseMoved' | 'mouseReleased', buttons: number) =>
-    session.send('Input.dispatchMouseEvent', {
-      ...{ type, ...at, pointerType, button: 'left', buttons, clickCount: 1 },
-    });
-  return {
-    async down(x, y) {
-      at = { x, y };
-      await send('mousePressed', 1);
-    },
-    async move(x, y) {
-      at = { x, y };
-      await send('mouseMoved', 1);
-    },
-    up: async () => void (await send('mouseReleased', 0)),
-  };
-};
 
 async function swipe(page: Page, finger: Finger, words: string, by: number): Promise<void> {
   const box = await row(page, words).boundingBox();
@@ -239,6 +203,7 @@ test('rows that are selected stay so by their keys, and an open swipe is no othe
   page,
 }) => {
   await page.getByRole('link', { name: 'List' }).click();
+  await page.getByRole('button', { name: /^reader/ }).click();
   await page.getByRole('button', { name: 'several' }).click();
   await row(page, 'Wool 01').getByText('Wool 01').click();
   await page.getByRole('button', { name: 'Back' }).click();

@@ -42,6 +42,8 @@ export {
   type Chosen,
   type Inserts,
   type List,
+  type ListHabit,
+  listHabits,
   listSources,
   type SectionsOf,
   type SelectionMode,

@@ -136,14 +136,26 @@ export interface List {
   readonly filter?: ListFilter;
   /** How many rows a reader may select; none: no row is. */
   readonly selects?: SelectionMode;
+  /** A reader moves its rows: the items stand in another order then. */
+  readonly reorders?: true;
+  /** Pulled down at its top, its items are asked for once more. */
+  readonly refreshes?: true;
+  /** Rows move to where changed items put them; otherwise they are there at once. */
+  readonly animates?: true;
+  /** What comes above the rows that are looked at waits for a press. */
+  readonly holdsNew?: true;
   readonly arrangement: Arrangement;
 }
 
-/** Ids of the sources whose items a list shows, in the order in which they come; each once, whatever a file says. */
+/** What a list lets a reader do, and how it takes changes of its items. */
+export const listHabits = ['reorders', 'refreshes', 'animates', 'holdsNew'] as const;
+export type ListHabit = (typeof listHabits)[number];
+
 /** For a moment, as a row that leads on does; one until another is; as many as one likes. */
 export const selectionModes = ['moment', 'single', 'several'] as const;
 export type SelectionMode = (typeof selectionModes)[number];
 
+/** Ids of the sources whose items a list shows, in the order in which they come; each once, whatever a file says. */
 export const listSources = ({ source, more }: Pick<List, 'source' | 'more'>): readonly string[] =>
   more === undefined ? [source] : [...new Set([source, ...more])];
 

@@ -25,6 +25,7 @@ import { ownSet, type Project, type Source, typesOf, withId } from '../../core/p
 import { type Decoding, fieldAtPath, type ValueType } from '../../core/values';
 import type { Engine } from '../engine';
 import {
+  changeAt,
   changedItems,
   type ItemChange,
   type OneChange,
@@ -185,18 +186,11 @@ export class EngineData {
     const project = this.projectNow();
     const own = withId(project.sources, source);
     if (own === undefined) return undefined;
-    const position = this.engine
-      .held(source)
-      .set(set)
-      .positionOf(key, project, own, this.engine.now);
-    if (position < 0) return undefined;
-    return this.change(
-      source,
-      set,
-      change.kind === 'remove'
-        ? { kind: 'remove', positions: [position] }
-        : { ...change, position },
-    );
+    const items = this.engine.held(source).set(set);
+    const positionOf = (each: string) => items.positionOf(each, project, own, this.engine.now);
+    const position = positionOf(key);
+    const changed = position < 0 ? undefined : changeAt(position, change, positionOf);
+    return changed && this.change(source, set, changed);
   }
 
   /** Makes items like those that are there and puts them into a set. */

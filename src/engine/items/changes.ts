@@ -15,6 +15,8 @@ export type ItemChange =
   | { readonly kind: 'empty' }
   | { readonly kind: 'several'; readonly changes: readonly ItemChange[] }
   | { readonly kind: 'remove'; readonly positions: readonly number[] }
+  /** To a position among all others. */
+  | { readonly kind: 'move'; readonly position: number; readonly to: number }
   | {
       readonly kind: 'block';
       /** The positions from the first row of the block on; past them, items are added. */
@@ -31,7 +33,41 @@ export type BlockColumn = { readonly path: readonly string[]; readonly field: Fi
 /** What becomes of one item. */
 export type OneChange =
   | { readonly kind: 'remove' }
-  | Omit<Extract<ItemChange, { readonly kind: 'value' }>, 'position'>;
+  | OneValue
+  | {
+      readonly kind: 'move';
+      /** Next to which item; undefined: it stays where it is. */
+      readonly beside: Beside | undefined;
+      /** What it is given there. */
+      readonly value: OneValue | undefined;
+    };
+
+type OneValue = Omit<Extract<ItemChange, { readonly kind: 'value' }>, 'position'>;
+
+export interface Beside {
+  /** Of the item that it goes to. */
+  readonly key: string;
+  readonly side: 'before' | 'after';
+}
+
+/** The same for an item at a position; undefined: what it goes to is gone. */
+export function changeAt(
+  position: number,
+  change: OneChange,
+  positionOf: (key: string) => number,
+): ItemChange | undefined {
+  if (change.kind === 'remove') return { kind: 'remove', positions: [position] };
+  if (change.kind === 'value') return { ...change, position };
+  const { beside, value } = change;
+  const given: readonly ItemChange[] = value === undefined ? [] : [{ ...value, position }];
+  if (beside === undefined) return { kind: 'several', changes: given };
+  const other = positionOf(beside.key);
+  if (other < 0) return undefined;
+  const isPast = other > position ? 1 : 0;
+  const to = other - isPast + (beside.side === 'after' ? 1 : 0);
+  const moved: ItemChange = { kind: 'move', position, to: other === position ? position : to };
+  return { kind: 'several', changes: [...given, moved] };
+}
 
 export function changedItems(items: readonly Item[], change: ItemChange): Succession {
   const next = new Successor(items);
@@ -58,6 +94,9 @@ function applyTo(next: Successor, change: ItemChange): void {
       break;
     case 'remove':
       next.remove(new Set(change.positions));
+      break;
+    case 'move':
+      next.move(change.position, change.to);
       break;
     case 'block':
       putBlock(next, change);

@@ -4,7 +4,9 @@
  */
 
 export {
+  type Beside,
   type BlockColumn,
+  changeAt,
   changedItems,
   type ItemChange,
   type OneChange,

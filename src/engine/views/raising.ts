@@ -1,5 +1,6 @@
 import { type Action, actionsNamed, type Gesture } from '../../core/actions';
 import type { Json } from '../../core/base';
+import type { SectionTable } from '../../core/lists';
 import {
   type ActionReady,
   actionWithId,
@@ -44,6 +45,8 @@ export interface GestureAnswer {
 export interface Acting {
   readonly world: World;
   readonly of: ShownList;
+  /** Undefined: the list has no sections. */
+  readonly table: SectionTable | undefined;
   contextOf(item: number): RowContext;
 }
 

@@ -37,7 +37,7 @@ import { missingPayloads } from './missing-payloads';
 import { missingPictures } from './missing-pictures';
 import { oddBindings } from './odd-bindings';
 import { Once } from './once';
-import { type Acting, answerTo, type GestureAnswer, type GestureTask } from './raising';
+import type { Acting } from './raising';
 import { ItemFilter } from './sequence/item-filter';
 import { ItemOrder } from './sequence/item-order';
 import { ItemSections } from './sequence/item-sections';
@@ -381,13 +381,10 @@ export class View {
     return yield* this.measured.findings(this.rowValues(), at);
   }
 
-  answerTo(task: GestureTask): GestureAnswer {
-    return answerTo(this.acting, task);
-  }
-
-  private get acting(): Acting {
-    const { world, of } = this;
-    return { world, of, contextOf: (item) => this.contextOf(item) };
+  /** What of it gestures act on. */
+  get acting(): Acting {
+    const { world, of, shown } = this;
+    return { world, of, table: shown.table, contextOf: (item) => this.contextOf(item) };
   }
 
   entryOfKey(key: string): number {

@@ -4,6 +4,7 @@ import type { Entry, PartPlan, RowPlan } from '../../core/lists';
 import { knownId } from '../../core/templates';
 import type { DrawnPicture } from '../parts';
 import { type ControlValue, isControl } from './changes';
+import type { DropPlace } from './gaps';
 
 /** A gesture on a part of an entry. */
 export interface GesturePlace {
@@ -31,6 +32,12 @@ export interface ActingPorts {
   act(place: GesturePlace, action?: string): void;
   /** A control was changed. */
   change(place: GesturePlace, value: ControlValue): void;
+  /** A row was let go somewhere else. */
+  move(entry: Entry, to: DropPlace): void;
+  /** Whether rows may be moved. */
+  reorders(): boolean;
+  /** Tells those who don't see it. */
+  say(words: string): void;
   /** Where gestures act; otherwise rows are pressed to be looked at. */
   isLiving(): boolean;
 }

@@ -5,4 +5,5 @@
 
 export type { ActingPorts, GesturePlace, Offered } from './acts';
 export type { ControlValue } from './changes';
-export { Living } from './living';
+export type { DropPlace } from './gaps';
+export { Living, type LivingList } from './living';

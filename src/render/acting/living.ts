@@ -11,6 +11,7 @@ import {
   tapped,
 } from './acts';
 import { changedBy, isControl, type PressedAt } from './changes';
+import { Lift, type LiftList } from './lift';
 import { ActionMenu } from './menu';
 import {
   holdMs,
@@ -24,7 +25,10 @@ import {
 } from './recognizer';
 import { actionPx, Swipe } from './swipe';
 
-interface ListPorts {
+/** The list that rows live in. */
+export interface LivingList {
+  /** What a row is carried over. */
+  readonly lift: Omit<LiftList, 'say'>;
   entryAt(target: Element): PressedEntry | undefined;
   planOf(pressed: PressedEntry): RowPlan | undefined;
   /** The row after the one at a place, or before it, with the focus. */
@@ -41,23 +45,34 @@ interface On {
   readonly x: number | undefined;
 }
 
+const liftKeys: ReadonlySet<string> = new Set([
+  ...['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight', 'PageUp', 'PageDown', 'Home', 'End'],
+]);
+
+const isGoing = ({ is }: Recognizing): boolean =>
+  is === 'down' || is === 'sliding' || is === 'lifted';
+
 const gestureOfSide: Readonly<Record<Side, Gesture>> = { start: 'swipeStart', end: 'swipeEnd' };
 
 /** Gestures on the rows of a list, by touch, mouse, pen and keys, where the list lives. */
 export class Living {
   private state: Recognizing = idle;
   private on: On | undefined;
+  /** Where the pointer went down, in the page. */
+  private from = { x: 0, y: 0 };
   private holdTimer: ReturnType<typeof setTimeout> | undefined;
   private readonly swipe = new Swipe();
+  private readonly lift: Lift;
   private readonly menu: ActionMenu;
   private readonly stopped = new AbortController();
 
   constructor(
     private readonly host: HTMLElement,
-    private readonly list: ListPorts,
+    private readonly list: LivingList,
     private readonly ports: ActingPorts,
   ) {
     this.menu = new ActionMenu(host);
+    this.lift = new Lift({ ...list.lift, say: (words) => ports.say(words) });
     const { signal } = this.stopped;
     host.addEventListener('pointerdown', this.onDown, { signal });
     host.addEventListener('pointermove', this.onMove, { signal });
@@ -70,6 +85,7 @@ export class Living {
     // A picture or a link that is dragged off would end every gesture on it.
     host.addEventListener('dragstart', this.onDragStart, { signal });
     host.addEventListener('keydown', this.onKey, { signal });
+    host.addEventListener('focusout', () => this.isByKey && this.putBack(), { signal });
   }
 
   stop(): void {
@@ -82,6 +98,13 @@ export class Living {
     row.tabIndex = -1;
     for (const part of row.querySelectorAll<HTMLElement>('[data-part]'))
       if (part !== row && tapped(part, plan).id === part.dataset['part']) part.tabIndex = 0;
+  }
+
+  /** A row that is taken up keeps its element for as long as it is of the same item. */
+  drawn(): void {
+    const { row } = this.lift;
+    const entry = row && this.list.entryAt(row)?.entry;
+    if (row !== undefined && entry?.key !== this.on?.pressed.entry.key) this.putBack();
   }
 
   /** Other rows are drawn: none of them carries what another was in the midst of. */
@@ -101,17 +124,21 @@ export class Living {
     if (event.target instanceof Node && this.swipe.has(event.target)) return;
     if (on === undefined || this.swipe.movedPx(on.row) === 0) this.swipe.close();
     this.on = on;
+    this.from = { x: event.clientX, y: event.clientY };
     if (on === undefined) return;
     const { x, y } = this.placeOf(event);
-    this.take({ kind: 'down', x, y, at: event.timeStamp, offers: this.offersOf(on) });
+    const offers = this.offersOf(on, event.pointerType);
+    this.take({ kind: 'down', x, y, at: event.timeStamp, offers });
+    if (offers.isLifted !== 'no') this.holdScroll();
     clearTimeout(this.holdTimer);
     this.holdTimer = setTimeout(() => this.take({ kind: 'hold' }), holdMs);
   };
 
   private readonly onMove = (event: PointerEvent): void => {
-    if (this.state.is !== 'down' && this.state.is !== 'sliding') return;
+    if (!isGoing(this.state)) return;
     this.take({ kind: 'move', ...this.placeOf(event), at: event.timeStamp });
-    if (this.state.is === 'sliding') this.host.setPointerCapture(event.pointerId);
+    if (isGoing(this.state) && this.state.is !== 'down')
+      this.host.setPointerCapture(event.pointerId);
   };
 
   private readonly onUp = (event: PointerEvent): void => {
@@ -121,7 +148,7 @@ export class Living {
 
   private readonly onScroll = (): void => {
     this.take({ kind: 'scroll' });
-    this.leave();
+    if (this.lift.row === undefined) this.leave();
   };
 
   private readonly onClick = (event: MouseEvent): void => {
@@ -145,7 +172,7 @@ export class Living {
     if (!this.ports.isLiving() || on === undefined) return;
     event.preventDefault();
     // A finger that stays asks for it, too: then the long press has done its own.
-    if (this.state.is === 'spent' || this.state.is === 'down') return;
+    if (this.state.is === 'spent' || isGoing(this.state)) return;
     this.openMenu(on, { x: event.clientX, y: event.clientY });
   };
 
@@ -153,6 +180,7 @@ export class Living {
     const { key, shiftKey, target } = event;
     if (!this.ports.isLiving() || !(target instanceof HTMLElement)) return;
     const on = this.onAt(target);
+    if (this.liftByKey(event, on)) return;
     if (key === 'ArrowDown' || key === 'ArrowUp') {
       event.preventDefault();
       this.list.focusFrom(on?.pressed.index ?? -1, key === 'ArrowDown' ? 1 : -1);
@@ -207,7 +235,66 @@ export class Living {
       }
       case 'close':
         this.swipe.close();
+        break;
+      case 'lift':
+        void this.lift.take(on.row, { at: on.pressed.index, key: on.pressed.entry.key }, this.from);
+        break;
+      case 'carry':
+        this.lift.carry({ x: this.isRtl ? -found.x : found.x, y: found.y });
+        break;
+      case 'drop':
+        this.drop(on);
+        break;
+      case 'putBack':
+        this.putBack();
     }
+  }
+
+  /** Whether a key was about a row that is taken up, or takes it up. */
+  private liftByKey(event: KeyboardEvent, on: On | undefined): boolean {
+    const { key } = event;
+    const isRow = on !== undefined && event.target === on.row && on.pressed.entry.kind === 'row';
+    if (!this.isByKey) {
+      if (key !== ' ' || !isRow || !this.ports.reorders()) return false;
+      this.on = on;
+      void this.lift.take(on.row, { at: on.pressed.index, key: on.pressed.entry.key });
+    } else if (key === 'Escape') this.putBack();
+    else if ((key === ' ' || key === 'Enter') && this.on !== undefined) this.drop(this.on);
+    else if (liftKeys.has(key)) void this.lift.step(key);
+    else return false;
+    event.preventDefault();
+    event.stopPropagation();
+    return true;
+  }
+
+  /** It is taken up, and no pointer has it. */
+  private get isByKey(): boolean {
+    return this.lift.row !== undefined && this.state.is !== 'lifted';
+  }
+
+  private drop({ pressed }: On): void {
+    void this.lift.drop().then((dropped) => {
+      if (dropped === undefined) this.ports.say(`${pressed.entry.key} stays where it was`);
+      else this.ports.move(pressed.entry, dropped.to);
+    });
+  }
+
+  private putBack(): void {
+    if (this.lift.row === undefined) return;
+    this.lift.putBack();
+    this.ports.say(`${this.on?.pressed.entry.key} stays where it was`);
+  }
+
+  /** While a finger has a row, it scrolls nothing: that has to be said of each of its moves. */
+  private holdScroll(): void {
+    const ended = new AbortController();
+    const { signal } = ended;
+    const hold = (event: TouchEvent) => {
+      if (this.state.is === 'lifted') event.preventDefault();
+    };
+    this.host.addEventListener('touchmove', hold, { signal, passive: false });
+    for (const end of ['touchend', 'touchcancel', 'pointerup', 'pointercancel'] as const)
+      window.addEventListener(end, () => ended.abort(), { signal });
   }
 
   private tap(on: On): void {
@@ -232,6 +319,7 @@ export class Living {
 
   /** A row without an action for it opens its menu: who has no other way to it finds it so. */
   private press(on: On): void {
+    this.lift.putBack();
     if (actionsOf(on.plan.row, 'press').length > 0) {
       this.ports.act(this.place(on, 'press'));
       return;
@@ -287,10 +375,12 @@ export class Living {
       : { pressed, plan, row, target, x };
   }
 
-  private offersOf({ plan, row }: On): Offers {
+  private offersOf({ plan, row, pressed }: On, pointerType = ''): Offers {
+    const canBeLifted = pressed.entry.kind === 'row' && this.ports.reorders();
     const room = (side: Side) => actionPx * actionsOf(plan.row, gestureOfSide[side]).length;
     return {
       hasPress: hasMenu(plan),
+      isLifted: canBeLifted ? (pointerType === 'mouse' ? 'dragged' : 'held') : 'no',
       roomPx: { start: room('start'), end: room('end') },
       widthPx: row.offsetWidth,
       movedPx: this.swipe.movedPx(row),

@@ -2,7 +2,13 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { idle, type Offers, type PointerInput, type Recognized, recognize } from './recognizer';
 
-const both: Offers = { hasPress: true, roomPx: { start: 80, end: 160 }, widthPx: 360, movedPx: 0 };
+const both: Offers = {
+  hasPress: true,
+  isLifted: 'no',
+  roomPx: { start: 80, end: 160 },
+  widthPx: 360,
+  movedPx: 0,
+};
 
 function all(inputs: readonly PointerInput[]): readonly Recognized[] {
   let state = idle;
@@ -62,12 +68,38 @@ describe('a pointer on a row', () => {
     expect(kinds([down(none), to(160), up(160), click])).toEqual([]);
   });
 
+  test('that stays on a row that can be moved takes it up; let go elsewhere it is dropped', () => {
+    const moved = { ...both, isLifted: 'held' as const };
+    const hold: PointerInput = { kind: 'hold' };
+    expect(kinds([down(moved), hold, to(100, 90), { kind: 'scroll' }, up(100), click])).toEqual([
+      ...['lift', 'carry', 'drop'],
+    ]);
+    expect(kinds([down(moved), hold, up(100), click])).toEqual(['lift', 'press']);
+    expect(kinds([down(moved), hold, to(100, 90), { kind: 'cancel' }])).toEqual([
+      ...['lift', 'carry', 'putBack'],
+    ]);
+    expect(kinds([down(moved), to(100, 90), up(100), click])).toEqual([]);
+  });
+
+  test('of a mouse takes it up by going down the list, and swipes by going across', () => {
+    const moved = { ...both, isLifted: 'dragged' as const };
+    expect(kinds([down(moved), to(100, 60), to(100, 90), up(100), click])).toEqual([
+      ...['lift', 'carry', 'drop'],
+    ]);
+    expect(kinds([down(moved), to(160), up(160)])).toEqual(['slide', 'open']);
+  });
+
   test('on a row that is open closes it, and says nothing else', () => {
     const open = { ...both, movedPx: -160 };
     expect(kinds([down(open), up(100), click])).toEqual(['close']);
     expect(all([down(open), to(250), up(250)]).at(-1)).toEqual({ kind: 'close' });
   });
 });
+
+/** What does nothing by itself. */
+const onTheWay: ReadonlySet<Recognized['kind']> = new Set([
+  ...(['slide', 'close', 'lift', 'carry', 'putBack'] as const),
+]);
 
 test('from down to up at most one thing is done, whatever comes between', () => {
   const at = fc.integer({ min: 0, max: 2_000 });
@@ -78,6 +110,7 @@ test('from down to up at most one thing is done, whatever comes between', () => 
   };
   const offers = fc.record({
     hasPress: fc.boolean(),
+    isLifted: fc.constantFrom('no' as const, 'held' as const, 'dragged' as const),
     roomPx: fc.record({ start: fc.constantFrom(0, 80), end: fc.constantFrom(0, 160) }),
     widthPx: fc.constant(360),
     movedPx: fc.constantFrom(0, 80, -160),
@@ -94,10 +127,11 @@ test('from down to up at most one thing is done, whatever comes between', () => 
       let mayDo = false;
       for (const each of inputs) {
         const { next, found } = recognize(state, each);
-        if (each.kind === 'down') mayDo = state.is !== 'down' && state.is !== 'sliding';
-        const isDone = found !== undefined && found.kind !== 'slide' && found.kind !== 'close';
+        if (each.kind === 'down') mayDo = !['down', 'sliding', 'lifted'].includes(state.is);
+        const isDone = found !== undefined && !onTheWay.has(found.kind);
         if (isDone) expect(mayDo).toBe(true);
-        if (isDone || each.kind === 'cancel' || each.kind === 'scroll') mayDo = false;
+        const isScrolled = each.kind === 'scroll' && state.is !== 'lifted';
+        if (isDone || each.kind === 'cancel' || isScrolled) mayDo = false;
         state = next;
       }
     }),

@@ -4,6 +4,8 @@ export type Side = 'start' | 'end';
 /** What a row lets a pointer do. */
 export interface Offers {
   readonly hasPress: boolean;
+  /** It can be taken up: by a finger that stays, by a mouse that drags. */
+  readonly isLifted: 'no' | 'held' | 'dragged';
   /** How wide the actions are that a swipe brings out from each side, in px; 0: there are none. */
   readonly roomPx: Readonly<Record<Side, number>>;
   /** Of the row. */
@@ -36,7 +38,12 @@ export type Recognized =
   | { readonly kind: 'slide'; readonly px: number }
   | { readonly kind: 'open'; readonly side: Side }
   | { readonly kind: 'full'; readonly side: Side }
-  | { readonly kind: 'close' };
+  | { readonly kind: 'close' }
+  /** It is taken up; from then on it is carried, and let go or put back. */
+  | { readonly kind: 'lift' }
+  | { readonly kind: 'carry'; readonly x: number; readonly y: number }
+  | { readonly kind: 'drop' }
+  | { readonly kind: 'putBack' };
 
 interface Moved {
   readonly x: number;
@@ -53,6 +60,8 @@ export type Recognizing =
   | { readonly is: 'idle' }
   | ({ readonly is: 'down' } & Begun)
   | ({ readonly is: 'sliding'; readonly moves: readonly Moved[] } & Begun)
+  /** Taken up: once it was carried anywhere, letting it go is no press. */
+  | ({ readonly is: 'lifted'; readonly isCarried: boolean } & Begun)
   /** It came to something, or to nothing: what comes until it is up again, and the click after, says nothing. */
   | { readonly is: 'spent' }
   /** It is up, without having moved: a click is about to come. */
@@ -91,6 +100,8 @@ export function recognize(state: Recognizing, input: PointerInput): Step {
       return fromDown(state, input);
     case 'sliding':
       return fromSliding(state, input);
+    case 'lifted':
+      return fromLifted(state, input);
   }
 }
 
@@ -100,6 +111,7 @@ function begun(state: Recognizing, input: Extract<PointerInput, { kind: 'down' }
   const { x, y, offers } = input;
   // A second finger ends what the first began.
   if (state.is === 'sliding') return { next: spent, found: { kind: 'close' } };
+  if (state.is === 'lifted') return { next: spent, found: { kind: 'putBack' } };
   if (state.is === 'down') return { next: spent };
   return { next: { is: 'down', x, y, offers } };
 }
@@ -121,18 +133,46 @@ function fromDown(state: Extract<Recognizing, { is: 'down' }>, input: Others): S
       const [across, down] = [input.x - state.x, input.y - state.y];
       if (Math.hypot(across, down) <= slackPx) return { next: state };
       const canSlide = offers.movedPx !== 0 || offers.roomPx[sideOf(across)] > 0;
-      if (!canSlide || Math.abs(across) <= slope * Math.abs(down)) return { next: spent };
+      const isAcross = Math.abs(across) > slope * Math.abs(down);
+      if (!(canSlide && isAcross) && offers.isLifted === 'dragged') return lifted(state, true);
+      if (!canSlide || !isAcross) return { next: spent };
       const next = { ...state, is: 'sliding', moves: [{ x: input.x, at: input.at }] } as const;
       return { next, found: { kind: 'slide', px: slidPx(state, input.x) } };
     }
     case 'up':
       return { next: { is: 'up', isOpen: offers.movedPx !== 0 } };
     case 'hold':
+      if (offers.isLifted !== 'no') return lifted(state, false);
       return offers.hasPress ? { next: spent, found: { kind: 'press' } } : { next: state };
     case 'cancel':
       return { next: idle };
     case 'scroll':
       return { next: spent };
+  }
+}
+
+const lifted = ({ x, y, offers }: Begun, isCarried: boolean): Step => ({
+  next: { is: 'lifted', x, y, offers, isCarried },
+  found: { kind: 'lift' },
+});
+
+/** The list is scrolled beneath what is carried: that ends nothing. */
+function fromLifted(state: Extract<Recognizing, { is: 'lifted' }>, input: Others): Step {
+  switch (input.kind) {
+    case 'move': {
+      const { x, y } = input;
+      const isFar = Math.hypot(x - state.x, y - state.y) > slackPx;
+      if (!state.isCarried && !isFar) return { next: state };
+      return { next: { ...state, isCarried: true }, found: { kind: 'carry', x, y } };
+    }
+    case 'up':
+      if (state.isCarried) return { next: spent, found: { kind: 'drop' } };
+      return { next: spent, found: { kind: state.offers.hasPress ? 'press' : 'putBack' } };
+    case 'cancel':
+      return { next: idle, found: { kind: 'putBack' } };
+    case 'hold':
+    case 'scroll':
+      return { next: state };
   }
 }
 

@@ -97,7 +97,7 @@ export class DrawnRows {
   draw(places: readonly number[], isScaled: boolean): void {
     const wanted = new Set(places);
     for (const [index, row] of this.rows)
-      if (!wanted.has(index) && !hasFocus(row)) {
+      if (!wanted.has(index) && !isHeld(row)) {
         this.rows.delete(index);
         this.pool.give(row);
       }
@@ -177,5 +177,9 @@ export function resizeHeld(held: Held, resized: ReturnType<typeof resizedKinds>)
   }
 }
 
-/** Who is in a row by keyboard keeps it: given to another item, the next key would act on that. */
-const hasFocus = ({ outer }: PooledRow): boolean => outer.contains(document.activeElement);
+/**
+ * Who is in a row by keyboard keeps it: given to another item, the next key would act on that. So
+ * does who carries it.
+ */
+const isHeld = ({ outer }: PooledRow): boolean =>
+  outer.contains(document.activeElement) || outer.classList.contains('yc-lifted');

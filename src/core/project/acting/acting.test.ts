@@ -3,6 +3,7 @@ import { expect, test } from 'vitest';
 import { edited } from '../../../../tests/support/edited';
 import { atOnce } from '../../base';
 import { infer } from '../../items';
+import { listHabits } from '../../lists';
 import { type Edit, edits } from '../edits';
 import { readProject } from '../file/read';
 import { writeProject } from '../file/write';
@@ -128,6 +129,9 @@ test('whatever is done to actions, the project is one that opens, and undo bring
     fc
       .constantFrom('moment' as const, 'several' as const, undefined)
       .map((mode) => edits.selectRows(project.lists[0]?.id ?? '', mode)),
+    fc
+      .tuple(fc.constantFrom(...listHabits), fc.boolean())
+      .map(([habit, isOn]) => edits.takeHabit(project.lists[0]?.id ?? '', habit, isOn)),
   );
   return fc.assert(
     fc.asyncProperty(fc.array(edit, { maxLength: 12 }), async (all) => {

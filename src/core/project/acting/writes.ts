@@ -10,10 +10,18 @@ export function fieldWritten(
   const { shows } = kindOfPart(part);
   const fed = shows === undefined ? undefined : propertyOf(part, shows);
   if (!isBound(fed)) return failed('it is bound to nothing');
-  const path = pathRead(fed.expr);
-  if (path === undefined) return failed(`${fed.expr} is no field, but comes of one or more`);
+  return fieldNamed(fed.expr, fields);
+}
+
+/** The field that an expression is, and nothing else; why it can't be written, if it can't. */
+export function fieldNamed(
+  expr: string,
+  fields: readonly Field[],
+): Result<readonly string[], string> {
+  const path = pathRead(expr);
+  if (path === undefined) return failed(`${expr} is no field, but comes of one or more`);
   const field = fieldAtPath(fields, path);
-  if (field === undefined) return failed(`${fed.expr} is no field of the item`);
-  if (field.expr !== undefined) return failed(`${fed.expr} is computed`);
+  if (field === undefined) return failed(`${expr} is no field of the item`);
+  if (field.expr !== undefined) return failed(`${expr} is computed`);
   return ok(path);
 }

@@ -44,6 +44,7 @@ import {
   selectRows,
   showInState,
   stand,
+  takeHabit,
 } from './lists/standing';
 import { addPictures, removePicture, renamePicture } from './pictures';
 import {
@@ -118,6 +119,7 @@ export const edits = {
   renameAction,
   removeAction,
   selectRows,
+  takeHabit,
   rename,
   limitParts,
   takeSet,

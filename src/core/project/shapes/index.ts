@@ -221,6 +221,10 @@ const listOfItems: Shape<List> = record<List>({
   below: optional(id()),
   coversSafeAreas: optional(oneOf([true])),
   selects: optional(oneOf(selectionModes)),
+  reorders: optional(oneOf([true])),
+  refreshes: optional(oneOf([true])),
+  animates: optional(oneOf([true])),
+  holdsNew: optional(oneOf([true])),
   states: optional(
     record<NonNullable<List['states']>>({
       loading: optional(idOrNull()),

@@ -39,6 +39,10 @@ export class ListEntries {
     return this.of.arranged;
   }
 
+  get table(): SectionTable | undefined {
+    return this.of.table;
+  }
+
   kindAt(entry: number): EntryKind {
     return entryKinds[this.of.arranged.kinds[entry] ?? 0] ?? 'row';
   }

@@ -1,6 +1,6 @@
 import { wordsOfAction } from '../../../core/actions';
 import type { Json } from '../../../core/base';
-import type { SelectionMode } from '../../../core/lists';
+import type { List, SelectionMode } from '../../../core/lists';
 import {
   coloursOf,
   fieldWritten,
@@ -10,7 +10,14 @@ import {
 } from '../../../core/project';
 import { colourOf, partWithId } from '../../../core/templates';
 import { type GestureAnswer, type ItemPlace, type Raised, rawPathOf } from '../../../engine';
-import type { ActingPorts, ControlValue, GesturePlace, Offered, Pictures } from '../../../render';
+import type {
+  ActingPorts,
+  ControlValue,
+  DropPlace,
+  GesturePlace,
+  Offered,
+  Pictures,
+} from '../../../render';
 import { changeItems } from '../session/editing';
 import { engine, useSession } from '../session/session';
 import type { Scheme } from '../window/window-settings';
@@ -23,7 +30,7 @@ export interface ActingWindow {
   readonly lives: boolean;
   readonly scheme: Scheme;
   readonly pictures: Pictures;
-  readonly selects: SelectionMode | undefined;
+  readonly list: List | undefined;
   /** Id of the template that an entry is drawn with. */
   templateOf(place: GesturePlace): string | undefined;
 }
@@ -37,6 +44,9 @@ export const actingIn = (now: () => ActingWindow): ActingPorts => ({
   },
   act: (place, action) => inTurn(() => act(now(), place, action)),
   change: (place, value) => inTurn(() => change(now(), place, value)),
+  reorders: () => now().lives && now().list?.reorders === true,
+  move: (entry, to) => inTurn(() => move(now(), entry.key, to)),
+  say: (words) => useTold.setState({ said: words }),
 });
 
 let before: Promise<unknown> = Promise.resolve();
@@ -75,8 +85,9 @@ async function act(now: ActingWindow, place: GesturePlace, only: string | undefi
   for (const each of answer.raised)
     if (each.isAllowed && (only === undefined || each.action.id === only))
       await done(now, place, { raised: each, at: answer.at });
-  if (place.gesture === 'tap' && place.entry.kind === 'row' && now.selects !== undefined)
-    select(now.selects, place.entry.key);
+  const mode = now.list?.selects;
+  if (place.gesture === 'tap' && place.entry.kind === 'row' && mode !== undefined)
+    select(mode, place.entry.key);
 }
 
 interface RaisedAt {
@@ -99,7 +110,7 @@ async function affect(now: ActingWindow, key: string, { raised, at }: RaisedAt):
   const { effect } = raised.action;
   if (effect === undefined) return 'nothing: it is the app’s';
   if (effect.does === 'go') return `went to ${effect.to}`;
-  if (effect.does === 'select') return select(now.selects ?? 'several', key);
+  if (effect.does === 'select') return select(now.list?.selects ?? 'several', key);
   if (at === undefined) return 'nothing: its item is gone';
   if (effect.does === 'write') return write(key, at, [effect.field], raised.written);
   const isDone = await changeItems(at.source, `Delete ${key}`, () =>
@@ -121,6 +132,19 @@ async function write(
     engine().changeOf(at, { kind: 'value', path: rawPathOf(fields, path), value }),
   );
   return isDone ? `wrote ${name}: ${inWords(value)}` : `nothing: ${name} could not be written`;
+}
+
+/** A row was let go: its item goes there, and is given what makes it one of that section. */
+async function move(now: ActingWindow, key: string, to: DropPlace): Promise<void> {
+  const moved = await engine().moveTo({ key, to }, now.view);
+  const told = { gesture: 'reorder', name: 'moved', key, payloadType: 'place' } as const;
+  const isDone =
+    moved.ok &&
+    (await changeItems(moved.value.at.source, `Move ${key}`, () =>
+      engine().changeOf(moved.value.at, moved.value.change),
+    ));
+  const why = moved.ok ? 'it could not be moved' : moved.error;
+  tell({ ...told, payload: { ...to }, did: isDone ? moved.value.did : `nothing: ${why}` });
 }
 
 /** A control writes the field that it is bound to, and then raises what it is to raise. */

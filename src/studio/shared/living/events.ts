@@ -2,12 +2,15 @@ import { create } from 'zustand';
 import type { Gesture } from '../../../core/actions';
 import type { Json } from '../../../core/base';
 
+/** What is done to the list as a whole. */
+type ListGesture = 'selection' | 'reorder' | 'refresh' | 'more';
+
 /** Something that the app was told, or would have been. */
 export interface ListEvent {
   readonly number: number;
   /** ISO 8601, with milliseconds. */
   readonly at: string;
-  readonly gesture: Gesture | 'selection';
+  readonly gesture: Gesture | ListGesture;
   readonly name: string;
   /** Key of the row. */
   readonly key: string;
@@ -32,9 +35,13 @@ interface Told {
   readonly page: Page | undefined;
   /** Keys of the rows that are selected. */
   readonly chosen: ReadonlySet<string>;
+  /** What is told of a gesture that goes on, to those who don't see it. */
+  readonly said: string;
 }
 
-const nothing: Told = { events: [], isPaused: false, page: undefined, chosen: new Set() };
+const nothing: Told = {
+  ...{ events: [], isPaused: false, page: undefined, chosen: new Set<string>(), said: '' },
+};
 
 export const useTold = create<Told>()(() => nothing);
 
@@ -56,6 +63,7 @@ export function tell(event: Omit<ListEvent, 'number' | 'at' | 'isTwice'>): ListE
       name === event.name && key === event.key && at.getTime() - Date.parse(before) < momentMs,
   );
   const told = { ...event, number: last, at: at.toISOString(), isTwice };
+  useTold.setState({ said: `${event.name}: ${event.did}` });
   if (!isPaused) useTold.setState({ events: [told, ...events].slice(0, maxEvents) });
   return told;
 }

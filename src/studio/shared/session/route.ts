@@ -39,6 +39,7 @@ export const listPieces = [
   'footer',
   'below',
   'states',
+  'reader',
 ] as const;
 export type ListPiece = (typeof listPieces)[number];
 

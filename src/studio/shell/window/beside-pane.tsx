@@ -117,7 +117,7 @@ export function BesidePane() {
               setBeside({ toggled: toggledWith(frame.list ?? '', section, settings.toggled) })
             }
             lives={settings.lives}
-            selects={shownList?.selects}
+            model={shownList}
             filter={shownList?.filter === undefined ? '' : settings.filter}
           />
         ) : (

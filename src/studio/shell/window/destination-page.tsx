@@ -5,10 +5,10 @@ import { useTold } from '../../shared/living/events';
 
 /** Says what the window did to those who do not see it. */
 export function Announced() {
-  const latest = useTold(({ events }) => events[0]);
+  const said = useTold((told) => told.said);
   return (
-    <p className="sr-only" aria-live="polite" data-testid="announced">
-      {latest === undefined ? '' : `${latest.name}: ${latest.did}`}
+    <p className="sr-only" aria-live="assertive" data-testid="announced">
+      {said}
     </p>
   );
 }

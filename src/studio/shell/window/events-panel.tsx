@@ -3,7 +3,7 @@ import Pause from 'lucide-react/icons/pause';
 import Play from 'lucide-react/icons/play';
 import Trash2 from 'lucide-react/icons/trash-2';
 import { useState } from 'react';
-import { gestures } from '../../../core/actions';
+import { gestures, isGesture } from '../../../core/actions';
 import { count } from '../../../core/base';
 import { Button } from '../../shared/controls/controls';
 import { inWords } from '../../shared/living/acting';
@@ -85,7 +85,7 @@ const clockOf = (at: string): string => {
 };
 
 const gestureOf = ({ gesture }: ListEvent): string =>
-  gesture === 'selection' ? gesture : gestures[gesture].words;
+  isGesture(gesture) ? gestures[gesture].words : gesture;
 
 const wordsOf = (event: ListEvent): string =>
   [gestureOf(event), event.name, event.key, inWords(event.payload), event.did].join(' ');

@@ -1,11 +1,6 @@
 import { type RefObject, useEffect, useRef, useState } from 'react';
 import type { TextDirection } from '../../../core/base';
-import {
-  filterWords,
-  haveOwnHeights,
-  type ListState,
-  type SelectionMode,
-} from '../../../core/lists';
+import { filterWords, haveOwnHeights, type List, type ListState } from '../../../core/lists';
 import type { Frame } from '../../../engine';
 import { ListView, type PoolReadout } from '../../../render';
 import { actingIn } from '../../shared/living/acting';
@@ -43,7 +38,7 @@ export interface RowsProps {
   readonly onResized: () => void;
   /** Rows do what they would do in the app. */
   readonly lives: boolean;
-  readonly selects: SelectionMode | undefined;
+  readonly model: List | undefined;
   /** A section is to be folded, or shown again: its key. */
   readonly onFold: (section: string) => void;
 }
@@ -65,7 +60,7 @@ export function Rows({
   onResized,
   onFold,
   lives,
-  selects,
+  model,
   filter,
 }: RowsProps) {
   const host = useRef<HTMLElement>(null);
@@ -81,7 +76,7 @@ export function Rows({
     direction,
     scheme,
     lives,
-    selects,
+    list: model,
   };
   const latest = useRef(settings);
   latest.current = settings;

@@ -86,7 +86,7 @@ export function WindowPane() {
           {...{ scheme, textSize, direction, locale }}
           {...roomOf(settings)}
           lives={settings.lives}
-          selects={list?.selects}
+          model={list}
           filter={list?.filter === undefined ? '' : settings.filter}
         />
       </DeviceFrame>
@@ -111,7 +111,7 @@ function FirstRows(
     | 'locale'
     | 'filter'
     | 'lives'
-    | 'selects'
+    | 'model'
   >,
 ) {
   const view = useSession((session) => session.view);

@@ -10,6 +10,7 @@ import { FilterPiece } from './filter-piece';
 import { InsertsPiece } from './inserts-piece';
 import { ListMenu } from './list-menu';
 import { Ends, Footing, SeparatorPiece } from './pieces';
+import { ReaderPiece } from './reader-piece';
 import { RowsPiece } from './rows-piece';
 import { SectionsPiece } from './sections-piece';
 import { SequenceDrawing } from './sequence-drawing';
@@ -116,6 +117,8 @@ function PieceOf({ project, list, piece, counts }: PieceOfProps) {
       ) : (
         <RowsPiece {...{ project, list }} />
       );
+    case 'reader':
+      return <ReaderPiece {...{ list }} />;
     case 'row':
       return <RowsPiece {...{ project, list }} />;
   }

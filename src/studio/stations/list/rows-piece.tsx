@@ -95,14 +95,6 @@ export function RowsPiece({ project, list }: RowsPieceProps) {
           }}
         />
       </Row>
-      <Row words="selects">
-        <ChoiceChips
-          label="How many rows may be selected"
-          options={[{ value: '', words: 'none' }, 'moment', 'single', 'several']}
-          chosen={list.selects ?? ''}
-          onChoose={(mode) => make(edits.selectRows(list.id, mode === '' ? undefined : mode))}
-        />
-      </Row>
       {arrangement.kind !== 'strip' && (
         <>
           <h2 className="mt-4 border-t border-rule pt-3 font-semibold">How wide it comes out</h2>

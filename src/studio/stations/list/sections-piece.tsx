@@ -2,8 +2,8 @@ import { type List, type SectionPart, type SectionsOf, sectionParts } from '../.
 import { edits, type Project, typesOfList } from '../../../core/project';
 import { type Field, fieldsOfAll, pathText } from '../../../core/values';
 import { Check, ChoiceChips, MenuButton, Row } from '../../shared/controls/controls';
+import { ItemsExpression } from '../../shared/expression/items-expression';
 import { make } from '../../shared/session/editing';
-import { ItemsExpression } from './items-expression';
 import { PieceHead } from './pieces';
 import { drafted, StandingTemplate } from './standing-template';
 

@@ -1,5 +1,5 @@
 import { grouped } from '../../../core/base';
-import { columnsIn, type List } from '../../../core/lists';
+import { columnsIn, type List, type ListHabit, listHabits } from '../../../core/lists';
 import type { Frame } from '../../../engine';
 import { type ListPiece, listPieces } from '../../shared/session/route';
 import { useWindow } from '../../shared/window/window-settings';
@@ -122,6 +122,8 @@ function saidOf(
       const said = Object.keys(list.states ?? {});
       return said.length === 0 ? 'as they are' : said.join(', ');
     }
+    case 'reader':
+      return readerSaid(list);
     case 'footing':
       return sections?.footing && 'ends a section';
     case 'insert':
@@ -129,6 +131,18 @@ function saidOf(
     case 'separator':
       return separatorSaid(arrangement);
   }
+}
+
+const habitsSaid: Readonly<Record<ListHabit, string>> = {
+  ...{ reorders: 'moves rows', refreshes: 'pulls to refresh' },
+  ...{ animates: 'sees rows move', holdsNew: 'asks for new ones' },
+};
+
+function readerSaid(list: List): string {
+  const selects = list.selects === undefined ? [] : [`selects ${list.selects}`];
+  const habits = listHabits.filter((habit) => list[habit] === true);
+  const said = [...selects, ...habits.map((habit) => habitsSaid[habit])];
+  return said.length === 0 ? 'looks on' : said.join(', ');
 }
 
 function separatorSaid(arrangement: List['arrangement']): string | undefined {

@@ -5,8 +5,8 @@ import type { List, SortKey } from '../../../core/lists';
 import { edits, type Project, typesOfList } from '../../../core/project';
 import { fieldsOfAll, pathText } from '../../../core/values';
 import { Button, ChoiceChips, MenuButton } from '../../shared/controls/controls';
+import { ItemsExpression } from '../../shared/expression/items-expression';
 import { make } from '../../shared/session/editing';
-import { ItemsExpression } from './items-expression';
 
 interface SortKeysProps {
   readonly project: Project;

@@ -3,6 +3,7 @@ import type {
   Inserts,
   List,
   ListFilter,
+  ListHabit,
   ListState,
   SectionsOf,
   SelectionMode,
@@ -70,6 +71,21 @@ export function selectRows(list: string, mode: SelectionMode | undefined): Edit 
   return editList(name, list, ({ selects: _, arrangement, ...own }) =>
     ok({ ...own, ...(mode !== undefined && { selects: mode }), arrangement }),
   );
+}
+
+const habitWords: Readonly<Record<ListHabit, string>> = {
+  reorders: 'moving rows',
+  refreshes: 'refreshing by pulling',
+  animates: 'moving what changes',
+  holdsNew: 'holding new rows back',
+};
+
+/** Whether a list has a habit. */
+export function takeHabit(list: string, habit: ListHabit, isOn: boolean): Edit {
+  return editList(`${isOn ? 'Allow' : 'No'} ${habitWords[habit]}`, list, (own) => {
+    const { [habit]: _, arrangement, ...others } = own;
+    return ok({ ...others, ...(isOn && { [habit]: true }), arrangement });
+  });
 }
 
 /** What is shown in a state; null: nothing, on purpose; undefined: what the app shows of itself. */

@@ -1,8 +1,6 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback } from 'react';
 import { type Environment, type Field, makeExpression } from '../../../../core/values';
-import { ExpressionEditor } from '../../../shared/expression/expression-editor';
-import { FindingLine } from '../../../shared/expression/finding-line';
-import { useSession } from '../../../shared/session/session';
+import { CheckedExpression } from '../../../shared/expression/checked-expression';
 
 interface ActionExpressionProps {
   readonly label: string;
@@ -16,37 +14,11 @@ interface ActionExpressionProps {
 }
 
 /** An expression over the item that is acted on. */
-export function ActionExpression(props: ActionExpressionProps) {
-  const { label, fields, environment, use, expr, onChange } = props;
-  const [text, setText] = useState(expr);
-  useEffect(() => setText(expr), [expr]);
-  const item = useSession(({ atHand }) => atHand?.value);
-  const isLeftOut = use === 'condition' && text.trim() === '';
-  const findings = useMemo(
-    () => (isLeftOut ? [] : makeExpression(text, fields, use, environment).findings),
-    [text, fields, use, environment, isLeftOut],
+export function ActionExpression({ use, ...props }: ActionExpressionProps) {
+  const { fields, environment } = props;
+  const findingsOf = useCallback(
+    (text: string) => makeExpression(text, fields, use, environment).findings,
+    [fields, use, environment],
   );
-  const [finding] = findings;
-  const write = (next: string) => {
-    setText(next);
-    const isEmpty = next.trim() === '';
-    if (isEmpty && use === 'condition') onChange('');
-    const isWhole =
-      !isEmpty && makeExpression(next, fields, use, environment).findings.length === 0;
-    if (isWhole) onChange(next);
-  };
-  return (
-    <>
-      <ExpressionEditor
-        label={label}
-        text={text}
-        world={{ fields, environment, item }}
-        findings={findings}
-        onChange={write}
-        onLeave={() => setText(expr)}
-        onRename={() => undefined}
-      />
-      {finding !== undefined && <FindingLine finding={finding} text={text} onMend={write} />}
-    </>
-  );
+  return <CheckedExpression {...props} findingsOf={findingsOf} mayBeEmpty={use === 'condition'} />;
 }
