@@ -2,8 +2,11 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { Readable } from 'node:stream';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { ok } from '../src/core/base';
-import { applyFeed, type Item, itemsAfter } from '../src/core/items';
+import { atOnce, ok, seededRandom } from '../src/core/base';
+import { applyFeed, type Item, infer, itemsAfter } from '../src/core/items';
+import { makeProject, type Project } from '../src/core/project';
+import { Engine } from '../src/engine';
+import { EngineImport, following } from '../src/engine/imports';
 import { Followers } from '../src/engine/imports/followers';
 import { GET as events } from '../src/pages/api/stand-in/events';
 import { GET as items } from '../src/pages/api/stand-in/items';
@@ -25,6 +28,8 @@ beforeAll(async () => {
     if (typeof heard === 'string') headers.set('last-event-id', heard);
     const request = new Request(address, { headers, signal: cut.signal });
     const route = routes[address.pathname];
+    // Answers come in another order than they were asked for.
+    if (address.searchParams.has('limit')) await passed(Math.random() * 8);
     // Only what is asked of a context is there.
     const answer = await route?.({ request } as Parameters<typeof items>[0]);
     outgoing.writeHead(answer?.status ?? 404, Object.fromEntries(answer?.headers ?? []));
@@ -35,6 +40,8 @@ beforeAll(async () => {
   const { port } = server.address() as AddressInfo;
   origin = `http://127.0.0.1:${port}`;
 });
+
+const passed = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 afterAll(() => server.closeAllConnections());
 
@@ -111,6 +118,65 @@ test('who follows a service that fails, is late and is cut off has all that happ
     expect(state?.items).toEqual(itemsAfter({ seed, count: 12 }, state?.heard ?? -1));
   }
 }, 300_000);
+
+test('who asks for pages and, amid that, for all of it anew, has each item once, in order, in the end: 200 times', async () => {
+  const runs = Array.from({ length: 200 }, (_, seed) => seed);
+  let failCount = 0;
+  const run = async (seed: number) => {
+    const wanted = itemsAfter({ seed, count: 40 }, 0);
+    const { engine, arriving, ids } = pagedShop(seed, wanted.slice(0, 7));
+    const random = seededRandom(seed);
+    for (let step = 0; step < 400 && (engine.hasMore('stock') || step < 8); step += 1) {
+      const asked = random() < 0.25 ? [arriving.refresh('stock')] : [];
+      const came = await Promise.all([arriving.more('stock'), ...asked, arriving.more('stock')]);
+      failCount += came.filter(({ ok: isOk }) => !isOk).length;
+      expect(new Set(ids()).size).toBe(ids().length);
+    }
+    expect(engine.heldIn('stock')).toEqual(wanted);
+  };
+  await Promise.all(runs.map(run));
+  expect(failCount).toBeGreaterThan(200);
+}, 300_000);
+
+test('an answer that is overtaken counts no more: what was asked for last stays', async () => {
+  const { engine, arriving } = pagedShop(3, itemsAfter({ seed: 3, count: 40 }, 0).slice(0, 7), {
+    fail: 0,
+  });
+  const all = [arriving.more('stock'), arriving.refresh('stock'), arriving.refresh('stock')];
+  await Promise.all(all);
+  expect([7, 14]).toContain(engine.heldIn('stock').length);
+  for (let page = 0; page < 6; page += 1) await arriving.more('stock');
+  expect(engine.heldIn('stock')).toEqual(itemsAfter({ seed: 3, count: 40 }, 0));
+  expect(engine.hasMore('stock')).toBe(false);
+  expect(await arriving.more('stock')).toMatchObject({ ok: true, value: { addedCount: 0 } });
+});
+
+/** A list of the service's items whose pages wait; the first is there. */
+function pagedShop(seed: number, items: readonly Item[], { fail } = { fail: 30 }) {
+  const address = `${origin}/api/stand-in/items?seed=${seed}&count=40&limit=7&pages=next&fail=${fail}`;
+  const drafted = makeProject(
+    address,
+    { format: 'json', at: '$.items[*]', items },
+    atOnce(infer(items, 'stock')),
+    { pages: { next: '$.next', waits: true } },
+  );
+  const [own] = drafted.sources;
+  if (own === undefined) throw new Error('nothing was drafted');
+  const project: Project = {
+    ...drafted,
+    sources: [{ ...own, id: 'stock', key: 'id' }],
+    types: drafted.types.map((type) => ({ ...type, source: 'stock' })),
+    lists: drafted.lists.map((list) => ({ ...list, source: 'stock' })),
+  };
+  const engine = new Engine({ pause: async () => {}, now: () => '2026-03-02T10:00:00Z' });
+  engine.hold('stock', items);
+  engine.update(project, { from: 0, to: 20 });
+  return {
+    engine,
+    arriving: following(engine, new EngineImport(engine), () => {}),
+    ids: () => engine.heldIn('stock').map(({ id }) => id),
+  };
+}
 
 const nothingCame = {
   ...{ addedCount: 0, changedCount: 0, removedCount: 0 },

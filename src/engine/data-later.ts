@@ -24,6 +24,8 @@ export function dataLater(load: () => Promise<DataProtocol>): DataProtocol {
     make: async (...asked) => (await data()).make(...asked),
     nasty: async (...asked) => (await data()).nasty(...asked),
     follow: async (...asked) => (await data()).follow(...asked),
+    more: async (...asked) => (await data()).more(...asked),
+    refresh: async (...asked) => (await data()).refresh(...asked),
     look: async (...asked) => (await data()).look(...asked),
     showSet: async (...asked) => (await data()).showSet(...asked),
   };

@@ -131,6 +131,19 @@ export class Engine implements Scene, World {
     this.itemsChanged();
   }
 
+  /** The page of a source that waits to be asked for; undefined: all are there. */
+  pageWaits(source: string, address: string | undefined): void {
+    this.held(source).nextPage = { address };
+    this.itemsChanged();
+  }
+
+  /** Whether pages of a source wait until a list comes near its end. */
+  hasMore(source: string): boolean {
+    const { pages } = withId(this.project?.sources ?? [], source)?.from ?? {};
+    const { nextPage } = this.held(source);
+    return pages?.waits === true && (nextPage === undefined || nextPage.address !== undefined);
+  }
+
   /** Takes up a project, shows one of its lists, and answers with the wanted entries. */
   update(project: Project, wanted: EntryRange, list?: string): Frame {
     this.changed();

@@ -24,7 +24,13 @@ export {
 export { cutRuns, longestCrossing } from './cut';
 export type { DrawTask, RowsDrawn } from './drawing';
 export { Engine } from './engine';
-export { type ArrivalSummary, EngineImport, type FollowNews, type ImportSummary } from './imports';
+export {
+  type ArrivalSummary,
+  EngineImport,
+  type FollowNews,
+  type ImportSummary,
+  type MoreCame,
+} from './imports';
 export { type BlockColumn, type ItemChange, rawPathOf, valueTyped } from './items';
 export {
   type FontContents,

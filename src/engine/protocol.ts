@@ -29,7 +29,7 @@ import type {
   Trace,
 } from './answers';
 import type { DrawTask, RowsDrawn } from './drawing';
-import type { FollowNews, ImportSummary } from './imports';
+import type { FollowNews, ImportSummary, MoreCame } from './imports';
 import type { ItemChange, OneChange } from './items';
 import type { FontContents } from './measuring';
 import type { SourceDocument } from './reading';
@@ -220,6 +220,10 @@ export interface DataProtocol {
   showSet(source: string, set: string, wanted: EntryRange): Promise<Frame>;
   /** Lets the items of these sources keep coming, as the project says how, and of no others. */
   follow(sources: readonly string[]): Promise<void>;
+  /** Asks for the page of a source that waits; one question at a time. */
+  more(source: string): Promise<Result<MoreCame, Finding>>;
+  /** Asks for a source's items once more: what comes takes the place of what is there. */
+  refresh(source: string): Promise<Result<MoreCame, Finding>>;
   /** What is shown, with what came meanwhile. */
   look(wanted: EntryRange): Promise<Frame>;
 }

@@ -18,7 +18,6 @@ export function dataProtocol(
 ): DataProtocol {
   const data = new EngineData(engine);
   const imports = new EngineImport(engine);
-  const follow = following(engine, imports, tell);
   const pause = () => turns().pause();
 
   const sourceOf = (id: string): Source => {
@@ -57,6 +56,7 @@ export function dataProtocol(
         const all = await reading.items(document, () => {}, true);
         if (!all.ok) return all;
         reading.remember(id, document, all.value.read.places ?? []);
+        engine.pageWaits(id, all.value.next);
         return ok(imports.importAgain(source, all.value.name, all.value.read, all.value.inference));
       }),
 
@@ -103,9 +103,7 @@ export function dataProtocol(
       return shown(engine.view(wanted));
     },
 
-    async follow(sources) {
-      follow(sources);
-    },
+    ...following(engine, imports, tell),
 
     async look(wanted) {
       return shown(engine.view(wanted));
@@ -133,6 +131,7 @@ function sourceReader(engine: Engine, reading: Reading, imports: EngineImport) {
     });
     engine.hold(draft.source.id, read.items, inference.unique);
     reading.remember(draft.source.id, document, read.places ?? []);
+    engine.pageWaits(draft.source.id, known.next);
     return {
       draft,
       findings: [...read.findings, ...inference.findings],
@@ -152,6 +151,7 @@ function sourceReader(engine: Engine, reading: Reading, imports: EngineImport) {
     if (summary === undefined)
       return ok({ kind: 'other', brought: brought(document, all.value, used) });
     reading.remember(source.id, document, read.places ?? []);
+    engine.pageWaits(source.id, all.value.next);
     return ok({ kind: 'known', summary });
   }
 

@@ -346,7 +346,10 @@ async function bringItems(document: SourceDocument, wanted: EntryRange): Promise
   const project = makeProject(name, read, inference, goesOn(document, all.value));
   const view = take(project, read.items, inference, wanted);
   const source = project.sources[0]?.id;
-  if (source !== undefined) reading.remember(source, document, read.places ?? []);
+  if (source !== undefined) {
+    reading.remember(source, document, read.places ?? []);
+    engine.pageWaits(source, all.value.next);
+  }
   const findings = [...read.findings, ...inference.findings];
   return ok({
     brought: {

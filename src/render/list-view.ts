@@ -371,6 +371,7 @@ export class ListView {
     this.strips.draw(range);
     this.found.mark([...this.allRows()].flatMap(({ elements }) => elements));
     this.wantEntries();
+    if (range.last >= this.lines.count - 1) this.ports.nearsEnd?.();
   }
 
   private wantEntries(): void {

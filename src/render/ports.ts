@@ -14,6 +14,8 @@ export interface ListViewPorts {
   pressed(entry: Entry, part: string | undefined): void;
   /** A heading was pressed whose section can be folded. */
   folded?(entry: Entry): void;
+  /** The end of the rows is in sight, or nearly so. */
+  nearsEnd?(): void;
   /** A person scrolled. */
   scrolled?(): void;
   /** Where rows begin: at the left, unless it says otherwise. */

@@ -159,6 +159,7 @@ test('all of it by keys: rows, their menu, their controls; and axe finds nothing
   await expect(row(page, 'Wool 01')).toBeFocused();
   await expect(log(page).locator('summary').first()).toContainText('wrote grams: 52');
   await page.keyboard.press('Shift+F10');
+  await expect(page.getByRole('menuitem', { name: 'Double it' })).toBeFocused();
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Escape');
   await expect(row(page, 'Wool 01')).toBeFocused();

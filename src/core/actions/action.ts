@@ -25,7 +25,11 @@ export type Effect =
   /** A field of the item gets the value of an expression. */
   | { readonly does: 'write'; readonly field: string; readonly value: string }
   /** The row is selected, or not any more. */
-  | { readonly does: 'select' };
+  | { readonly does: 'select' }
+  /** The list's items are asked for once more. */
+  | { readonly does: 'refresh' }
+  /** The next page of them is. */
+  | { readonly does: 'more' };
 
 /** What starts an action, by the property of a part that names it. */
 export const gestures = {

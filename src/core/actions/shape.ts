@@ -8,6 +8,8 @@ const effect: Shape<Effect> = byMember<Effect>('does', {
   delete: record<Does<'delete'>>({ does: oneOf(['delete']) }),
   write: record<Does<'write'>>({ does: oneOf(['write']), field: text(200), value: text() }),
   select: record<Does<'select'>>({ does: oneOf(['select']) }),
+  refresh: record<Does<'refresh'>>({ does: oneOf(['refresh']) }),
+  more: record<Does<'more'>>({ does: oneOf(['more']) }),
 });
 
 const payload: Shape<Payload> = byKind<Payload>({

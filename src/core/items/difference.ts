@@ -99,7 +99,7 @@ function fieldsThatDiffer(before: Item, after: Item): string[] {
 }
 
 /** Whether two values are the same JSON, whatever the order of keys. */
-function isSame(a: Json | undefined, b: Json | undefined): boolean {
+export function isSame(a: Json | undefined, b: Json | undefined): boolean {
   if (a === b) return true;
   if (Array.isArray(a)) {
     return (

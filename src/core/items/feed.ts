@@ -1,4 +1,5 @@
 import { isRecord, type Json, ownValue } from '../base';
+import { isSame } from './difference';
 import { asItem, type Item, type Key } from './item';
 import { keyReader } from './key';
 import type { Succession } from './succession/succession';
@@ -52,6 +53,23 @@ export function applyFeed(
   return { next: list.next.finish(), ...counts, ignoredCount };
 }
 
+/** Items after others came: each takes the place of the one with its key, or joins the end. */
+export function joinItems(
+  items: readonly Item[],
+  keys: FeedKeys,
+  came: readonly Item[],
+): Pick<FeedApplied, 'next' | 'addedCount' | 'changedCount'> {
+  const list = new KeyedList(items, keys);
+  const counts = { addedCount: 0, changedCount: 0 };
+  for (const item of came) {
+    const before = list.known(item);
+    if (before !== undefined && isSame(before, item)) continue;
+    list.put(item);
+    counts[before === undefined ? 'addedCount' : 'changedCount'] += 1;
+  }
+  return { next: list.next.finish(), ...counts };
+}
+
 type Count = 'addedCount' | 'changedCount' | 'removedCount' | 'movedCount';
 
 function applyOne(list: KeyedList, name: string, value: Json): Count[] {
@@ -79,6 +97,12 @@ class KeyedList {
   ) {
     this.next = new Successor(before);
     this.read = keyReader(keys.key);
+  }
+
+  /** The item that has the key of another by now. */
+  known(item: Item): Item | undefined {
+    const key = this.read(item);
+    return key === undefined ? undefined : this.itemOf(key);
   }
 
   /** Whether the item is new. */

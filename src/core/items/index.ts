@@ -24,7 +24,7 @@ export {
   type ImportDifference,
 } from './difference';
 export { type Evidence, type Extreme, gatherEvidence, type Measure, measured } from './evidence';
-export { applyFeed, type FeedApplied, type FeedEvent, type Follow } from './feed';
+export { applyFeed, type FeedApplied, type FeedEvent, type Follow, joinItems } from './feed';
 export type { Position } from './findings';
 export { fieldsWithin, isOfType, misfits, type TypedItems, valueAt } from './fit';
 export {

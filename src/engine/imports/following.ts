@@ -1,48 +1,30 @@
-import { ok } from '../../core/base';
+import { type Finding, ok, type Result } from '../../core/base';
 import { withId } from '../../core/project';
 import type { Engine } from '../engine';
-import { Reading } from '../reading';
+import { Asking, type MoreCame, nothingCame } from './asking';
 import { Followers } from './followers';
-import type { ArrivalSummary, EngineImport, FollowNews } from './import';
+import type { EngineImport, FollowNews } from './import';
 
-const nothingCame: ArrivalSummary = {
-  addedCount: 0,
-  changedCount: 0,
-  removedCount: 0,
-  isChanged: false,
-  found: [],
-};
+/** How the items of an engine's sources go on coming. */
+export interface Following {
+  /** Lets these go on by themselves, and no others. */
+  follow(sources: readonly string[]): Promise<void>;
+  more(source: string): Promise<Result<MoreCame, Finding>>;
+  refresh(source: string): Promise<Result<MoreCame, Finding>>;
+}
 
-/** Lets sources of the engine's project keep coming; gives what says which. */
 export function following(
   engine: Engine,
   imports: EngineImport,
   tell: (news: FollowNews) => void,
-): (sources: readonly string[]) => void {
+): Following {
+  const asking = new Asking(engine, imports);
+
   const sourceOf = (id: string) =>
     engine.project === undefined ? undefined : withId(engine.project.sources, id);
 
   const followers = new Followers({
-    async ask(id, signal) {
-      const { from } = sourceOf(id) ?? {};
-      if (from === undefined) return ok(nothingCame);
-      // Of its own, so that it neither gives up what a person reads nor is given up for it.
-      const reading = new Reading(() => {});
-      signal.addEventListener('abort', () => reading.cancel());
-      const { file: address, at, pages } = from;
-      const document = { address, at, ...(pages !== undefined && { pages }) };
-      const all = await reading.cancellable(document, () =>
-        reading.items(document, () => {}, true),
-      );
-      if (!all.ok) return all;
-      const source = sourceOf(id);
-      const { read, inference } = all.value;
-      return ok(
-        source === undefined
-          ? nothingCame
-          : imports.keepUp(source, { items: read.items, inference }),
-      );
-    },
+    ask: (id, signal) => asking.again(id, signal),
 
     take(id, events) {
       const source = sourceOf(id);
@@ -52,11 +34,16 @@ export function following(
     tell,
   });
 
-  return (sources) =>
-    followers.follow(
-      sources.flatMap((id) => {
-        const follow = sourceOf(id)?.from.follow;
-        return follow === undefined ? [] : [{ source: id, follow }];
-      }),
-    );
+  return {
+    async follow(sources) {
+      followers.follow(
+        sources.flatMap((id) => {
+          const follow = sourceOf(id)?.from.follow;
+          return follow === undefined ? [] : [{ source: id, follow }];
+        }),
+      );
+    },
+    more: (source) => asking.more(source),
+    refresh: (source) => asking.refresh(source),
+  };
 }

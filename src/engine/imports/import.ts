@@ -11,6 +11,7 @@ import {
   type Item,
   type ItemsRead,
   infer,
+  joinItems,
   type TypeFound,
 } from '../../core/items';
 import {
@@ -105,6 +106,20 @@ export class EngineImport {
     const { addedCount, changedCount, removedCount } = counted(difference);
     const found = isSame ? [] : this.typesIn(source, items, inference);
     return { addedCount, changedCount, removedCount, isChanged: !isSame, found };
+  }
+
+  /** The same for one page of many: what is on no page yet stays. */
+  joinPage(
+    source: Source,
+    { items, inference }: { items: readonly Item[]; inference: Inference },
+  ): ArrivalSummary {
+    const before = this.engine.held(source.id).set(ownSet);
+    const keys = before.rawKeys(this.projectNow(), source);
+    const { next, ...counts } = joinItems(before.raw, keys, items);
+    const isChanged = counts.addedCount + counts.changedCount > 0;
+    if (isChanged) this.engine.replaceLive(source.id, next);
+    const found = isChanged ? this.typesIn(source, items, inference) : [];
+    return { ...counts, removedCount: 0, isChanged, found };
   }
 
   /** The same for events: only what they bring is looked at. */

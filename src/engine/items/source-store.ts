@@ -16,6 +16,8 @@ export class SourceStore {
   /** The number of the last change, undone or not. */
   private newest: number;
   private shownSet = ownSet;
+  /** The page that waits to be asked for, none where all are there; undefined: nobody knows. */
+  nextPage: { readonly address: string | undefined } | undefined;
 
   /** `forgot`: told of changes that cannot be gone back to any more. */
   constructor(

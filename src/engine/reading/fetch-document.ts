@@ -8,7 +8,10 @@ export interface Fetched {
   readonly file: Blob;
   readonly name: string;
   readonly findings: readonly Finding[];
-  /** The page after it, as the answer's `Link` header names it. Standard: RFC 8288. */
+  /**
+   * The page after it, as the answer's `Link` header names it, or as its document says where that is
+   * known. Standard: RFC 8288.
+   */
   readonly next?: string;
   /** The answer goes on by itself. */
   readonly follow?: Follow;

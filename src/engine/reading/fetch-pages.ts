@@ -26,10 +26,12 @@ export async function* fetchPages(
     if (bytes > maxBytes || seen.size > maxPages) return yield failed(tooMany(address, seen.size));
     const next = await after(fetched.value, page, paging);
     if (paging === undefined) return yield ok(withHint(fetched.value, next));
-    yield fetched;
-    if (next === undefined || seen.has(next)) return;
-    if (new URL(next).origin !== new URL(address).origin)
+    const isLast = next === undefined || seen.has(next);
+    if (!isLast && new URL(next).origin !== new URL(address).origin)
       return yield failed(leadsElsewhere(address, next));
+    const { next: _, ...own } = fetched.value;
+    yield ok({ ...own, ...(!isLast && { next }) });
+    if (isLast || paging.waits) return;
     page = next;
   }
 }

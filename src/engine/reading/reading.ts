@@ -24,6 +24,8 @@ interface DocumentRead {
   readonly name: string;
   /** The document goes on by itself. */
   readonly follow: Follow | undefined;
+  /** The address of the page after it, where that waits until it is asked for. */
+  readonly next: string | undefined;
 }
 
 /** Items that were read, and what they are. */
@@ -122,7 +124,7 @@ export class Reading {
     );
     if (!all.ok) return all;
     const noticed = [...findings, ...all.value.findings];
-    return ok({ read: { ...all.value, findings: noticed }, name, follow });
+    return ok({ read: { ...all.value, findings: noticed }, name, follow, next: undefined });
   }
 
   /** One answer, or several whose items follow on each other. */
@@ -141,7 +143,9 @@ export class Reading {
         whole === undefined ? first : () => {},
       );
       if (!known.ok) return known;
+      const { next } = page.value;
       whole = whole === undefined ? known.value : joined(whole, known.value);
+      if (pages?.waits === true) whole = { ...whole, next };
     }
     return whole === undefined ? failed(cancelled(address)) : ok(whole);
   }

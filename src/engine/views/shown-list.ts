@@ -29,6 +29,8 @@ export interface World {
   readonly edition: number;
   /** A source's items; without a set, those of the set that is shown. */
   store(source: string, set?: string): ItemStore;
+  /** Whether pages of a source wait until a list comes near its end. */
+  hasMore(source: string): boolean;
   /** Id of the set of a source that is shown. */
   setShown(source: string): string;
   templatesIn(locale: string): CompiledTemplates;
@@ -98,6 +100,11 @@ export class ShownList {
   source(): Source | undefined {
     const list = this.list();
     return list && withId(this.world.project?.sources ?? [], list.source);
+  }
+
+  /** Whether items are left that nobody asked for yet. */
+  hasMore(): boolean {
+    return this.parts().some(({ source }) => this.world.hasMore(source.id));
   }
 
   locale(): string {

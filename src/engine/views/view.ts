@@ -135,7 +135,7 @@ export class View {
     this.arrangeLines = () =>
       this.sequence.arrange({
         ...{ choices, order, planOfChoice, planHeights, table, standing, isFolded },
-        ...{ wished: isWhole ? undefined : wished, kept },
+        ...{ wished: isWhole ? undefined : wished, kept, hasMore: this.of.hasMore() },
         heightsOf: takeShown,
         breadths: breadthsOf(arrangement, planIds),
         aroundStrips: unitsOf(room.above + room.below),

@@ -36,6 +36,9 @@ export interface ActingPorts {
   move(entry: Entry, to: DropPlace): void;
   /** Whether rows may be moved. */
   reorders(): boolean;
+  /** Whether the list may be pulled down to have its items asked for once more. */
+  refreshes(): boolean;
+  refresh(): Promise<void>;
   /** Tells those who don't see it. */
   say(words: string): void;
   /** Where gestures act; otherwise rows are pressed to be looked at. */

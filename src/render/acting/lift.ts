@@ -105,7 +105,8 @@ export class Lift {
     const asked = this.ask();
     let next: Gap | undefined = gap;
     if (key === 'Home') next = await this.first();
-    else if (key === 'End') next = await this.beside({ at: this.list.entryCount(), side: 'in' }, -1);
+    else if (key === 'End')
+      next = await this.beside({ at: this.list.entryCount(), side: 'in' }, -1);
     else
       for (let step = 0; step < steps; step += 1)
         next = (next && (await this.beside(next, isDown ? 1 : -1))) ?? next;
@@ -115,7 +116,8 @@ export class Lift {
     this.showMark();
     const entry = await this.list.entryAt(next.at);
     const where = next.side === 'in' ? `in section ${entry?.key}` : `${next.side} ${entry?.key}`;
-    if (asked === this.asked) this.list.say(`${where}, ${next.at + 1} of ${this.list.entryCount()}`);
+    if (asked === this.asked)
+      this.list.say(`${where}, ${next.at + 1} of ${this.list.entryCount()}`);
   }
 
   /** Lets it go: where, if anywhere else than it was. */

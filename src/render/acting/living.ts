@@ -13,6 +13,7 @@ import {
 import { changedBy, isControl, type PressedAt } from './changes';
 import { Lift, type LiftList } from './lift';
 import { ActionMenu } from './menu';
+import { Pull } from './pull';
 import {
   holdMs,
   idle,
@@ -72,6 +73,7 @@ export class Living {
     private readonly ports: ActingPorts,
   ) {
     this.menu = new ActionMenu(host);
+    new Pull(host, ports, this.stopped.signal);
     this.lift = new Lift({ ...list.lift, say: (words) => ports.say(words) });
     const { signal } = this.stopped;
     host.addEventListener('pointerdown', this.onDown, { signal });

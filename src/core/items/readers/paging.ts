@@ -7,6 +7,8 @@ export interface Paging {
   readonly next?: string;
   /** The parameter of the address that takes the mark; undefined: what stands there is an address. */
   readonly parameter?: string;
+  /** Only the first is asked for at once; each next one when a list comes near its end. */
+  readonly waits?: true;
 }
 
 const nextName = /^next(?:_?(?:page|cursor|token|url|link|href))?$|^cursor$/i;

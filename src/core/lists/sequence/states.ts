@@ -5,13 +5,20 @@ export type ListState = (typeof listStates)[number];
 /** More items are on their way, or none are left: both stand after the rows. */
 export const hidesRows = (state: ListState): boolean => state !== 'more' && state !== 'end';
 
+interface StateOf {
+  readonly rowCount: number;
+  readonly isFiltered: boolean;
+  /** Items are left that nobody asked for yet. */
+  readonly hasMore: boolean;
+}
+
 /** The state of a list; `wished`: what is to be seen whatever its items are. */
 export function stateOf(
   wished: ListState | undefined,
-  { rowCount, isFiltered }: { readonly rowCount: number; readonly isFiltered: boolean },
+  { rowCount, isFiltered, hasMore }: StateOf,
 ): ListState {
   if (wished !== undefined) return wished;
-  if (rowCount > 0) return 'end';
+  if (rowCount > 0) return hasMore ? 'more' : 'end';
   return isFiltered ? 'filtered' : 'empty';
 }
 

@@ -80,7 +80,13 @@ const origin: Shape<Origin> = record<Origin>({
   file: text(),
   format: oneOf(['json', 'ndjson', 'csv', 'sqlite', 'typed']),
   at: text(),
-  pages: optional(record<Paging>({ next: optional(text(1_000)), parameter: optional(text(200)) })),
+  pages: optional(
+    record<Paging>({
+      next: optional(text(1_000)),
+      parameter: optional(text(200)),
+      waits: optional(oneOf([true])),
+    }),
+  ),
   follow: optional(follow),
 });
 

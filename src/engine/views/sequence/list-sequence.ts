@@ -65,6 +65,8 @@ interface SequenceOf {
   /** What a strip has above and below its cells, in whole 1/64 px. */
   readonly aroundStrips: number;
   readonly hasIndex: boolean;
+  /** Items are left that nobody asked for yet. */
+  readonly hasMore: boolean;
 }
 
 /** The entries of a list in their lines. Most edits change words alone: then they stay as they are. */
@@ -124,16 +126,16 @@ export class ListSequence {
   private takeEntries(of: SequenceOf): void {
     this.takeSections(of);
     const { sections, planOfItem } = this;
-    const { table, standing, isFolded, wished, kept, breadths } = of;
+    const { table, standing, isFolded, wished, kept, hasMore, breadths } = of;
     const folded = isFolded && Uint8Array.from(table?.keys ?? [], (key) => Number(isFolded(key)));
     // Where nothing stands between rows, strips change none of them.
     const among = standing.separator === undefined ? undefined : breadths;
     const ofEntries = [
-      ...[sections, JSON.stringify(standing), folded?.join(''), wished, among?.join('')],
+      ...[sections, JSON.stringify(standing), folded?.join(''), wished, hasMore, among?.join('')],
     ];
     if (isSame(ofEntries, this.ofEntries)) return;
     const rowCount = sections.members.length;
-    this.state = stateOf(wished, { rowCount, isFiltered: kept !== undefined });
+    this.state = stateOf(wished, { rowCount, isFiltered: kept !== undefined, hasMore });
     const { states: _, hasSkeleton: __, ...places } = standing;
     const state = stateEntries(this.state, standing, planOfItem);
     const hides = hidesRows(this.state);

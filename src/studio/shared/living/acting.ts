@@ -21,6 +21,7 @@ import type {
 import { changeItems } from '../session/editing';
 import { engine, useSession } from '../session/session';
 import type { Scheme } from '../window/window-settings';
+import { askedForMore, refreshed, refreshList } from './asking';
 import { type ListEvent, tell, useTold } from './events';
 
 /** What a window is where its rows are acted on. */
@@ -46,6 +47,8 @@ export const actingIn = (now: () => ActingWindow): ActingPorts => ({
   change: (place, value) => inTurn(() => change(now(), place, value)),
   reorders: () => now().lives && now().list?.reorders === true,
   move: (entry, to) => inTurn(() => move(now(), entry.key, to)),
+  refreshes: () => now().lives && now().list?.refreshes === true,
+  refresh: () => refreshList(now().list),
   say: (words) => useTold.setState({ said: words }),
 });
 
@@ -110,6 +113,8 @@ async function affect(now: ActingWindow, key: string, { raised, at }: RaisedAt):
   const { effect } = raised.action;
   if (effect === undefined) return 'nothing: it is the app’s';
   if (effect.does === 'go') return `went to ${effect.to}`;
+  if (effect.does === 'refresh') return refreshed(now.list);
+  if (effect.does === 'more') return askedForMore(now.list);
   if (effect.does === 'select') return select(now.list?.selects ?? 'several', key);
   if (at === undefined) return 'nothing: its item is gone';
   if (effect.does === 'write') return write(key, at, [effect.field], raised.written);

@@ -8,6 +8,8 @@ export interface StandInWishes {
   readonly fail: number;
   /** After so many events a stream is cut off; 0: it is not. */
   readonly drop: number;
+  /** How many items come at once, the next when a list comes near its end; undefined: all of them. */
+  readonly page: number | undefined;
 }
 
 const items = '/api/stand-in/items';
@@ -21,10 +23,21 @@ export const isStandIn = (address: string): boolean => {
   return at?.origin === location.origin && at.pathname === items;
 };
 
+/** The address of the items as it is wished. */
+export function itemsOf(address: string, { latency, fail, page }: StandInWishes): string {
+  const at = new URL(address, location.origin);
+  const wished = { latency, fail, limit: page, pages: page && 'next' };
+  for (const [name, value] of Object.entries(wished))
+    if (value === undefined || value === 0) at.searchParams.delete(name);
+    else at.searchParams.set(name, String(value));
+  return at.href;
+}
+
 /** The address of what happens to the items of an address, as it is wished. */
 export function eventsOf(address: string, { every, latency, fail, drop }: StandInWishes): string {
   const at = new URL(address, location.origin);
   at.pathname = events;
+  for (const name of ['limit', 'pages']) at.searchParams.delete(name);
   const wished = { every, latency, fail, drop };
   for (const [name, value] of Object.entries(wished))
     if (value === undefined || value === 0) at.searchParams.delete(name);
@@ -32,12 +45,14 @@ export function eventsOf(address: string, { every, latency, fail, drop }: StandI
   return at.href;
 }
 
-/** What an address of events says. */
-export function wishesIn(address: string | undefined): StandInWishes {
-  const query = address === undefined ? undefined : new URL(address, location.origin).searchParams;
-  const said = (name: string) => Number(query?.get(name) ?? 0);
+/** What the addresses of items and of events say. */
+export function wishesIn(items: string, events: string | undefined): StandInWishes {
+  const query = new URL(events ?? items, location.origin).searchParams;
+  const said = (name: string) => Number(query.get(name) ?? 0);
+  const limit = new URL(items, location.origin).searchParams.get('limit');
   return {
-    every: query === undefined ? undefined : said('every') || 1_000,
+    every: events === undefined ? undefined : said('every') || 1_000,
     ...{ latency: said('latency'), fail: said('fail'), drop: said('drop') },
+    page: limit === null ? undefined : Number(limit),
   };
 }

@@ -48,7 +48,7 @@ function heard({ source, came }: FollowNews): void {
     ? { ...summed(before, came.value), heardAt: Date.now(), trouble: undefined }
     : { ...before, trouble: came.error };
   useSession.setState(({ followed }) => ({ followed: { ...followed, [source]: now } }));
-  if (came.ok && came.value.isChanged) void take(source, came.value);
+  if (came.ok && came.value.isChanged) void takeArrived(source, came.value);
 }
 
 const summed = (before: Followed, came: ArrivalSummary): Followed => ({
@@ -59,7 +59,7 @@ const summed = (before: Followed, came: ArrivalSummary): Followed => ({
 });
 
 /** New fields are an edit like any other; new items are shown and kept. */
-async function take(source: string, { found }: ArrivalSummary): Promise<void> {
+export async function takeArrived(source: string, { found }: ArrivalSummary): Promise<void> {
   const { history, reading } = useSession.getState();
   if (reading === undefined) make(edits.typesGrow(source, found));
   keepInTime();

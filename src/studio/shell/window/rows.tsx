@@ -4,6 +4,7 @@ import { filterWords, haveOwnHeights, type List, type ListState } from '../../..
 import type { Frame } from '../../../engine';
 import { ListView, type PoolReadout } from '../../../render';
 import { actingIn } from '../../shared/living/acting';
+import { wantMore } from '../../shared/living/asking';
 import { useTold } from '../../shared/living/events';
 import { handItem, handKey } from '../../shared/session/at-hand';
 import { go, useRoute } from '../../shared/session/route';
@@ -104,6 +105,7 @@ export function Rows({
           if (part !== undefined && template !== undefined) selectPart(template, part);
         });
       },
+      nearsEnd: () => wantMore(latest.current.frame, latest.current.list),
       folded: ({ key }) => latestFold.current(key),
       textSize: () => latest.current.textSize,
       density: () => latest.current.density,

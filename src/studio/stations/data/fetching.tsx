@@ -3,7 +3,7 @@ import ChevronDown from 'lucide-react/icons/chevron-down';
 import { useState } from 'react';
 import type { Follow, Paging } from '../../../core/items';
 import { edits, type Source } from '../../../core/project';
-import { Button, ChoiceChips, Row } from '../../shared/controls/controls';
+import { Button, Check, ChoiceChips, Row } from '../../shared/controls/controls';
 import { NumberField } from '../../shared/controls/number-field';
 import { importInto } from '../../shared/opening/arrivals';
 import { make } from '../../shared/session/editing';
@@ -79,6 +79,7 @@ function How({
   const [pages, setPages] = useState<Pages>(pagesOf(before.pages));
   const [next, setNext] = useState(before.pages?.next ?? '$.next');
   const [parameter, setParameter] = useState(before.pages?.parameter ?? '');
+  const [waits, setWaits] = useState(before.pages?.waits === true);
   const isWhole = again !== 'as events' || /^https?:\/\//.test(events);
   return (
     <form
@@ -86,7 +87,7 @@ function How({
         event.preventDefault();
         onTake({
           follow: followOf(again, seconds, events),
-          pages: pagingOf(pages, next, parameter),
+          pages: pagingOf(pages, { next, parameter, waits }),
         });
       }}
     >
@@ -151,6 +152,13 @@ function How({
             />
           </div>
         )}
+        {pages !== 'one answer' && (
+          <Check
+            words="the next page only when a list comes near its end"
+            isOn={waits}
+            onChange={setWaits}
+          />
+        )}
       </Row>
       <div className="pt-2">
         <button
@@ -194,8 +202,18 @@ function pagesOf(pages: Paging | undefined): Pages {
   return pages.next === undefined ? 'Link header' : 'a field says';
 }
 
-function pagingOf(pages: Pages, next: string, parameter: string): Paging | undefined {
+function pagingOf(
+  pages: Pages,
+  {
+    next,
+    parameter,
+    waits,
+  }: { readonly next: string; readonly parameter: string; readonly waits: boolean },
+): Paging | undefined {
   if (pages === 'one answer') return undefined;
-  if (pages === 'Link header') return {};
-  return parameter === '' ? { next } : { next, parameter };
+  return {
+    ...(pages === 'a field says' && { next }),
+    ...(pages === 'a field says' && parameter !== '' && { parameter }),
+    ...(waits && { waits: true }),
+  };
 }

@@ -1,6 +1,7 @@
 import { edits, type Source } from '../../../core/project';
 import { ChoiceChips } from '../../shared/controls/controls';
-import { eventsOf, type StandInWishes, wishesIn } from '../../shared/opening/stand-in';
+import { importInto } from '../../shared/opening/arrivals';
+import { eventsOf, itemsOf, type StandInWishes, wishesIn } from '../../shared/opening/stand-in';
 import { make } from '../../shared/session/editing';
 import { followSource, pauseSource } from '../../shared/session/following';
 
@@ -8,6 +9,10 @@ const paces = [
   { value: '', words: 'nothing happens' },
   { value: '1000', words: 'one a second' },
   { value: '100', words: 'ten a second' },
+];
+const pages = [
+  { value: '', words: 'all at once' },
+  { value: '20', words: '20, more at the end' },
 ];
 const latencies = [
   { value: '0', words: 'at once' },
@@ -27,11 +32,20 @@ const drops = [
 export function StandInLine({ source }: { readonly source: Source }) {
   const { file, follow } = source.from;
   const address = follow !== undefined && 'events' in follow ? follow.events : undefined;
-  const wishes = wishesIn(address);
-  const wish = (change: Partial<StandInWishes>) => {
+  const wishes = wishesIn(file, address);
+  const wish = async (change: Partial<StandInWishes>) => {
     const next = { ...wishes, ...change };
     const isOver = next.every === undefined;
-    const goesOn = isOver ? {} : { follow: { events: eventsOf(file, next) } };
+    const pages = next.page === undefined ? undefined : ({ next: '$.next', waits: true } as const);
+    const goesOn = {
+      ...(pages !== undefined && { pages }),
+      ...(!isOver && { follow: { events: eventsOf(file, next) } }),
+    };
+    const items = itemsOf(file, next);
+    const { at } = source.from;
+    // What comes of another address goes on as it does there: that is said after.
+    if (items !== file)
+      await importInto(source.id, { address: items, at, ...(pages && { pages }) });
     if (make(edits.setGoesOn(source.id, goesOn)) !== undefined) return;
     if (isOver) pauseSource(source.id);
     else followSource(source.id);
@@ -47,7 +61,13 @@ export function StandInLine({ source }: { readonly source: Source }) {
         chosen={wishes.every === undefined ? '' : String(wishes.every)}
         onChoose={(every) => wish({ every: every === '' ? undefined : Number(every) })}
       />
-      {wishes.every !== undefined && (
+      <ChoiceChips
+        label="How many items come at once"
+        options={pages}
+        chosen={wishes.page === undefined ? '' : String(wishes.page)}
+        onChoose={(page) => wish({ page: page === '' ? undefined : Number(page) })}
+      />
+      {(wishes.every !== undefined || wishes.page !== undefined) && (
         <>
           <ChoiceChips
             label="How late it answers"
@@ -61,12 +81,14 @@ export function StandInLine({ source }: { readonly source: Source }) {
             chosen={String(wishes.fail)}
             onChoose={(fail) => wish({ fail: Number(fail) })}
           />
-          <ChoiceChips
-            label="Whether its stream is cut off"
-            options={drops}
-            chosen={String(wishes.drop)}
-            onChoose={(drop) => wish({ drop: Number(drop) })}
-          />
+          {wishes.every !== undefined && (
+            <ChoiceChips
+              label="Whether its stream is cut off"
+              options={drops}
+              chosen={String(wishes.drop)}
+              onChoose={(drop) => wish({ drop: Number(drop) })}
+            />
+          )}
         </>
       )}
     </section>

@@ -135,31 +135,15 @@ export function ActionEditor({ project, action, type, onRenamed }: ActionEditorP
           words={effectWords(effect)}
           entries={[
             {
-              words: 'nothing: the app does',
+              words: effectWords(undefined),
               isChosen: effect === undefined,
               onChoose: () => set({ effect: undefined }),
             },
-            {
-              words: 'goes to a page',
-              isChosen: effect?.does === 'go',
-              onChoose: () => set({ effect: { does: 'go', to: 'Details' } }),
-            },
-            {
-              words: 'deletes the item',
-              isChosen: effect?.does === 'delete',
-              onChoose: () => set({ effect: { does: 'delete' } }),
-            },
-            {
-              words: 'writes a field',
-              isChosen: effect?.does === 'write',
-              onChoose: () =>
-                set({ effect: { does: 'write', field: fields[0]?.name ?? '', value: 'null' } }),
-            },
-            {
-              words: 'selects the row, or not',
-              isChosen: effect?.does === 'select',
-              onChoose: () => set({ effect: { does: 'select' } }),
-            },
+            ...effectsToBegin(fields[0]?.name ?? '').map((begun) => ({
+              words: effectWords(begun),
+              isChosen: effect?.does === begun.does,
+              onChoose: () => set({ effect: begun }),
+            })),
           ]}
         />
         {effect?.does === 'go' && (
@@ -197,15 +181,27 @@ export function ActionEditor({ project, action, type, onRenamed }: ActionEditorP
   );
 }
 
+/** What the window can do, each as one begins with it. */
+const effectsToBegin = (field: string): readonly Effect[] => [
+  { does: 'go', to: 'Details' },
+  { does: 'delete' },
+  { does: 'write', field, value: 'null' },
+  { does: 'select' },
+  { does: 'refresh' },
+  { does: 'more' },
+];
+
+const wordsOfEffects: Readonly<Record<Effect['does'], string>> = {
+  go: 'goes to a page',
+  delete: 'deletes the item',
+  write: 'writes a field',
+  select: 'selects the row, or not',
+  refresh: 'asks for the items anew',
+  more: 'asks for the next page',
+};
+
 const effectWords = (effect: Effect | undefined): string =>
-  effect === undefined
-    ? 'nothing: the app does'
-    : {
-        go: 'goes to a page',
-        delete: 'deletes the item',
-        write: 'writes a field',
-        select: 'selects the row, or not',
-      }[effect.does];
+  effect === undefined ? 'nothing: the app does' : wordsOfEffects[effect.does];
 
 /** What the item at hand would hand over. */
 function HandsOver({ project, action, type }: Omit<ActionEditorProps, 'onRenamed'>) {
