@@ -134,8 +134,14 @@ describe('choices', () => {
     const before = engine.view(everything);
     const { id, heightsId } = before.sequence;
     engine.showLook('rich');
-    const asked = { from: 18, to: 24, sequence: { id, heightsId }, keep: { key: 'i-20', at: 20 } };
-    const { kept = -1, entries, places } = engine.view(asked);
+    const asked = {
+      from: 18,
+      to: 24,
+      sequence: { id, heightsId },
+      keep: [{ key: 'i-20', at: 20 }],
+    };
+    const { kept: row, entries, places } = engine.view(asked);
+    const kept = row?.at ?? -1;
     expect(engine.entryOfKey('i-20')).toBe(kept);
     expect(entries[places.indexOf(kept)]?.key).toBe('i-20');
     expect([kept, places[0]]).toEqual([15, 13]);

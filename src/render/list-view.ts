@@ -6,10 +6,19 @@ import { LivingRows, maxBetweenRows } from './living-rows';
 import type { Pictures } from './parts';
 import type { ListViewPorts, PoolReadout, Shown, Wanted } from './ports';
 import { type PressedEntry, Presses } from './presses';
-import { type Drawing, DrawnRows, type Place, resizedKinds, resizeHeld } from './rows';
+import {
+  type Drawing,
+  DrawnRows,
+  moveRows,
+  type Place,
+  resizedKinds,
+  resizeHeld,
+  type Standing,
+  standingOf,
+} from './rows';
 import { ScrollSpeed } from './scroll-speed';
 import { Scroller } from './scroller';
-import { type Eye, offsetOf, rowLookedAt, type Seen, seenIn } from './seen';
+import { type Eye, offsetOf, rowsLookedAt, type Seen, seenIn } from './seen';
 import { cellIn, isSamePlaces, linesOf, noLines } from './sequence-lines';
 import {
   Bars,
@@ -17,6 +26,7 @@ import {
   FoundWords,
   groupBySections,
   HeadingPlaces,
+  NewAbove,
   SectionIndex,
 } from './standing';
 import { Strips } from './strips';
@@ -34,6 +44,7 @@ export class ListView {
   private readonly bars: Bars;
   private readonly presses: Presses;
   private readonly index: SectionIndex;
+  private readonly newAbove: NewAbove;
   private readonly living: Living | undefined;
   /** How much of the box its bars take. */
   private barsPx = 0;
@@ -52,8 +63,8 @@ export class ListView {
   /** Where this scrolled by itself last: that event is nobody's wish. */
   private ownScrollTop: number | undefined;
   private isUntold = false;
-  /** The row that was looked at when an update was last asked for. */
-  private eye: Eye | undefined;
+  /** The rows that were looked at when an update was last asked for. */
+  private eyes: readonly Eye[] = [];
   private restTimer: ReturnType<typeof setTimeout> | undefined;
 
   constructor(
@@ -82,6 +93,7 @@ export class ListView {
       wants: () => this.wantEntries(),
     });
     this.bars = new Bars(host);
+    this.newAbove = new NewAbove(host, () => this.toTop());
     this.index = new SectionIndex(host, (heading) => this.goToHeading(heading));
     this.cache = new Entries({
       entries: (version, places) => this.ports.entries(version, places),
@@ -119,20 +131,25 @@ export class ListView {
   /** Draws a version of the list. A row stays with its item; every one of them is bound anew. */
   show(shown: Shown): void {
     this.living?.leave();
+    // Who scrolls at this moment goes on from there.
+    this.scroller.catchUp();
+    const { sequence } = shown;
+    const areItemsAlone =
+      this.shown?.edition === shown.edition && this.shown.version !== shown.version;
+    const standing = sequence.animates && areItemsAlone ? this.standing() : undefined;
     const before = this.rows.hold();
     const strips = this.strips.hold();
     if (shown.list !== this.shown?.list) this.strips.forget();
-    const { sequence } = shown;
     const isPlaced = this.shown !== undefined && isSamePlaces(sequence, this.shown.sequence);
     // Other heights of the same entries move none of those that are looked at.
     const isSameEntries = this.shown?.sequence.id === sequence.id;
     const seen = isSameEntries && !isPlaced ? this.seen() : undefined;
-    // Other rows around the one that is looked at leave it where it is; new items come in above it.
-    const areItemsAlone =
-      this.shown?.edition === shown.edition && this.shown.version !== shown.version;
-    const isOther = !isSameEntries && !areItemsAlone;
+    // Other rows around the one that is looked at leave it where it is; at the beginning one sees
+    // what comes, unless it waits.
+    const isKept = !areItemsAlone || this.scroller.offset > 0 || sequence.holdsNew;
     const foldedAt = isSameEntries ? undefined : this.foldedAt;
-    const eye = isOther && foldedAt === undefined ? this.eye : undefined;
+    const isOther = !isSameEntries && isKept && foldedAt === undefined;
+    const eye = isOther ? this.eyes.find(({ key }) => key === shown.kept?.key) : undefined;
     const pastPx = eye && this.scroller.offset - this.lines.topPx(this.lines.of(eye.at));
     const kinds = shown.plans.map((plan) => JSON.stringify([plan.row, plan.slots, plan.tokens]));
     const resized = resizedKinds(this.drawing, { plans: shown.plans, kinds });
@@ -148,7 +165,12 @@ export class ListView {
     if (!isPlaced) this.takeLines(sequence, seen);
     this.placeStrips();
     if (pastPx !== undefined && shown.kept !== undefined)
-      this.goTo({ line: this.lines.of(shown.kept), offsetPx: this.inSight(shown.kept, pastPx) });
+      this.goTo({
+        line: this.lines.of(shown.kept.at),
+        offsetPx: this.inSight(shown.kept.at, pastPx),
+      });
+    if (eye !== undefined && shown.kept !== undefined && areItemsAlone && sequence.holdsNew)
+      this.newAbove.add(shown.kept.at - eye.at);
     if (foldedAt !== undefined) {
       const line = this.lines.of(this.headings.entryOf(foldedAt.heading));
       this.goTo({ line, offsetPx: foldedAt.pastPx });
@@ -159,8 +181,25 @@ export class ListView {
     this.rows.follow(before, this.placesInList(range));
     this.strips.follow(strips, range);
     this.draw();
+    if (standing !== undefined) moveRows(this.rows.inUse, standing, this.sight);
     this.living?.drawn();
     this.restLater();
+  }
+
+  private get sight() {
+    return { top: this.scroller.near(this.scroller.offset), heightPx: this.heightPx };
+  }
+
+  /** Where each row is seen now; while it is scrolled fast nobody would see it move. */
+  private standing(): Standing | undefined {
+    const isSeen = !this.drawing.isFast && !this.scroller.isScaled;
+    return isSeen ? standingOf(this.rows.inUse, this.sight) : undefined;
+  }
+
+  private toTop(): void {
+    this.scroller.scrollTo(0);
+    this.draw();
+    this.ports.scrolled?.();
   }
 
   private goToHeading(heading: number): void {
@@ -181,16 +220,15 @@ export class ListView {
     return seenIn(this.lines, { offset: this.scroller.offset, heightPx: this.heightPx });
   }
 
-  private rowLookedAt(): Eye | undefined {
+  private rowsLookedAt(): readonly Eye[] {
     const sight = { offset: this.scroller.offset, heightPx: this.heightPx };
     const rows = this.drawnPlaces().flatMap((at) => {
       const entry = this.cache.get(at);
       return entry?.kind === 'row' ? [{ at, key: entry.key }] : [];
     });
-    return rowLookedAt(rows, this.lines, {
-      ...sight,
-      selectedKey: this.drawing.selectedKey,
-    });
+    const { selectedKey } = this.drawing;
+    const holdsNew = this.shown?.sequence.holdsNew === true;
+    return rowsLookedAt(rows, this.lines, { ...sight, selectedKey, holdsNew });
   }
 
   private takeLines(sequence: Sequence, seen: Seen | undefined): void {
@@ -221,11 +259,11 @@ export class ListView {
     const textSize = this.ports.textSize?.() ?? 1;
     const density = this.ports.density?.() ?? 1;
     const box = { widthPx: this.widthPx, ratio: devicePixelRatio, textSize, density };
-    this.eye = this.rowLookedAt();
+    this.eyes = this.rowsLookedAt();
     return {
       ...{ from, to: Math.max(to, from + 30), sequence: { id, heightsId }, box },
       strips: this.strips.firstCells(range),
-      ...(this.eye !== undefined && { keep: this.eye }),
+      keep: this.eyes,
     };
   }
 
@@ -298,6 +336,7 @@ export class ListView {
     this.host.removeEventListener('scroll', this.onScroll);
     this.presses.stop();
     this.living?.stop();
+    this.newAbove.stop();
     this.found.stop();
     this.bars.stop();
     this.index.stop();
@@ -371,6 +410,7 @@ export class ListView {
     this.strips.draw(range);
     this.found.mark([...this.allRows()].flatMap(({ elements }) => elements));
     this.wantEntries();
+    this.newAbove.seen(this.lines.firstOf(this.lines.at(this.scroller.offset)));
     if (range.last >= this.lines.count - 1) this.ports.nearsEnd?.();
   }
 

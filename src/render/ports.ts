@@ -45,7 +45,7 @@ export interface Wanted {
   readonly strips: ReadonlyMap<string, number>;
   readonly sequence: KnownSequence;
   readonly box: RowPlace & { readonly widthPx: number };
-  readonly keep?: Eye;
+  readonly keep?: readonly Eye[];
 }
 
 export interface Shown {
@@ -64,5 +64,5 @@ export interface Shown {
   /** The heading over the first of these entries, where it is none of them. */
   readonly over: { readonly at: number; readonly entry: Entry } | undefined;
   /** Where the row stands now that was looked at, if it is another place. */
-  readonly kept: number | undefined;
+  readonly kept: Eye | undefined;
 }

@@ -30,20 +30,26 @@ export interface Eye {
   readonly at: number;
 }
 
+interface Looking extends Window {
+  readonly selectedKey: string | undefined;
+  /** At the beginning, too, where what comes above it waits. */
+  readonly holdsNew: boolean;
+}
+
 /**
- * The selected row where it is in sight, else the first that is wholly so; undefined: at the
- * beginning without such a row.
+ * The rows that are looked at, the one that counts most first: the selected row where it is in
+ * sight, else those that are wholly so, from above. At the beginning none but that one is.
  */
-export function rowLookedAt(
+export function rowsLookedAt(
   rows: readonly Eye[],
   lines: Lines,
-  { offset, heightPx, selectedKey }: Window & { readonly selectedKey: string | undefined },
-): Eye | undefined {
+  { offset, heightPx, selectedKey, holdsNew }: Looking,
+): readonly Eye[] {
   const inSight = rows.filter(({ at }) => {
     const top = lines.topPx(lines.of(at));
     return top >= offset && top < offset + heightPx;
   });
-  const selected = inSight.find(({ key }) => key === selectedKey);
-  const [first] = inSight.toSorted((one, other) => one.at - other.at);
-  return selected ?? (offset > 0 ? first : undefined);
+  const selected = inSight.filter(({ key }) => key === selectedKey);
+  const fromAbove = inSight.toSorted((one, other) => one.at - other.at);
+  return [...selected, ...(offset > 0 || holdsNew ? fromAbove : [])];
 }

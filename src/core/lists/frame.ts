@@ -227,6 +227,10 @@ export interface Sequence {
   readonly arrangement: Arrangement;
   /** Headings stay in sight while what they head is. */
   readonly sticks: boolean;
+  /** Rows move to where changed items put them. */
+  readonly animates: boolean;
+  /** What comes above the rows that are looked at waits for a press. */
+  readonly holdsNew: boolean;
   /** The ground of bars goes on where the device keeps room for itself. */
   readonly coversSafeAreas: boolean;
   readonly entryCount: number;

@@ -20,8 +20,17 @@ export interface EntryRange {
   readonly sequence?: KnownSequence;
   /** The box that rows are drawn in; undefined: as before. */
   readonly box?: ListBox;
-  /** The row that stays where it is looked at, where others stand around it: its key, and where it stood. */
-  readonly keep?: { readonly key: string; readonly at: number };
+  /**
+   * The row that stays where it is looked at, where others stand around it: the first of these that
+   * is still there. Keys, and where they stood.
+   */
+  readonly keep?: readonly Kept[];
+}
+
+/** A row by its key, and its place. */
+interface Kept {
+  readonly key: string;
+  readonly at: number;
 }
 
 /** Where a list is drawn. */
@@ -49,7 +58,7 @@ export interface Frame {
   /** The heading over the first of them, where headings stick and it is none of them. */
   readonly over: { readonly at: number; readonly entry: Entry } | undefined;
   /** Where the row stands now that was to be kept; undefined: nowhere, or where it did. */
-  readonly kept: number | undefined;
+  readonly kept: Kept | undefined;
   readonly itemCount: number;
   readonly state: ListState;
   /** How many entries of each kind there are. */

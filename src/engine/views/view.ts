@@ -155,7 +155,8 @@ export class View {
   frame(wanted: EntryRange): Frame {
     const arrangement = this.of.list()?.arrangement ?? noArrangement;
     const kept = this.keptIn(wanted);
-    const moved = kept === undefined ? 0 : kept - (wanted.keep?.at ?? 0);
+    const before = wanted.keep?.find(({ key }) => key === kept?.key);
+    const moved = kept === undefined ? 0 : kept.at - (before?.at ?? 0);
     const from = Math.max(0, Math.min(wanted.from + moved, this.sequence.count - 1));
     this.takeBox(wanted.box);
     const range = { ...wanted, from, to: from + wanted.to - wanted.from };
@@ -169,6 +170,8 @@ export class View {
       sequence: {
         ...this.sequence.toDraw(arrangement, wanted.sequence),
         sticks: this.of.list()?.sections?.sticks === true,
+        animates: this.of.list()?.animates === true,
+        holdsNew: this.of.list()?.holdsNew === true,
         coversSafeAreas: this.of.list()?.coversSafeAreas === true,
       },
       plans: this.plans,
@@ -208,10 +211,13 @@ export class View {
     return own && { at, entry: own };
   }
 
-  private keptIn({ keep, sequence }: EntryRange): number | undefined {
-    if (keep === undefined || this.sequence.isKnown(sequence)) return undefined;
-    const entry = this.entryOfKey(keep.key);
-    return entry < 0 ? undefined : entry;
+  private keptIn({ keep = [], sequence }: EntryRange): Frame['kept'] {
+    if (this.sequence.isKnown(sequence)) return undefined;
+    for (const { key } of keep) {
+      const at = this.entryOfKey(key);
+      if (at >= 0) return { key, at };
+    }
+    return undefined;
   }
 
   /** The finished entries that stand at some places, in their order. */

@@ -48,6 +48,11 @@ export class DrawnRows {
     return [...this.rows.values()].map(({ element }) => element);
   }
 
+  /** Rows in use. */
+  get inUse(): Iterable<PooledRow> {
+    return this.rows.values();
+  }
+
   get places(): Iterable<number> {
     return this.rows.keys();
   }

@@ -3,6 +3,7 @@
  * What holds them, the list or a strip, says which entries are drawn and where each stands.
  */
 export { type Drawing, DrawnRows, type Held, resizeHeld } from './drawn-rows';
+export { moveRows, type Standing, standingOf } from './moving-rows';
 export type { Place } from './pool';
 export { resizedKinds } from './resize';
 export { bindRow, createRow, type RowView } from './row';

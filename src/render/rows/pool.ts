@@ -22,6 +22,8 @@ export interface PooledRow extends RowView {
   /** Tells the entry that it shows from all others. */
   identity: string;
   placed: Place | undefined;
+  /** It is on its way to where it stands. */
+  moving: Animation | undefined;
 }
 
 /** A heading stands in a track as high as what it heads, in which it sticks. */
@@ -105,7 +107,15 @@ export class Pool {
     if (this.rowCount >= max) this.dropOne(place);
     const view = createRow(plan);
     const outer = role === 'heading' ? trackAround(view.element) : view.element;
-    const row: PooledRow = { ...view, kind, role, outer, identity: '', placed: undefined };
+    const row: PooledRow = {
+      ...view,
+      kind,
+      role,
+      outer,
+      identity: '',
+      placed: undefined,
+      moving: undefined,
+    };
     outer.setAttribute('role', 'listitem');
     this.parent.append(outer);
     this.rowCount += 1;
@@ -116,6 +126,8 @@ export class Pool {
   give(row: PooledRow): void {
     const focused = document.activeElement;
     if (focused instanceof HTMLElement && row.outer.contains(focused)) focused.blur();
+    row.moving?.cancel();
+    row.moving = undefined;
     const place = placeOf(row.kind, row.role);
     const spares = this.free.get(place) ?? [];
     spares.push(row);

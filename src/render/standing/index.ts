@@ -6,5 +6,6 @@ export { drawArrangement } from './arrangement';
 export { Bars } from './bars';
 export { FoundWords } from './found-words';
 export { HeadingPlaces } from './headings';
+export { NewAbove } from './new-above';
 export { groupBySections } from './section-groups';
 export { SectionIndex } from './section-index';

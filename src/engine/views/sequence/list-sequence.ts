@@ -171,7 +171,7 @@ export class ListSequence {
   toDraw(
     arrangement: Arrangement,
     known: KnownSequence | undefined,
-  ): Omit<Sequence, 'sticks' | 'coversSafeAreas'> {
+  ): Omit<Sequence, 'sticks' | 'animates' | 'holdsNew' | 'coversSafeAreas'> {
     const { id, heightsId } = this;
     const areLinesKnown = this.isKnown(known);
     const { firsts, columns, heights } = this.lines;
