@@ -1,4 +1,3 @@
-import type { Lines } from '../core/layout';
 import { type DrawnLines, type LineRange, lineAfter, placesIn, type Sequence } from '../core/lists';
 import { Living } from './acting';
 import { Entries } from './entries';
@@ -19,7 +18,7 @@ import {
 import { ScrollSpeed } from './scroll-speed';
 import { Scroller } from './scroller';
 import { type Eye, offsetOf, rowsLookedAt, type Seen, seenIn } from './seen';
-import { cellIn, isSamePlaces, linesOf, noLines } from './sequence-lines';
+import { cellIn, entriesIn, isSamePlaces, linesOf, noLines } from './sequence-lines';
 import {
   Bars,
   drawArrangement,
@@ -30,6 +29,7 @@ import {
   SectionIndex,
 } from './standing';
 import { Strips } from './strips';
+import { WorkLog } from './work-log';
 
 /** The page may be late by a tenth of a second at the speed of reading: so much is drawn ahead. */
 const overscanPx = 400;
@@ -58,6 +58,8 @@ export class ListView {
   private widthPx = 0;
   private heightPx = 0;
   private readonly speed = new ScrollSpeed();
+  private readonly work = new WorkLog();
+  private readonly boundCount = () => this.rows.counts.bound;
   private readonly found = new FoundWords();
   private readonly drawing: Changing<Drawing>;
   /** Where this scrolled by itself last: that event is nobody's wish. */
@@ -80,6 +82,7 @@ export class ListView {
     this.drawing = {
       ...{ plans: [], kinds: [], pictures, isFast: false, selectedKey: undefined },
       chosen: new Set(),
+      marksBound: false,
       entry: (index) => this.cache.get(index),
     };
     this.rows = new DrawnRows(
@@ -93,8 +96,10 @@ export class ListView {
       wants: () => this.wantEntries(),
     });
     this.bars = new Bars(host);
-    this.newAbove = new NewAbove(host, () => this.toTop());
-    this.index = new SectionIndex(host, (heading) => this.goToHeading(heading));
+    this.newAbove = new NewAbove(host, () => this.goToPx(0));
+    this.index = new SectionIndex(host, (heading) =>
+      this.goToPx(this.lines.topPx(this.lines.of(this.headings.entryOf(heading)))),
+    );
     this.cache = new Entries({
       entries: (version, places) => this.ports.entries(version, places),
       came: () => {
@@ -130,6 +135,10 @@ export class ListView {
 
   /** Draws a version of the list. A row stays with its item; every one of them is bound anew. */
   show(shown: Shown): void {
+    this.work.during(this.boundCount, () => this.take(shown));
+  }
+
+  private take(shown: Shown): void {
     this.living?.leave();
     // Who scrolls at this moment goes on from there.
     this.scroller.catchUp();
@@ -180,7 +189,7 @@ export class ListView {
     const range = this.range();
     this.rows.follow(before, this.placesInList(range));
     this.strips.follow(strips, range);
-    this.draw();
+    this.drawRows();
     if (standing !== undefined) moveRows(this.rows.inUse, standing, this.sight);
     this.living?.drawn();
     this.restLater();
@@ -196,14 +205,8 @@ export class ListView {
     return isSeen ? standingOf(this.rows.inUse, this.sight) : undefined;
   }
 
-  private toTop(): void {
-    this.scroller.scrollTo(0);
-    this.draw();
-    this.ports.scrolled?.();
-  }
-
-  private goToHeading(heading: number): void {
-    this.scroller.scrollTo(this.lines.topPx(this.lines.of(this.headings.entryOf(heading))));
+  private goToPx(y: number): void {
+    this.scroller.scrollTo(y);
     this.draw();
     this.ports.scrolled?.();
   }
@@ -327,7 +330,12 @@ export class ListView {
       counts.inUse += own.inUse;
       counts.bound += own.bound;
     }
-    return counts;
+    return { ...counts, work: this.work.latest };
+  }
+
+  /** Whether each row lights up as it is bound. */
+  markBound(isOn: boolean): void {
+    this.drawing.marksBound = isOn;
   }
 
   destroy(): void {
@@ -404,6 +412,10 @@ export class ListView {
   }
 
   private draw(): void {
+    this.work.during(this.boundCount, () => this.drawRows());
+  }
+
+  private drawRows(): void {
     if (this.shown === undefined) return;
     const range = this.range();
     this.rows.draw(this.placesInList(range), this.scroller.isScaled);
@@ -484,10 +496,3 @@ const noSequence: Pick<Sequence, 'arrangement' | 'entryCount'> = {
 };
 
 type Changing<T> = { -readonly [Name in keyof T]: T[Name] };
-
-/** How many entries lines have; a strip counts for one. */
-function entriesIn(lines: Lines, { first, last }: LineRange): number {
-  let count = 0;
-  for (let line = first; line <= last; line += 1) count += Math.max(1, lines.columnsOf(line));
-  return count;
-}

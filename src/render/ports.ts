@@ -3,6 +3,7 @@ import type { Bar, Entry, KnownSequence, RowPlace, RowPlan, Sequence } from '../
 import type { ActingPorts } from './acting';
 import type { Pictures } from './parts';
 import type { Eye } from './seen';
+import type { FrameWork } from './work-log';
 
 export interface ListViewPorts {
   /** The finished entries at some places, as of a version; none if the version is no more. */
@@ -35,6 +36,8 @@ export interface PoolReadout {
   readonly made: number;
   readonly inUse: number;
   readonly bound: number;
+  /** Of the last frames in which anything was drawn, the latest last. */
+  readonly work: readonly FrameWork[];
 }
 
 /** What an update should answer first, and where it is drawn. */

@@ -1,5 +1,5 @@
 import { cellWidth, Lines } from '../core/layout';
-import type { Arrangement, Sequence } from '../core/lists';
+import type { Arrangement, LineRange, Sequence } from '../core/lists';
 
 const noHeights = new Int32Array();
 
@@ -41,4 +41,11 @@ export function cellIn(
   const width = cellWidth(widthPx, { columns: lines.columnsOf(line), edge, gap });
   const start = edge + (entry - lines.firstOf(line)) * (width + gap);
   return { x: isRtl ? widthPx - start - width : start, width };
+}
+
+/** How many entries lines have; a strip counts for one. */
+export function entriesIn(lines: Lines, { first, last }: LineRange): number {
+  let count = 0;
+  for (let line = first; line <= last; line += 1) count += Math.max(1, lines.columnsOf(line));
+  return count;
 }

@@ -18,6 +18,8 @@ export interface Drawing {
   readonly selectedKey: string | undefined;
   /** Keys of the rows that a reader has selected. */
   readonly chosen: ReadonlySet<string>;
+  /** Each row lights up as it is bound. */
+  readonly marksBound: boolean;
 }
 
 /** Rows that were in use, by what they show. */
@@ -147,13 +149,14 @@ export class DrawnRows {
   }
 
   private put(row: PooledRow, index: number, entry: Entry): void {
-    const { isFast, pictures } = this.drawing();
+    const { isFast, pictures, marksBound } = this.drawing();
     row.identity = identityOf(entry);
     this.rows.set(index, row);
     showKind(row, entry);
     bindRow(row, entry, isFast ? 'later' : pictures);
     if (isFast) this.pictureless.add(index);
     this.boundCount += row.targets.length;
+    if (marksBound) lightUp(row);
     this.mark(row, entry);
     this.position(row, index);
   }
@@ -180,6 +183,13 @@ export function resizeHeld(held: Held, resized: ReturnType<typeof resizedKinds>)
     resizeRow(row, sizes.resizes);
     row.kind = sizes.kind;
   }
+}
+
+const lightMs = 700;
+
+function lightUp({ element }: PooledRow): void {
+  const light = (alpha: number) => `inset 0 0 0 3px rgb(196 92 60 / ${alpha})`;
+  element.animate({ boxShadow: [light(1), light(0)] }, lightMs);
 }
 
 /**

@@ -11,6 +11,7 @@ import { go, useRoute } from '../../shared/session/route';
 import { engine, useProject } from '../../shared/session/session';
 import { usePictures } from '../../shared/window/pictures';
 import type { Scheme } from '../../shared/window/window-settings';
+import { PoolLine } from './pool-line';
 import { moveAlong } from './scroll-along';
 
 export interface RowsProps {
@@ -162,14 +163,7 @@ export function Rows({
         data-lives={lives || undefined}
         className="h-full min-h-0 flex-1"
       />
-      <p
-        dir="ltr"
-        className="border-t border-(--row-rule) px-4 py-1 text-xs text-(--row-ash) tabular-nums"
-      >
-        {readout === undefined
-          ? ''
-          : `${readout.inUse} rows in use, ${readout.made} made, ${readout.bound} bindings`}
-      </p>
+      <PoolLine readout={readout} onMark={(isOn) => list.current?.markBound(isOn)} />
     </>
   );
 }
