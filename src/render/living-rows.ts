@@ -48,6 +48,10 @@ export class LivingRows implements LivingList {
     return this.of.shown()?.plans[entry.plan];
   }
 
+  preview(index: number, entry: Entry | undefined): void {
+    for (const rows of this.of.allRows()) rows.preview(index, entry ?? this.of.entry(index));
+  }
+
   /** Gives the focus to the next row after a place, or before it; from -1: to the first in sight. */
   focusFrom(index: number, by: 1 | -1): void {
     const { of } = this;

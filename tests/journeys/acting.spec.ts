@@ -1,8 +1,9 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { atOnce } from '../../src/core/base';
+import { atOnce, seededRandom } from '../../src/core/base';
 import { infer } from '../../src/core/items';
 import { type Edit, edits, makeProject, writeProject } from '../../src/core/project';
+import type { StandingPart } from '../../src/core/templates';
 import { type Finger, pointer, touch } from './fingers';
 import { dropFile, expect, saved, test } from './support';
 
@@ -13,8 +14,8 @@ const skeins = Array.from({ length: 60 }, (_, at) => ({
   grams: 25 + at,
 }));
 
-/** A project whose rows do all that rows can do. */
-function projectText(): string {
+/** A project whose rows do all that rows can do; more parts in them, as they are wished. */
+function projectText(more: readonly StandingPart[] = []): string {
   const drafted = makeProject(
     'wool.json',
     { format: 'json', at: '$[*]', items: skeins },
@@ -38,6 +39,7 @@ function projectText(): string {
       ...{ when: 'grams < 60', effect: { does: 'write', field: 'grams', value: 'grams * 2' } },
     }),
     edits.addAction({ id: 'kept', payload: { expr: '`${called} is ${kept ? "" : "not "}kept`' } }),
+    edits.addAction({ id: 'pick', payload: 'key', effect: { does: 'select' } }),
     edits.addAction({ id: 'buy', payload: { expr: 'called' } }),
     edits.set({ ...row, property: 'tap' }, 'open'),
     edits.set({ ...row, property: 'press' }, 'hold'),
@@ -59,6 +61,7 @@ function projectText(): string {
       { within: template.row.id, at: 99 },
       { part: 'button', id: 'buy', text: 'Buy', tap: 'buy' },
     ),
+    ...more.map((part) => edits.insert(template.id, { within: template.row.id, at: 99 }, part)),
   ];
   const project = all.reduce((made, edit) => {
     const next = edit.apply(made);
@@ -70,7 +73,7 @@ function projectText(): string {
 }
 
 const row = (page: Page, words: string) =>
-  page.locator('.yc-sizer > .yc-row').filter({ hasText: words });
+  page.locator('.yc-sizer > .yc-row:not(.yc-spare)').filter({ hasText: words });
 const log = (page: Page) => page.getByRole('log', { name: 'Events told' });
 /** Names of the events, the latest first. */
 const told = (page: Page) => log(page).locator('summary b').allTextContents();
@@ -241,4 +244,149 @@ test('rows that are selected stay so by their keys, and an open swipe is no othe
   await saved(page);
   await page.reload();
   await expect(log(page)).toBeVisible();
+});
+
+test('a control selects its row, and says so; a slider is turned by going across, in one step', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await dropFile(
+    page,
+    'wool.yarncard.json',
+    projectText([
+      { part: 'checkbox', id: 'pick', name: 'Pick', change: 'pick' },
+      {
+        ...{
+          part: 'slider',
+          id: 'weight',
+          name: 'Weight',
+          width: { fixed: 60 },
+          max: 100,
+          step: 1,
+        },
+        value: { expr: 'grams' },
+      },
+    ]),
+  );
+  await row(page, 'Wool 00').waitFor();
+  await page.getByRole('button', { name: 'Lives', exact: true }).click();
+  const control = row(page, 'Wool 01').getByRole('checkbox', { name: 'Pick' });
+  await control.click();
+  await expect(control).toHaveAttribute('aria-checked', 'true');
+  await expect(row(page, 'Wool 01')).toHaveClass(/yc-chosen/);
+  await expect(row(page, 'Wool 02').getByRole('checkbox')).toHaveAttribute('aria-checked', 'false');
+  await control.click();
+  await expect(control).toHaveAttribute('aria-checked', 'false');
+  await expect.poll(() => told(page)).toEqual(['pick', 'deselected', 'pick', 'selected']);
+  for (const kind of ['touch', 'mouse', 'pen'] as const) {
+    const session = await page.context().newCDPSession(page);
+    const finger = kind === 'touch' ? touch(session) : pointer(session, kind);
+    const slider = row(page, 'Wool 03').getByRole('slider');
+    const box = await slider.boundingBox();
+    if (box === null) throw new Error('it is not in sight');
+    const y = box.y + box.height / 2;
+    await finger.down(box.x + box.width * 0.3, y);
+    for (let step = 3; step <= 8; step += 1) await finger.move(box.x + (box.width * step) / 10, y);
+    await expect(slider).toHaveAttribute('aria-valuenow', '80');
+    expect((await told(page))[0]).not.toBe('changed');
+    await finger.up();
+    await expect(log(page).locator('summary').first()).toContainText('wrote grams: 80');
+    await page.keyboard.press('Control+z');
+    await expect(slider).toHaveAttribute('aria-valuenow', '28');
+    await page.getByRole('button', { name: 'Clear events' }).click();
+  }
+});
+
+/** Each row in the page by its item: all of its markup but where it stands, and what markup does not say. */
+const rowStates = (page: Page) =>
+  page.locator('.yc-sizer > .yc-row:not(.yc-spare)').evaluateAll((rows) =>
+    rows.map((own): [string, string] => {
+      if (!(own instanceof HTMLElement)) throw new Error('it is no row');
+      const { transform: _, ...held } = {
+        transform: own.style.transform,
+        scrolled: [own, ...own.querySelectorAll('*')].some(
+          ({ scrollLeft, scrollTop }) => scrollLeft + scrollTop !== 0,
+        ),
+        isFocused: own.contains(document.activeElement),
+        animations: own.getAnimations({ subtree: true }).length,
+        selected: getSelection()?.containsNode(own, true),
+      };
+      const copy = own.cloneNode(true);
+      if (!(copy instanceof HTMLElement)) throw new Error('it is no row');
+      copy.style.removeProperty('transform');
+      copy.removeAttribute('tabindex');
+      for (const part of copy.querySelectorAll('[tabindex]')) part.removeAttribute('tabindex');
+      const words = own.textContent?.match(/Wool \d\d/)?.[0] ?? '';
+      return [words, copy.outerHTML + JSON.stringify(held)];
+    }),
+  );
+
+test('whatever is begun on rows, and however it is scrolled amid that, no row carries anything of another', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await page.getByRole('link', { name: 'List' }).click();
+  await page.getByRole('button', { name: /^reader/ }).click();
+  await page.getByRole('checkbox', { name: /^move rows/ }).check();
+  const list = page.locator('.yc-list');
+  const scrollTo = async (share: number) => {
+    await list.evaluate((host, to) => {
+      host.scrollTop = (host.scrollHeight - host.clientHeight) * to;
+    }, share);
+    await page.waitForTimeout(260);
+  };
+  const fresh = new Map<string, string>();
+  for (let share = 0; share <= 1; share += 0.1) {
+    await scrollTo(share);
+    for (const [words, state] of await rowStates(page)) fresh.set(words, state);
+  }
+  expect(fresh.size).toBe(60);
+  const random = seededRandom(20);
+  const finger = touch(await page.context().newCDPSession(page));
+  const mouse = pointer(await page.context().newCDPSession(page), 'mouse');
+  for (let round = 0; round < 24; round += 1) {
+    const box = await list.boundingBox();
+    if (box === null) throw new Error('there is no list');
+    const at = [box.x + 60, box.y + 60 + random() * (box.height - 120)] as const;
+    const begun = Math.floor(random() * 5);
+    if (begun === 0) {
+      // Half swiped, and never let go before it is scrolled.
+      await finger.down(...at);
+      for (let step = 1; step < 6; step += 1) await finger.move(at[0] + 14 * step, at[1]);
+      await scrollTo(random());
+      await finger.up();
+    } else if (begun === 1) {
+      await mouse.down(...at);
+      for (let step = 1; step < 5; step += 1) await mouse.move(at[0], at[1] + 9 * step);
+      await page.keyboard.press('Escape');
+      await scrollTo(random());
+      await mouse.up();
+      await page.keyboard.press('Control+z');
+    } else if (begun === 2) {
+      await page.mouse.click(...at, { button: 'right' });
+      await scrollTo(random());
+    } else if (begun === 3) {
+      await list.focus();
+      await page.keyboard.press('ArrowDown');
+      await page.keyboard.press(' ');
+      await page.keyboard.press('ArrowDown');
+      await scrollTo(random());
+      await page.keyboard.press('Escape');
+    } else {
+      await finger.down(...at);
+      await page.waitForTimeout(560);
+      await scrollTo(random());
+      await finger.up();
+    }
+    await page.keyboard.press('Escape');
+    await page.evaluate(() => {
+      if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+    });
+    await scrollTo(random());
+    await scrollTo(random());
+    expect(
+      await page.locator('.yc-actions, .yc-gap, .yc-lifted, .yc-menu:popover-open').count(),
+    ).toBe(0);
+    for (const [words, state] of await rowStates(page)) expect(state).toBe(fresh.get(words));
+  }
 });

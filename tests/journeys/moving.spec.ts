@@ -35,7 +35,7 @@ function projectText(...others: readonly ((list: string) => Edit)[]): string {
 }
 
 const row = (page: Page, words: string) =>
-  page.locator('.yc-sizer > .yc-row').filter({ hasText: words });
+  page.locator('.yc-sizer > .yc-row:not(.yc-spare)').filter({ hasText: words });
 const lastTold = (page: Page) =>
   page.getByRole('log', { name: 'Events told' }).locator('summary').first();
 
@@ -48,9 +48,17 @@ const shown = (page: Page) =>
       .flatMap(({ words }) => words.match(/Wool \d\d/)?.[0].slice(5) ?? []),
   );
 
-async function open(page: Page, text = projectText()): Promise<void> {
+async function open(
+  page: Page,
+  { text = projectText(), hands = 'touch' }: { text?: string; hands?: 'touch' | 'pointer' } = {},
+): Promise<void> {
   await page.goto('/');
   await dropFile(page, 'wool.yarncard.json', text);
+  await row(page, 'Wool 00').waitFor();
+  await saved(page);
+  const address = new URL(page.url());
+  address.searchParams.set('hands', hands);
+  await page.goto(address.href);
   await row(page, 'Wool 00').waitFor();
   await page.getByRole('button', { name: 'Lives', exact: true }).click();
 }
@@ -82,7 +90,7 @@ for (const kind of ['touch', 'mouse', 'pen'] as const)
   test(`by ${kind} a row is carried elsewhere, into other sections too; undo brings it back`, async ({
     page,
   }) => {
-    await open(page);
+    await open(page, { hands: kind === 'mouse' ? 'pointer' : 'touch' });
     const session = await page.context().newCDPSession(page);
     const finger = kind === 'touch' ? touch(session) : pointer(session, kind);
     const holdMs = kind === 'mouse' ? 0 : 650;
@@ -106,6 +114,22 @@ for (const kind of ['touch', 'mouse', 'pen'] as const)
     });
     await expect.poll(async () => (await shown(page)).join()).toContain('08,05,09');
   });
+
+test('a mouse that stands for a finger scrolls, and takes up what it stays on', async ({
+  page,
+}) => {
+  await open(page);
+  const mouse = pointer(await page.context().newCDPSession(page), 'mouse');
+  const box = await row(page, 'Wool 05').boundingBox();
+  if (box === null) throw new Error('it is not in sight');
+  await mouse.down(box.x + 60, box.y + 10);
+  for (let step = 1; step <= 10; step += 1) await mouse.move(box.x + 60, box.y + 10 - 12 * step);
+  await mouse.up();
+  expect(await page.locator('.yc-list').evaluate((list) => list.scrollTop)).toBe(120);
+  await expect(lastTold(page)).toHaveCount(0);
+  await drag(page, mouse, 'Wool 05', { onto: 'Wool 06', holdMs: 650 });
+  await expect(lastTold(page)).toContainText('moved it after w-106');
+});
 
 test('a finger that does not stay scrolls the list, and moves nothing', async ({ page }) => {
   await open(page);
@@ -158,21 +182,20 @@ test('by keys: taken up, moved a step, a page, to an end, put down or back; told
 test('cells of a grid are carried beside others; a sorted list says why it stays as it is', async ({
   page,
 }) => {
-  await open(
-    page,
-    projectText(
+  await open(page, {
+    hands: 'pointer',
+    text: projectText(
       (list) => edits.divide(list, undefined),
       (list) => edits.arrangeAs(list, { kind: 'grid', columns: 2, gap: 8, edge: 8 }),
     ),
-  );
+  });
   const mouse = pointer(await page.context().newCDPSession(page), 'mouse');
   await drag(page, mouse, 'Wool 00', { onto: 'Wool 03', holdMs: 0 });
   await expect(lastTold(page)).toContainText('moved it after w-103');
-  await page.goto('/');
-  await open(
-    page,
-    projectText((list) => edits.sortBy(list, [{ by: 'called' }])),
-  );
+  await open(page, {
+    hands: 'pointer',
+    text: projectText((list) => edits.sortBy(list, [{ by: 'called' }])),
+  });
   await drag(page, mouse, 'Wool 00', { onto: 'Wool 02', holdMs: 0 });
   await expect(lastTold(page)).toContainText('nothing: the list is sorted');
 });

@@ -32,6 +32,8 @@ export interface ActingPorts {
   act(place: GesturePlace, action?: string): void;
   /** A control was changed. */
   change(place: GesturePlace, value: ControlValue): void;
+  /** What a mouse stands for: itself, or a finger. */
+  hands(): 'touch' | 'pointer';
   /** A row was let go somewhere else. */
   move(entry: Entry, to: DropPlace): void;
   /** Whether rows may be moved. */

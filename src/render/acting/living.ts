@@ -1,5 +1,5 @@
 import type { Gesture } from '../../core/actions';
-import type { PartPlan, RowPlan } from '../../core/lists';
+import type { Entry, PartPlan, RowPlan } from '../../core/lists';
 import { knownId } from '../../core/templates';
 import type { PressedEntry } from '../presses';
 import {
@@ -32,6 +32,8 @@ export interface LivingList {
   readonly lift: Omit<LiftList, 'say'>;
   entryAt(target: Element): PressedEntry | undefined;
   planOf(pressed: PressedEntry): RowPlan | undefined;
+  /** Draws a row as if its entry was another; undefined: as it is. */
+  preview(index: number, entry: Entry | undefined): void;
   /** The row after the one at a place, or before it, with the focus. */
   focusFrom(index: number, by: 1 | -1): void;
 }
@@ -51,7 +53,7 @@ const liftKeys: ReadonlySet<string> = new Set([
 ]);
 
 const isGoing = ({ is }: Recognizing): boolean =>
-  is === 'down' || is === 'sliding' || is === 'lifted';
+  is === 'down' || is === 'sliding' || is === 'turning' || is === 'lifted';
 
 const gestureOfSide: Readonly<Record<Side, Gesture>> = { start: 'swipeStart', end: 'swipeEnd' };
 
@@ -61,6 +63,9 @@ export class Living {
   private on: On | undefined;
   /** Where the pointer went down, in the page. */
   private from = { x: 0, y: 0 };
+  private isFinger = false;
+  /** A mouse that stands for a finger scrolls: how far that was when it began, undefined: it does not. */
+  private panFrom: number | undefined;
   private holdTimer: ReturnType<typeof setTimeout> | undefined;
   private readonly swipe = new Swipe();
   private readonly lift: Lift;
@@ -126,10 +131,11 @@ export class Living {
     if (event.target instanceof Node && this.swipe.has(event.target)) return;
     if (on === undefined || this.swipe.movedPx(on.row) === 0) this.swipe.close();
     this.on = on;
+    this.isFinger = event.pointerType !== 'mouse' || this.ports.hands() === 'touch';
     this.from = { x: event.clientX, y: event.clientY };
     if (on === undefined) return;
     const { x, y } = this.placeOf(event);
-    const offers = this.offersOf(on, event.pointerType);
+    const offers = this.offersOf(on);
     this.take({ kind: 'down', x, y, at: event.timeStamp, offers });
     if (offers.isLifted !== 'no') this.holdScroll();
     clearTimeout(this.holdTimer);
@@ -137,13 +143,19 @@ export class Living {
   };
 
   private readonly onMove = (event: PointerEvent): void => {
+    if (this.panFrom !== undefined)
+      this.host.scrollTop = this.panFrom + this.from.y - event.clientY;
     if (!isGoing(this.state)) return;
+    const isBegun = this.state.is === 'down';
     this.take({ kind: 'move', ...this.placeOf(event), at: event.timeStamp });
-    if (isGoing(this.state) && this.state.is !== 'down')
+    const isPanned = isBegun && this.state.is === 'spent' && event.pointerType === 'mouse';
+    if (isPanned && this.isFinger) this.panFrom = this.host.scrollTop;
+    if (this.panFrom !== undefined || (isGoing(this.state) && this.state.is !== 'down'))
       this.host.setPointerCapture(event.pointerId);
   };
 
   private readonly onUp = (event: PointerEvent): void => {
+    this.panFrom = undefined;
     clearTimeout(this.holdTimer);
     this.take({ kind: 'up', ...this.placeOf(event), at: event.timeStamp });
   };
@@ -238,6 +250,15 @@ export class Living {
       case 'close':
         this.swipe.close();
         break;
+      case 'turn':
+        this.turn(on, found.x);
+        break;
+      case 'turned':
+        this.change(on, tapped(on.target, on.plan), this.pressedAt(on, found.x));
+        break;
+      case 'turnBack':
+        this.list.preview(on.pressed.index, undefined);
+        break;
       case 'lift':
         void this.lift.take(on.row, { at: on.pressed.index, key: on.pressed.entry.key }, this.from);
         break;
@@ -256,7 +277,8 @@ export class Living {
   private liftByKey(event: KeyboardEvent, on: On | undefined): boolean {
     const { key } = event;
     const isRow = on !== undefined && event.target === on.row && on.pressed.entry.kind === 'row';
-    if (!this.isByKey) {
+    if (key === 'Escape' && this.state.is === 'lifted') this.take({ kind: 'cancel' });
+    else if (!this.isByKey) {
       if (key !== ' ' || !isRow || !this.ports.reorders()) return false;
       this.on = on;
       void this.lift.take(on.row, { at: on.pressed.index, key: on.pressed.entry.key });
@@ -301,7 +323,7 @@ export class Living {
 
   private tap(on: On): void {
     const part = tapped(on.target, on.plan);
-    if (isControl(part)) this.change(on, part, { share: this.shareOf(on, part) });
+    if (isControl(part)) this.change(on, part, this.pressedAt(on));
     else this.ports.act(this.place(on, 'tap', part.id));
   }
 
@@ -310,13 +332,28 @@ export class Living {
     if (value !== undefined) this.ports.change(this.place(on, 'change', part.id), value);
   }
 
-  /** Where in a control the pointer is; one that is pressed by a key is so in its middle. */
-  private shareOf({ target, x }: On, { id }: PartPlan): number {
+  /** What a control would become is seen at once; it is said when it is let go. */
+  private turn(on: On, x: number): void {
+    const part = tapped(on.target, on.plan);
+    const { entry, index } = on.pressed;
+    const value = changedBy(part, { plan: on.plan, entry }, this.pressedAt(on, x));
+    const slot = on.plan.slots.findIndex((own) => own.part === part.id && own.property === 'value');
+    if (value !== undefined && slot >= 0)
+      this.list.preview(index, { ...entry, values: entry.values.with(slot, value) });
+  }
+
+  /**
+   * Where in a control the pointer is, as gestures count; undefined: where it went down. One that is
+   * pressed by a key is so in its middle.
+   */
+  private pressedAt({ target, plan, x: downX }: On, movedX?: number): PressedAt {
+    const { id } = tapped(target, plan);
     const control = target.closest(`[data-part="${CSS.escape(id)}"]`);
-    if (control === null || x === undefined) return 0.5;
+    const x = movedX === undefined ? downX : this.isRtl ? -movedX : movedX;
+    if (control === null || x === undefined) return { share: 0.5 };
     const { left, width } = control.getBoundingClientRect();
     const share = width === 0 ? 0.5 : Math.max(0, Math.min(1, (x - left) / width));
-    return this.isRtl ? 1 - share : share;
+    return { share: this.isRtl ? 1 - share : share };
   }
 
   /** A row without an action for it opens its menu: who has no other way to it finds it so. */
@@ -377,12 +414,13 @@ export class Living {
       : { pressed, plan, row, target, x };
   }
 
-  private offersOf({ plan, row, pressed }: On, pointerType = ''): Offers {
+  private offersOf({ plan, row, pressed, target }: On): Offers {
     const canBeLifted = pressed.entry.kind === 'row' && this.ports.reorders();
     const room = (side: Side) => actionPx * actionsOf(plan.row, gestureOfSide[side]).length;
     return {
       hasPress: hasMenu(plan),
-      isLifted: canBeLifted ? (pointerType === 'mouse' ? 'dragged' : 'held') : 'no',
+      hasKnob: tapped(target, plan).part === 'slider',
+      isLifted: canBeLifted ? (this.isFinger ? 'held' : 'dragged') : 'no',
       roomPx: { start: room('start'), end: room('end') },
       widthPx: row.offsetWidth,
       movedPx: this.swipe.movedPx(row),

@@ -4,6 +4,7 @@ import { idle, type Offers, type PointerInput, type Recognized, recognize } from
 
 const both: Offers = {
   hasPress: true,
+  hasKnob: false,
   isLifted: 'no',
   roomPx: { start: 80, end: 160 },
   widthPx: 360,
@@ -89,6 +90,17 @@ describe('a pointer on a row', () => {
     expect(kinds([down(moved), to(160), up(160)])).toEqual(['slide', 'open']);
   });
 
+  test('on a knob turns it by going across, and by nothing else', () => {
+    const knob = { ...both, hasKnob: true };
+    expect(all([down(knob), to(120), to(150), up(160), click])).toEqual([
+      { kind: 'turn', x: 120 },
+      { kind: 'turn', x: 150 },
+      { kind: 'turned', x: 160 },
+    ]);
+    expect(kinds([down(knob), to(120), { kind: 'cancel' }])).toEqual(['turn', 'turnBack']);
+    expect(kinds([down(knob), to(104, 60), up(104), click])).toEqual([]);
+  });
+
   test('on a row that is open closes it, and says nothing else', () => {
     const open = { ...both, movedPx: -160 };
     expect(kinds([down(open), up(100), click])).toEqual(['close']);
@@ -98,7 +110,7 @@ describe('a pointer on a row', () => {
 
 /** What does nothing by itself. */
 const onTheWay: ReadonlySet<Recognized['kind']> = new Set([
-  ...(['slide', 'close', 'lift', 'carry', 'putBack'] as const),
+  ...(['slide', 'close', 'turn', 'turnBack', 'lift', 'carry', 'putBack'] as const),
 ]);
 
 test('from down to up at most one thing is done, whatever comes between', () => {
@@ -110,6 +122,7 @@ test('from down to up at most one thing is done, whatever comes between', () => 
   };
   const offers = fc.record({
     hasPress: fc.boolean(),
+    hasKnob: fc.boolean(),
     isLifted: fc.constantFrom('no' as const, 'held' as const, 'dragged' as const),
     roomPx: fc.record({ start: fc.constantFrom(0, 80), end: fc.constantFrom(0, 160) }),
     widthPx: fc.constant(360),
@@ -127,7 +140,8 @@ test('from down to up at most one thing is done, whatever comes between', () => 
       let mayDo = false;
       for (const each of inputs) {
         const { next, found } = recognize(state, each);
-        if (each.kind === 'down') mayDo = !['down', 'sliding', 'lifted'].includes(state.is);
+        if (each.kind === 'down')
+          mayDo = !['down', 'sliding', 'turning', 'lifted'].includes(state.is);
         const isDone = found !== undefined && !onTheWay.has(found.kind);
         if (isDone) expect(mayDo).toBe(true);
         const isScrolled = each.kind === 'scroll' && state.is !== 'lifted';

@@ -4,6 +4,8 @@ export type Side = 'start' | 'end';
 /** What a row lets a pointer do. */
 export interface Offers {
   readonly hasPress: boolean;
+  /** It is on something that is turned by going across. */
+  readonly hasKnob: boolean;
   /** It can be taken up: by a finger that stays, by a mouse that drags. */
   readonly isLifted: 'no' | 'held' | 'dragged';
   /** How wide the actions are that a swipe brings out from each side, in px; 0: there are none. */
@@ -39,6 +41,9 @@ export type Recognized =
   | { readonly kind: 'open'; readonly side: Side }
   | { readonly kind: 'full'; readonly side: Side }
   | { readonly kind: 'close' }
+  /** What has a knob is turned, so far for now; let go, it stays so, or is as it was. */
+  | { readonly kind: 'turn' | 'turned'; readonly x: number }
+  | { readonly kind: 'turnBack' }
   /** It is taken up; from then on it is carried, and let go or put back. */
   | { readonly kind: 'lift' }
   | { readonly kind: 'carry'; readonly x: number; readonly y: number }
@@ -60,6 +65,7 @@ export type Recognizing =
   | { readonly is: 'idle' }
   | ({ readonly is: 'down' } & Begun)
   | ({ readonly is: 'sliding'; readonly moves: readonly Moved[] } & Begun)
+  | ({ readonly is: 'turning' } & Begun)
   /** Taken up: once it was carried anywhere, letting it go is no press. */
   | ({ readonly is: 'lifted'; readonly isCarried: boolean } & Begun)
   /** It came to something, or to nothing: what comes until it is up again, and the click after, says nothing. */
@@ -100,6 +106,8 @@ export function recognize(state: Recognizing, input: PointerInput): Step {
       return fromDown(state, input);
     case 'sliding':
       return fromSliding(state, input);
+    case 'turning':
+      return fromTurning(state, input);
     case 'lifted':
       return fromLifted(state, input);
   }
@@ -112,6 +120,7 @@ function begun(state: Recognizing, input: Extract<PointerInput, { kind: 'down' }
   // A second finger ends what the first began.
   if (state.is === 'sliding') return { next: spent, found: { kind: 'close' } };
   if (state.is === 'lifted') return { next: spent, found: { kind: 'putBack' } };
+  if (state.is === 'turning') return { next: spent, found: { kind: 'turnBack' } };
   if (state.is === 'down') return { next: spent };
   return { next: { is: 'down', x, y, offers } };
 }
@@ -134,6 +143,8 @@ function fromDown(state: Extract<Recognizing, { is: 'down' }>, input: Others): S
       if (Math.hypot(across, down) <= slackPx) return { next: state };
       const canSlide = offers.movedPx !== 0 || offers.roomPx[sideOf(across)] > 0;
       const isAcross = Math.abs(across) > slope * Math.abs(down);
+      if (isAcross && offers.hasKnob)
+        return { next: { ...state, is: 'turning' }, found: { kind: 'turn', x: input.x } };
       if (!(canSlide && isAcross) && offers.isLifted === 'dragged') return lifted(state, true);
       if (!canSlide || !isAcross) return { next: spent };
       const next = { ...state, is: 'sliding', moves: [{ x: input.x, at: input.at }] } as const;
@@ -155,6 +166,21 @@ const lifted = ({ x, y, offers }: Begun, isCarried: boolean): Step => ({
   next: { is: 'lifted', x, y, offers, isCarried },
   found: { kind: 'lift' },
 });
+
+function fromTurning(state: Extract<Recognizing, { is: 'turning' }>, input: Others): Step {
+  switch (input.kind) {
+    case 'move':
+      return { next: state, found: { kind: 'turn', x: input.x } };
+    case 'up':
+      return { next: spent, found: { kind: 'turned', x: input.x } };
+    case 'cancel':
+      return { next: idle, found: { kind: 'turnBack' } };
+    case 'scroll':
+      return { next: spent, found: { kind: 'turnBack' } };
+    case 'hold':
+      return { next: state };
+  }
+}
 
 /** The list is scrolled beneath what is carried: that ends nothing. */
 function fromLifted(state: Extract<Recognizing, { is: 'lifted' }>, input: Others): Step {

@@ -118,6 +118,12 @@ export class DrawnRows {
     this.pool.settle(new Set(kinds), max);
   }
 
+  /** A row as if it was of another entry, until it is bound the next time. */
+  preview(index: number, entry: Entry | undefined): void {
+    const row = this.rows.get(index);
+    if (row !== undefined && entry !== undefined) bindRow(row, entry, this.drawing().pictures);
+  }
+
   /** All rows where they stand in a box that has changed. */
   placeAll(): void {
     for (const [index, row] of this.rows) this.position(row, index);
@@ -170,6 +176,7 @@ export class DrawnRows {
     row.element.classList.toggle('yc-at-hand', isAtHand);
     const isChosen = entry?.kind === 'row' && this.drawing().chosen.has(entry.key);
     row.element.classList.toggle('yc-chosen', isChosen);
+    for (const control of row.selecting) control.ariaChecked = String(isChosen);
     if (isChosen) row.outer.setAttribute('aria-current', 'true');
     else row.outer.removeAttribute('aria-current');
   }

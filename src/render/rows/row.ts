@@ -38,6 +38,8 @@ export interface RowView {
   readonly leavers: readonly Leaver[];
   /** Labels that may be smaller, in the order of an entry's steps. */
   readonly shrinking: readonly HTMLElement[];
+  /** Controls that say whether the row is selected. */
+  readonly selecting: readonly HTMLElement[];
   readonly parts: ReadonlyMap<string, DrawnPart>;
   readonly tokens: Tokens;
 }
@@ -59,9 +61,19 @@ export function createRow(plan: RowPlan): RowView {
     targets: plan.slots.map((slot) => targetOf(slot, byPart, plan)),
     leavers: leaversOf(plan, byPart),
     shrinking: [...shrinkingParts(plan.row)].flatMap(({ id }) => byPart.get(id)?.element ?? []),
+    selecting: selectingParts(plan.row, plan).flatMap((id) => byPart.get(id)?.element ?? []),
     parts: byPart,
     tokens: plan.tokens,
   };
+}
+
+/** What can be on, and is bound to nothing though it does something: that is what it is on for. */
+function selectingParts(part: PartPlan, plan: RowPlan): readonly string[] {
+  const isToggle = part.part === 'checkbox' || part.part === 'switch';
+  const isFed = plan.slots.some((slot) => slot.part === part.id && slot.property === 'on');
+  const isSelecting = isToggle && !isFed && typeof part.values['change'] === 'string';
+  const inner = part.children.flatMap((child) => selectingParts(child, plan));
+  return isSelecting ? [part.id, ...inner] : inner;
 }
 
 type ByPart = Map<string, DrawnPart>;

@@ -20,7 +20,7 @@ import type {
 } from '../../../render';
 import { changeItems } from '../session/editing';
 import { engine, useSession } from '../session/session';
-import type { Scheme } from '../window/window-settings';
+import type { Hands, Scheme } from '../window/window-settings';
 import { askedForMore, refreshed, refreshList } from './asking';
 import { type ListEvent, tell, useTold } from './events';
 
@@ -32,6 +32,7 @@ export interface ActingWindow {
   readonly scheme: Scheme;
   readonly pictures: Pictures;
   readonly list: List | undefined;
+  readonly hands: Hands;
   /** Id of the template that an entry is drawn with. */
   templateOf(place: GesturePlace): string | undefined;
 }
@@ -45,6 +46,7 @@ export const actingIn = (now: () => ActingWindow): ActingPorts => ({
   },
   act: (place, action) => inTurn(() => act(now(), place, action)),
   change: (place, value) => inTurn(() => change(now(), place, value)),
+  hands: () => now().hands,
   reorders: () => now().lives && now().list?.reorders === true,
   move: (entry, to) => inTurn(() => move(now(), entry.key, to)),
   refreshes: () => now().lives && now().list?.refreshes === true,
@@ -154,7 +156,13 @@ async function move(now: ActingWindow, key: string, to: DropPlace): Promise<void
 
 /** A control writes the field that it is bound to, and then raises what it is to raise. */
 async function change(now: ActingWindow, place: GesturePlace, value: ControlValue): Promise<void> {
-  const { at } = await answerAt(now, place);
+  const before = await answerAt(now, place);
+  const { at } = before;
+  const selecting = before.raised.find(({ action }) => action.effect?.does === 'select');
+  if (selecting?.isAllowed) {
+    await done(now, place, { raised: selecting, at });
+    return;
+  }
   const project = projectNow();
   const template = project && shownTemplate(project, now.templateOf(place) ?? '');
   const part = template && partWithId(template.row, place.part);

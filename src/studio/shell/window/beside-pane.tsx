@@ -9,7 +9,13 @@ import { MenuButton } from '../../shared/controls/controls';
 import { localeShown } from '../../shared/session/locale';
 import { setBeside } from '../../shared/session/route';
 import { engine, onBeside, useProject, useSession, withLines } from '../../shared/session/session';
-import { besideId, roomOf, useBeside, useBesideFrame } from '../../shared/window/window-settings';
+import {
+  besideId,
+  handsOf,
+  roomOf,
+  useBeside,
+  useBesideFrame,
+} from '../../shared/window/window-settings';
 import { DeviceFrame, DeviceMenus } from './device-frame';
 import { FilterBox } from './filter-box';
 import { LivesButton } from './lives-button';
@@ -118,6 +124,7 @@ export function BesidePane() {
             }
             lives={settings.lives}
             model={shownList}
+            hands={handsOf(settings)}
             filter={shownList?.filter === undefined ? '' : settings.filter}
           />
         ) : (

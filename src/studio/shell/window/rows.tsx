@@ -10,7 +10,7 @@ import { handItem, handKey } from '../../shared/session/at-hand';
 import { go, useRoute } from '../../shared/session/route';
 import { engine, useProject } from '../../shared/session/session';
 import { usePictures } from '../../shared/window/pictures';
-import type { Scheme } from '../../shared/window/window-settings';
+import type { Hands, Scheme } from '../../shared/window/window-settings';
 import { PoolLine } from './pool-line';
 import { moveAlong } from './scroll-along';
 
@@ -41,6 +41,8 @@ export interface RowsProps {
   /** Rows do what they would do in the app. */
   readonly lives: boolean;
   readonly model: List | undefined;
+  /** What a mouse stands for. */
+  readonly hands: Hands;
   /** A section is to be folded, or shown again: its key. */
   readonly onFold: (section: string) => void;
 }
@@ -63,6 +65,7 @@ export function Rows({
   onFold,
   lives,
   model,
+  hands,
   filter,
 }: RowsProps) {
   const host = useRef<HTMLElement>(null);
@@ -79,6 +82,7 @@ export function Rows({
     scheme,
     lives,
     list: model,
+    hands,
   };
   const latest = useRef(settings);
   latest.current = settings;

@@ -17,7 +17,7 @@ import {
   useSession,
   wantedRange,
 } from '../../shared/session/session';
-import { roomOf, useBeside, useWindow } from '../../shared/window/window-settings';
+import { handsOf, roomOf, useBeside, useWindow } from '../../shared/window/window-settings';
 import { Announced, DestinationPage } from './destination-page';
 import { DeviceFrame, DeviceMenus } from './device-frame';
 import { FilterBox } from './filter-box';
@@ -87,6 +87,7 @@ export function WindowPane() {
           {...roomOf(settings)}
           lives={settings.lives}
           model={list}
+          hands={handsOf(settings)}
           filter={list?.filter === undefined ? '' : settings.filter}
         />
       </DeviceFrame>
@@ -112,6 +113,7 @@ function FirstRows(
     | 'filter'
     | 'lives'
     | 'model'
+    | 'hands'
   >,
 ) {
   const view = useSession((session) => session.view);
