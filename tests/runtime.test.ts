@@ -3,7 +3,7 @@ import { build } from 'esbuild';
 import { beforeAll, describe, expect, test } from 'vitest';
 
 /** Gestures and all; the design allows 40 kB with every part. */
-const mostBytes = 32_000;
+const mostBytes = 37_000;
 
 describe('the runtime', () => {
   let bundle: { readonly bytes: number; readonly files: readonly string[] };

@@ -187,5 +187,6 @@ export const list = {
   ...{ id: 'shop-window', name: 'In the shop window', source: 'stock' },
   choices: ['skein', 'tool', 'class'].map((type) => ({ type, template: `${type}-rich` })),
   otherwise: null,
+  ...{ reorders: true, animates: true },
   arrangement: { kind: 'list', gap: 0, edge: 0, separators: true },
 };

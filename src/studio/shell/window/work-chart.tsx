@@ -28,7 +28,7 @@ export default function WorkChart({ work }: Pick<PoolReadout, 'work'>) {
           tickCount={3}
         />
         <ReferenceLine y={frameMs} stroke="currentColor" strokeDasharray="3 3" />
-        <Bar dataKey="ms" fill="var(--row-woad, currentColor)" isAnimationActive={false} />
+        <Bar dataKey="ms" fill="var(--row-mark)" isAnimationActive={false} />
       </BarChart>
       <figcaption className="tabular-nums">
         {said}
