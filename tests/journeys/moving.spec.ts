@@ -179,6 +179,50 @@ test('by keys: taken up, moved a step, a page, to an end, put down or back; told
   await expect(row(page, 'Wool 00')).toBeFocused();
 });
 
+test('what is carried goes where it is let go, whatever comes and goes meanwhile', async ({
+  page,
+}) => {
+  await open(page, {
+    hands: 'pointer',
+    text: projectText(
+      () => edits.addAction({ id: 'remove', effect: { does: 'delete' } }),
+      (list) => ({
+        name: 'Tap',
+        apply: (project) => {
+          const [template] = project.templates;
+          const place = { template: template?.id ?? '', part: template?.row.id ?? '' };
+          return edits
+            .set({ ...place, property: 'tap' }, list === '' ? '' : 'remove')
+            .apply(project);
+        },
+      }),
+    ),
+  });
+  await row(page, 'Wool 01').click();
+  await expect(row(page, 'Wool 01')).toHaveCount(0);
+  const mouse = pointer(await page.context().newCDPSession(page), 'mouse');
+  const [from, to] = [
+    await row(page, 'Wool 03').boundingBox(),
+    await row(page, 'Wool 05').boundingBox(),
+  ];
+  if (from === null || to === null) throw new Error('it is not in sight');
+  await mouse.down(from.x + 60, from.y + 10);
+  for (let step = 1; step <= 8; step += 1)
+    await mouse.move(
+      from.x + 60,
+      from.y + 10 + ((to.y + to.height * 0.7 - from.y - 10) * step) / 8,
+    );
+  await page.keyboard.press('Control+z');
+  await expect(row(page, 'Wool 01')).toHaveCount(1);
+  await expect(page.locator('.yc-lifted')).toHaveText(/Wool 03/);
+  // It is over another row by now: there it goes.
+  await page.waitForTimeout(200);
+  await mouse.up();
+  await expect(lastTold(page)).toContainText(/moved it after w-10[45]/);
+  const [, key] = /after w-1(\d\d)/.exec((await lastTold(page).textContent()) ?? '') ?? [];
+  await expect.poll(async () => (await shown(page)).join()).toContain(`${key},03`);
+});
+
 test('cells of a grid are carried beside others; a sorted list says why it stays as it is', async ({
   page,
 }) => {

@@ -14,11 +14,16 @@ export interface LiftList {
   say(words: string): void;
 }
 
+/** A gap by the key of its entry: that stays, wherever the entry is by then. */
+interface Told extends Gap {
+  readonly key: string;
+}
+
 interface Lifted {
   readonly row: HTMLElement;
   readonly key: string;
   /** Where it was. */
-  readonly own: Gap | undefined;
+  readonly own: Told | undefined;
 }
 
 interface Point {
@@ -37,7 +42,7 @@ const stepsAPage = 10;
 /** A row that is taken up, by hand or by key, and the gap that it would be let go in. */
 export class Lift {
   private lifted: Lifted | undefined;
-  private gap: Gap | undefined;
+  private gap: Told | undefined;
   private grabbed: Point = { x: 0, y: 0 };
   private moved: Point = { x: 0, y: 0 };
   private pointer: Point | undefined;
@@ -59,15 +64,14 @@ export class Lift {
   /** Takes a row up; `from`: where the pointer has it, none for keys. */
   async take(row: HTMLElement, { at, key }: { at: number; key: string }, from?: Point) {
     this.putBack();
-    const asked = this.asked;
     const { left, top } = row.getBoundingClientRect();
     this.grabbed = from === undefined ? { x: 0, y: 0 } : { x: from.x - left, y: from.y - top };
     row.classList.add('yc-lifted');
     this.lifted = { row, key, own: undefined };
-    const own = await this.beside({ at, side: 'after' }, -1);
-    if (asked !== this.asked) return;
+    const own = await this.ownGap(at);
+    if (this.lifted?.row !== row) return;
     this.lifted = { row, key, own };
-    this.gap = own;
+    this.gap ??= own;
     this.list.say(`${key} is taken up`);
   }
 
@@ -100,7 +104,8 @@ export class Lift {
   private async stepBy(key: string): Promise<void> {
     const { gap } = this;
     if (this.lifted === undefined || gap === undefined) return;
-    const isDown = key === 'ArrowDown' || key === 'PageDown' || key === 'ArrowRight';
+    const onwards = this.isRtl ? 'ArrowLeft' : 'ArrowRight';
+    const isDown = key === 'ArrowDown' || key === 'PageDown' || key === onwards;
     const steps = key.startsWith('Page') ? stepsAPage : 1;
     const asked = this.ask();
     let next: Gap | undefined = gap;
@@ -110,26 +115,40 @@ export class Lift {
     else
       for (let step = 0; step < steps; step += 1)
         next = (next && (await this.beside(next, isDown ? 1 : -1))) ?? next;
-    if (asked !== this.asked || next === undefined) return;
-    this.gap = next;
-    this.list.reveal(next.at);
+    const told = next && (await this.told(next));
+    if (asked !== this.asked || told === undefined) return;
+    this.gap = told;
+    this.list.reveal(told.at);
     this.showMark();
-    const entry = await this.list.entryAt(next.at);
-    const where = next.side === 'in' ? `in section ${entry?.key}` : `${next.side} ${entry?.key}`;
-    if (asked === this.asked)
-      this.list.say(`${where}, ${next.at + 1} of ${this.list.entryCount()}`);
+    const where = told.side === 'in' ? `in section ${told.key}` : `${told.side} ${told.key}`;
+    this.list.say(`${where}, ${told.at + 1} of ${this.list.entryCount()}`);
+  }
+
+  /** Other rows are drawn: what it stands beside may stand elsewhere now. */
+  async follow(): Promise<void> {
+    const { lifted, gap } = this;
+    if (lifted === undefined || gap === undefined) return;
+    const drawn = [...this.list.drawn()];
+    const now = drawn.find(([, element]) => element === lifted.row)?.[0];
+    const own = now === undefined ? lifted.own : await this.ownGap(now);
+    const keys = await Promise.all(drawn.map(async ([at]) => (await this.list.entryAt(at))?.key));
+    const at = drawn[keys.indexOf(gap.key)]?.[0];
+    if (this.lifted !== lifted || this.gap !== gap) return;
+    this.lifted = { ...lifted, own };
+    if (this.pointer !== undefined) this.carry(this.pointer);
+    else if (at !== undefined) this.gap = { ...gap, at };
+    this.showMark();
   }
 
   /** Lets it go: where, if anywhere else than it was. */
   async drop(): Promise<{ readonly key: string; readonly to: DropPlace } | undefined> {
     await this.stepping;
     const { lifted, gap } = this;
-    const entry = gap && (await this.list.entryAt(gap.at));
     this.putBack();
-    if (lifted === undefined || gap === undefined || entry === undefined) return undefined;
-    if (gap.at === lifted.own?.at && gap.side === lifted.own.side) return undefined;
-    const to = gap.side === 'in' ? { section: entry.key } : { key: entry.key, side: gap.side };
-    return { key: lifted.key, to };
+    if (lifted === undefined || gap === undefined) return undefined;
+    const { key, side } = gap;
+    if (key === lifted.own?.key && side === lifted.own.side) return undefined;
+    return { key: lifted.key, to: side === 'in' ? { section: key } : { key, side } };
   }
 
   /** It is where it was; whoever gets its element next finds nothing of it. */
@@ -176,9 +195,21 @@ export class Lift {
         : isPast
           ? ({ at, side: 'after' } as const)
           : await this.beside({ at, side: 'after' }, -1);
-    if (asked !== this.asked || gap === undefined) return;
-    this.gap = gap;
+    const told = gap && (await this.told(gap));
+    if (asked !== this.asked || told === undefined) return;
+    this.gap = told;
     this.showMark();
+  }
+
+  private async told(gap: Gap): Promise<Told | undefined> {
+    const entry = await this.list.entryAt(gap.at);
+    return entry && { ...gap, key: entry.key };
+  }
+
+  /** The gap that the row at a place leaves. */
+  private async ownGap(at: number): Promise<Told | undefined> {
+    const gap = await this.beside({ at, side: 'after' }, -1);
+    return gap && this.told(gap);
   }
 
   /** What of the list is nearest to a point. */

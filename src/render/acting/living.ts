@@ -112,6 +112,7 @@ export class Living {
     const { row } = this.lift;
     const entry = row && this.list.entryAt(row)?.entry;
     if (row !== undefined && entry?.key !== this.on?.pressed.entry.key) this.putBack();
+    else void this.lift.follow();
   }
 
   /** Other rows are drawn: none of them carries what another was in the midst of. */
