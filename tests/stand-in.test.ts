@@ -73,6 +73,8 @@ describe('the stand-in service', () => {
 
   test('fails as it is asked to, and says what it can’t be asked', async () => {
     expect((await asked('items?fail=100')).answer.status).toBe(503);
+    const once = async () => (await asked('items?count=2&failOnce=this-one')).answer.status;
+    expect([await once(), await once(), await once()]).toEqual([503, 200, 200]);
     for (const wrong of ['count=999999', 'latency=-1', 'pages=all', 'seed=x', 'every=1'])
       expect((await asked(`items?${wrong}`)).answer.status).toBe(400);
     expect((await asked('items?count=2&__proto__=1&constructor=2')).body.items).toHaveLength(2);
@@ -149,6 +151,20 @@ test('an answer that is overtaken counts no more: what was asked for last stays'
   expect(engine.heldIn('stock')).toEqual(itemsAfter({ seed: 3, count: 40 }, 0));
   expect(engine.hasMore('stock')).toBe(false);
   expect(await arriving.more('stock')).toMatchObject({ ok: true, value: { addedCount: 0 } });
+});
+
+test('of pages that nobody asked for nothing is known, and what was answered stays true', async () => {
+  const { engine, arriving } = pagedShop(5, itemsAfter({ seed: 5, count: 40 }, 0).slice(0, 7), {
+    fail: 0,
+  });
+  expect(engine.hasMore('stock')).toBe(false);
+  const { version } = engine;
+  engine.pageWaits('stock', undefined);
+  expect(engine.version).toBe(version);
+  engine.pageWaits('stock', `${origin}/api/stand-in/items?seed=5&count=40&limit=7&offset=7`);
+  expect([engine.hasMore('stock'), engine.version > version]).toEqual([true, true]);
+  await arriving.refresh('stock');
+  expect(engine.hasMore('stock')).toBe(true);
 });
 
 /** A list of the service's items whose pages wait; the first is there. */

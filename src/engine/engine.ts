@@ -133,15 +133,19 @@ export class Engine implements Scene, World {
 
   /** The page of a source that waits to be asked for; undefined: all are there. */
   pageWaits(source: string, address: string | undefined): void {
+    const had = this.hasMore(source);
     this.held(source).nextPage = { address };
-    this.itemsChanged();
+    // What was answered already stays true where nothing is seen of it.
+    if (this.hasMore(source) !== had) this.itemsChanged();
   }
 
-  /** Whether pages of a source wait until a list comes near its end. */
+  /**
+   * Whether a page of a source waits until a list comes near its end. Nobody knows of one in a project
+   * that was only opened: nothing is asked of an address that nobody asked for.
+   */
   hasMore(source: string): boolean {
     const { pages } = withId(this.project?.sources ?? [], source)?.from ?? {};
-    const { nextPage } = this.held(source);
-    return pages?.waits === true && (nextPage === undefined || nextPage.address !== undefined);
+    return pages?.waits === true && this.held(source).nextPage?.address !== undefined;
   }
 
   /** Takes up a project, shows one of its lists, and answers with the wanted entries. */

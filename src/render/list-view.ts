@@ -140,8 +140,8 @@ export class ListView {
 
   private take(shown: Shown): void {
     this.living?.leave();
-    // Who scrolls at this moment goes on from there.
-    this.scroller.catchUp();
+    // Who scrolls at this moment goes on from there; that its event is still to come tells nobody.
+    const isScrolled = this.scroller.catchUp();
     const { sequence } = shown;
     const areItemsAlone =
       this.shown?.edition === shown.edition && this.shown.version !== shown.version;
@@ -192,6 +192,7 @@ export class ListView {
     this.drawRows();
     if (standing !== undefined) moveRows(this.rows.inUse, standing, this.sight);
     this.living?.drawn();
+    if (isScrolled) this.tellScrolled();
     this.restLater();
   }
 

@@ -69,9 +69,11 @@ export class Scroller {
     this.centreThumb();
   }
 
-  /** The box may have been moved since its last event: that counts. */
-  catchUp(): void {
-    if (this.host.scrollTop !== this.lastTop) this.moved();
+  /** The box may have been moved since its last event: that counts. Whether it was. */
+  catchUp(): boolean {
+    const isMoved = this.host.scrollTop !== this.lastTop;
+    if (isMoved) this.moved();
+    return isMoved;
   }
 
   /** At rest the thumb goes where the content is, so that both ends can always be reached. */

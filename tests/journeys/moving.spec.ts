@@ -102,7 +102,7 @@ for (const kind of ['touch', 'mouse', 'pen'] as const)
     await page.keyboard.press('Control+z');
     await expect.poll(async () => (await shown(page)).slice(0, 3)).toEqual(['00', '01', '02']);
     await page.locator('.yc-list').evaluate((list) => {
-      list.scrollTop = 200;
+      list.scrollTop = 120;
     });
     await drag(page, finger, 'Wool 05', { onto: 'Wool 08', holdMs });
     await expect(lastTold(page)).toContainText('moved it to section cellar');
@@ -110,7 +110,7 @@ for (const kind of ['touch', 'mouse', 'pen'] as const)
     await saved(page);
     await page.reload();
     await page.locator('.yc-list').evaluate((list) => {
-      list.scrollTop = 200;
+      list.scrollTop = 120;
     });
     await expect.poll(async () => (await shown(page)).join()).toContain('08,05,09');
   });

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { itemsAfter } from '../../src/core/items';
 import { touch } from './fingers';
-import { become, expect, openDemo, rowsOf, test } from './support';
+import { become, expect, openDemo, rowsOf, saved, test } from './support';
 
 test.use({ isNoisy: true });
 
@@ -23,6 +23,9 @@ test('the stand-in service: brought by its name, its items change, fail and come
   await driver.getByRole('button', { name: 'all fail' }).click();
   await expect(followed.getByRole('status')).toContainText('answered 503');
   await driver.getByRole('button', { name: 'none fails' }).click();
+  await expect(followed).toContainText(/[1-9]\d* changed/);
+  await driver.getByRole('button', { name: 'Fail next' }).click();
+  await expect(followed.getByRole('status')).toContainText('answered 503');
   await expect(followed).toContainText(/[1-9]\d* changed/);
   await driver.getByRole('button', { name: 'nothing happens' }).click();
   await expect(followed).toContainText('Fetched when you say so.');
@@ -81,4 +84,20 @@ test('pages come as a list nears its end; pulled down, it begins anew; what fail
   await expect(told(page).filter({ hasText: 'asked again in 3 s' })).toHaveCount(1);
   await expect(told(page).first()).toContainText('20 items came');
   await expect(page.locator('footer')).toContainText(/[46]0 items/);
+  // What was only opened asks nothing by itself.
+  await saved(page);
+  await page.reload();
+  await rows.waitFor();
+  const asked: string[] = [];
+  page.on('request', (request) => {
+    if (request.url().includes('/stand-in/')) asked.push(request.url());
+  });
+  await toEnd();
+  await page.waitForTimeout(600);
+  expect(asked).toEqual([]);
+  await page.getByRole('button', { name: /^Find or do/ }).click();
+  await page.getByPlaceholder('Words of an item, or something to do').fill('list anew');
+  await page.getByRole('option', { name: /^Ask for the items of the list anew/ }).click();
+  await expect.poll(() => asked.length).toBeGreaterThan(0);
+  await expect(page.locator('footer')).toContainText(/[246]0 items/);
 });

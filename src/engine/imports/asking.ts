@@ -85,9 +85,10 @@ export class Asking {
     const { signal } = new AbortController();
     for (let page = 0; page < maxPages; page += 1) {
       const source = this.sourceOf(id);
-      if (source === undefined || !this.engine.hasMore(id)) break;
-      // After a reload nobody knows how far it came: the pages say it.
       const waiting = this.engine.held(id).nextPage;
+      const areAllThere = waiting !== undefined && waiting.address === undefined;
+      if (source?.from.pages?.waits !== true || areAllThere) break;
+      // After a reload nobody knows how far it came: the pages say it.
       const known = await this.read(source, waiting?.address ?? source.from.file, signal);
       const now = this.sourceOf(id);
       // All was asked for anew meanwhile: then another page comes next.

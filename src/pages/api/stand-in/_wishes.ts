@@ -18,6 +18,8 @@ const wishes = yup.object({
   latency: within(0, 10_000, 0),
   /** Of a hundred requests. */
   fail: within(0, 100, 0),
+  /** Whatever it is called by: the first request that says so fails, and no other. */
+  failOnce: yup.string().max(40),
   /** Milliseconds from one event to the next. */
   every: within(20, 60_000, 1_000),
   /** After so many events a stream ends by itself; 0: it does not. */
@@ -27,6 +29,18 @@ const wishes = yup.object({
 export type Wishes = yup.InferType<typeof wishes>;
 
 let asked = 0;
+
+/** What requests that failed once were called by, the latest. */
+const failedOnce = new Set<string>();
+const mostKept = 1_000;
+
+function failsOnce(called: string | undefined): boolean {
+  if (called === undefined || failedOnce.has(called)) return false;
+  failedOnce.add(called);
+  const [oldest] = failedOnce;
+  if (failedOnce.size > mostKept && oldest !== undefined) failedOnce.delete(oldest);
+  return true;
+}
 
 /** What a request wishes, after it has waited as long as it wished; or the answer that refuses it. */
 export async function wished(request: Request): Promise<Wishes | Response> {
@@ -43,7 +57,7 @@ export async function wished(request: Request): Promise<Wishes | Response> {
   }
   asked += 1;
   if (own.latency > 0) await new Promise((resolve) => setTimeout(resolve, own.latency));
-  return standInFails(own.seed, asked, own.fail)
+  return failsOnce(own.failOnce) || standInFails(own.seed, asked, own.fail)
     ? problem(503, 'It fails as it was asked to.')
     : own;
 }

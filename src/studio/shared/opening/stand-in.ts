@@ -6,6 +6,8 @@ export interface StandInWishes {
   readonly latency: number;
   /** Of a hundred requests. */
   readonly fail: number;
+  /** What the next request for its stream is called by, which fails; undefined: none has to. */
+  readonly failOnce: string | undefined;
   /** After so many events a stream is cut off; 0: it is not. */
   readonly drop: number;
   /** How many items come at once, the next when a list comes near its end; undefined: all of them. */
@@ -34,11 +36,14 @@ export function itemsOf(address: string, { latency, fail, page }: StandInWishes)
 }
 
 /** The address of what happens to the items of an address, as it is wished. */
-export function eventsOf(address: string, { every, latency, fail, drop }: StandInWishes): string {
+export function eventsOf(
+  address: string,
+  { every, latency, fail, failOnce, drop }: StandInWishes,
+): string {
   const at = new URL(address, location.origin);
   at.pathname = events;
   for (const name of ['limit', 'pages']) at.searchParams.delete(name);
-  const wished = { every, latency, fail, drop };
+  const wished = { every, latency, fail, failOnce, drop };
   for (const [name, value] of Object.entries(wished))
     if (value === undefined || value === 0) at.searchParams.delete(name);
     else at.searchParams.set(name, String(value));
@@ -53,6 +58,7 @@ export function wishesIn(items: string, events: string | undefined): StandInWish
   return {
     every: events === undefined ? undefined : said('every') || 1_000,
     ...{ latency: said('latency'), fail: said('fail'), drop: said('drop') },
+    failOnce: undefined,
     page: limit === null ? undefined : Number(limit),
   };
 }

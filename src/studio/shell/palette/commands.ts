@@ -1,6 +1,7 @@
 import { type Arrangement, asKind } from '../../../core/lists';
 import { edits } from '../../../core/project';
 import { saveAsFile } from '../../shared/keeping/save-file';
+import { refreshList } from '../../shared/living/asking';
 import { arrive } from '../../shared/opening/arrivals';
 import { standInAddress } from '../../shared/opening/stand-in';
 import { handItem } from '../../shared/session/at-hand';
@@ -79,6 +80,12 @@ export const commands: readonly Command[] = [
     needsProject: false,
     fits: ['data'],
     run: () => void arrive({ address: standInAddress() }),
+  },
+  {
+    name: 'Ask for the items of the list anew',
+    needsProject: true,
+    fits: ['data', 'list'],
+    run: () => void refreshList(currentNow()?.list),
   },
   ...stations.map(({ name, words }, index) => ({
     name: `Go to ${words}`,

@@ -1,5 +1,5 @@
 import { edits, type Source } from '../../../core/project';
-import { ChoiceChips } from '../../shared/controls/controls';
+import { Button, ChoiceChips } from '../../shared/controls/controls';
 import { importInto } from '../../shared/opening/arrivals';
 import { eventsOf, itemsOf, type StandInWishes, wishesIn } from '../../shared/opening/stand-in';
 import { make } from '../../shared/session/editing';
@@ -41,7 +41,8 @@ export function StandInLine({ source }: { readonly source: Source }) {
       ...(pages !== undefined && { pages }),
       ...(!isOver && { follow: { events: eventsOf(file, next) } }),
     };
-    const items = itemsOf(file, next);
+    const isPaged = wishes.page !== undefined || next.page !== undefined;
+    const items = isPaged ? itemsOf(file, next) : file;
     const { at } = source.from;
     // What comes of another address goes on as it does there: that is said after.
     if (items !== file)
@@ -82,12 +83,15 @@ export function StandInLine({ source }: { readonly source: Source }) {
             onChoose={(fail) => wish({ fail: Number(fail) })}
           />
           {wishes.every !== undefined && (
-            <ChoiceChips
-              label="Whether its stream is cut off"
-              options={drops}
-              chosen={String(wishes.drop)}
-              onChoose={(drop) => wish({ drop: Number(drop) })}
-            />
+            <>
+              <ChoiceChips
+                label="Whether its stream is cut off"
+                options={drops}
+                chosen={String(wishes.drop)}
+                onChoose={(drop) => wish({ drop: Number(drop) })}
+              />
+              <Button onPress={() => void wish({ failOnce: `${Date.now()}` })}>Fail next</Button>
+            </>
           )}
         </>
       )}

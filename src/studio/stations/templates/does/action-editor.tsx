@@ -212,6 +212,8 @@ function HandsOver({ project, action, type }: Omit<ActionEditorProps, 'onRenamed
     return readyAction(project, action, fields).payload?.evaluate?.(atHand.value);
   }, [project, action, type, atHand]);
   if (atHand === undefined) return null;
+  if (type !== undefined && atHand.type !== undefined && atHand.type !== type.id)
+    return <p className="text-sm text-ash">now: the item at hand is of another type</p>;
   const words =
     action.payload === 'key'
       ? inWords(atHand.key)
