@@ -120,4 +120,13 @@ describe('a scrolling box', () => {
     expect(scroller.offset).toBe(10_400_000 - windowPx);
     expect(host.scrollTop).toBe(limitPx - windowPx);
   });
+
+  test('tells who asks whether somebody scrolled it meanwhile, and not that it did so itself', () => {
+    const { host, scroller } = boxOf(6_000);
+    scroller.scrollTo(300);
+    expect([scroller.catchUp(), scroller.offset]).toEqual([false, 300]);
+    host.scrollTop = 480;
+    expect([scroller.catchUp(), scroller.offset]).toEqual([true, 480]);
+    expect(scroller.catchUp()).toBe(false);
+  });
 });
