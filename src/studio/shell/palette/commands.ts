@@ -84,7 +84,7 @@ export const commands: readonly Command[] = [
   {
     name: 'Ask for the items of the list anew',
     needsProject: true,
-    fits: ['data', 'list'],
+    fits: ['data'],
     run: () => void refreshList(currentNow()?.list),
   },
   ...stations.map(({ name, words }, index) => ({
