@@ -167,6 +167,20 @@ test('of pages that nobody asked for nothing is known, and what was answered sta
   expect(engine.hasMore('stock')).toBe(true);
 });
 
+test('what was asked for one project is not taken up by the next, whatever its sources are called', async () => {
+  const { engine, arriving, project } = pagedShop(6, itemsAfter({ seed: 6, count: 40 }, 0), {
+    fail: 0,
+  });
+  const asked = [arriving.more('stock'), arriving.refresh('stock')];
+  const others = [{ id: 'other', name: 'Another shop' }];
+  engine.clear();
+  engine.hold('stock', others);
+  engine.update(project, { from: 0, to: 20 });
+  await Promise.all(asked);
+  expect(engine.heldIn('stock')).toEqual(others);
+  expect(engine.hasMore('stock')).toBe(false);
+});
+
 /** A list of the service's items whose pages wait; the first is there. */
 function pagedShop(seed: number, items: readonly Item[], { fail } = { fail: 30 }) {
   const address = `${origin}/api/stand-in/items?seed=${seed}&count=40&limit=7&pages=next&fail=${fail}`;
@@ -189,6 +203,7 @@ function pagedShop(seed: number, items: readonly Item[], { fail } = { fail: 30 }
   engine.update(project, { from: 0, to: 20 });
   return {
     engine,
+    project,
     arriving: following(engine, new EngineImport(engine), () => {}),
     ids: () => engine.heldIn('stock').map(({ id }) => id),
   };

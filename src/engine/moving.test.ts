@@ -87,6 +87,40 @@ describe('what can’t be moved says why', () => {
   });
 });
 
+test('in a section of items of another type it is given the value by its own name', () => {
+  const mixed: readonly Item[] = [
+    ...[1, 2, 3].map((at) => ({
+      id: `s-${at}`,
+      kind: 'skein',
+      shelf: 'attic',
+      grams: at,
+      dye: 'woad',
+    })),
+    ...[1, 2, 3].map((at) => ({ id: `t-${at}`, kind: 'tool', place: 'shop', wood: 'ash', cm: at })),
+  ];
+  const drafted = makeProject(
+    'stock.json',
+    { format: 'json', at: '$[*]', items: mixed },
+    atOnce(infer(mixed, 'stock')),
+  );
+  const tool = drafted.types.find(({ fields }) => fields.some(({ name }) => name === 'place'));
+  const own = drafted.lists[0]?.id ?? '';
+  const shown = edited(
+    drafted,
+    edits.renameField({ type: tool?.id ?? '', path: ['place'] }, 'shelf'),
+    edits.divide(own, { by: 'shelf' }),
+    edits.takeHabit(own, 'reorders', true),
+  );
+  const engine = new Engine({ pause: quiet, now: () => '2026-03-02T10:00:00Z' });
+  engine.hold('stock', mixed);
+  engine.update(shown, everything);
+  const moved = engine.moveTo({ key: 't-2', to: { key: 's-1', side: 'after' } });
+  expect(moved).toMatchObject({
+    ok: true,
+    value: { change: { value: { path: ['place'], value: 'attic' } } },
+  });
+});
+
 test('in a sorted list it still changes its section, and stays where it is among the items', () => {
   const { move, order } = engineFor(
     ...[moves, edits.divide(list, { by: 'shelf' }), edits.sortBy(list, [{ by: 'id' }])],

@@ -18,7 +18,7 @@ import {
 import { ScrollSpeed } from './scroll-speed';
 import { Scroller } from './scroller';
 import { type Eye, offsetOf, rowsLookedAt, type Seen, seenIn } from './seen';
-import { cellIn, entriesIn, isSamePlaces, linesOf, noLines } from './sequence-lines';
+import { cellIn, entriesIn, isSamePlaces, linesOf, noLines, noSequence } from './sequence-lines';
 import {
   Bars,
   drawArrangement,
@@ -59,7 +59,8 @@ export class ListView {
   private heightPx = 0;
   private readonly speed = new ScrollSpeed();
   private readonly work = new WorkLog();
-  private readonly boundCount = () => this.rows.counts.bound;
+  private readonly boundCount = () =>
+    [...this.allRows()].reduce((sum, { counts }) => sum + counts.bound, 0);
   private readonly found = new FoundWords();
   private readonly drawing: Changing<Drawing>;
   /** Where this scrolled by itself last: that event is nobody's wish. */
@@ -148,7 +149,10 @@ export class ListView {
     const standing = sequence.animates && areItemsAlone ? this.standing() : undefined;
     const before = this.rows.hold();
     const strips = this.strips.hold();
-    if (shown.list !== this.shown?.list) this.strips.forget();
+    if (shown.list !== this.shown?.list) {
+      this.strips.forget();
+      this.newAbove.forget();
+    }
     const isPlaced = this.shown !== undefined && isSamePlaces(sequence, this.shown.sequence);
     // Other heights of the same entries move none of those that are looked at.
     const isSameEntries = this.shown?.sequence.id === sequence.id;
@@ -491,9 +495,4 @@ export class ListView {
 }
 
 const nothing = { from: 0, to: 0 };
-const noSequence: Pick<Sequence, 'arrangement' | 'entryCount'> = {
-  arrangement: { kind: 'list', gap: 0, edge: 0, separators: false },
-  entryCount: 0,
-};
-
 type Changing<T> = { -readonly [Name in keyof T]: T[Name] };

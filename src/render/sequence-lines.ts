@@ -3,6 +3,12 @@ import type { Arrangement, LineRange, Sequence } from '../core/lists';
 
 const noHeights = new Int32Array();
 
+/** What is drawn before anything is. */
+export const noSequence: Pick<Sequence, 'arrangement' | 'entryCount'> = {
+  arrangement: { kind: 'list', gap: 0, edge: 0, separators: false },
+  entryCount: 0,
+};
+
 /** Where the lines of a sequence stand. */
 export function linesOf({ lines, heights, arrangement }: Sequence): Lines {
   const { firsts, columns } = lines ?? { firsts: noHeights, columns: new Uint8Array() };

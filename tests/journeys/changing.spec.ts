@@ -17,7 +17,7 @@ const named = (at: number) => ({ id: `w-${at}`, called: `Wool ${String(at).padSt
 /** A shop whose items change ten times a second, about where somebody looks. */
 class Shop {
   items: readonly Item[] = Array.from({ length: itemCount }, (_, at) => named(at));
-  private readonly random = seededRandom(7);
+  private readonly random = seededRandom(Number(process.env['CHANGING_SEED'] ?? '7'));
   private next = itemCount;
   private readonly listeners = new Set<ServerResponse>();
   near = itemCount / 2;

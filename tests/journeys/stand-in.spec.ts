@@ -5,14 +5,18 @@ import { become, expect, openDemo, rowsOf, saved, test } from './support';
 
 test.use({ isNoisy: true });
 
-test('the stand-in service: brought by its name, its items change, fail and come back', async ({
-  page,
-}) => {
+async function bringStandIn(page: Page): Promise<void> {
   await openDemo(page, 'data');
   await page.getByRole('button', { name: /^Find or do/ }).click();
   await page.getByPlaceholder('Words of an item, or something to do').fill('stand-in');
   await page.getByRole('option', { name: /^Bring items of the stand-in/ }).click();
   await become(page, /new project/i);
+}
+
+test('the stand-in service: brought by its name, its items change, fail and come back', async ({
+  page,
+}) => {
+  await bringStandIn(page);
   const [first] = itemsAfter({ seed: 1, count: 60 }, 0);
   await expect.poll(async () => (await rowsOf(page, 1))[0]?.[0]).toBe(first?.['name']);
   await page.getByRole('link', { name: 'Data' }).click();
@@ -36,11 +40,7 @@ const told = (page: Page) => page.getByRole('log', { name: 'Events told' }).loca
 test('pages come as a list nears its end; pulled down, it begins anew; what fails is asked again', async ({
   page,
 }) => {
-  await openDemo(page, 'data');
-  await page.getByRole('button', { name: /^Find or do/ }).click();
-  await page.getByPlaceholder('Words of an item, or something to do').fill('stand-in');
-  await page.getByRole('option', { name: /^Bring items of the stand-in/ }).click();
-  await become(page, /new project/i);
+  await bringStandIn(page);
   await page.getByRole('link', { name: 'Data' }).click();
   const driver = page.getByRole('region', { name: 'Stand-in service' });
   await driver.getByRole('button', { name: '20, more at the end' }).click();

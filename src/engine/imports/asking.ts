@@ -22,7 +22,8 @@ const maxPages = 1_000;
 
 /**
  * Asks the addresses of sources for their items again, all or the next page of them. An answer that
- * is overtaken by one which was asked for later counts no more.
+ * is overtaken by one which was asked for later counts no more, nor does one for a project that was
+ * open before: its sources may be called the same.
  */
 export class Asking {
   private asked = 0;
@@ -72,27 +73,30 @@ export class Asking {
     const number = this.asked;
     const source = this.sourceOf(id);
     if (source === undefined) return ok(nothingCame);
+    const held = this.engine.held(id);
     const all = await this.read(source, source.from.file, signal);
     if (!all.ok) return all;
     const now = this.sourceOf(id);
     const isOvertaken = (this.answered.get(id) ?? 0) > number;
-    if (now === undefined || isOvertaken) return ok(nothingCame);
+    if (now === undefined || isOvertaken || this.engine.held(id) !== held) return ok(nothingCame);
     this.answered.set(id, number);
     return ok(take(now, all.value));
   }
 
   private async nextPage(id: string): Promise<Result<MoreCame, Finding>> {
     const { signal } = new AbortController();
+    const held = this.engine.held(id);
     for (let page = 0; page < maxPages; page += 1) {
       const source = this.sourceOf(id);
-      const waiting = this.engine.held(id).nextPage;
+      const waiting = held.nextPage;
       const areAllThere = waiting !== undefined && waiting.address === undefined;
       if (source?.from.pages?.waits !== true || areAllThere) break;
       // After a reload nobody knows how far it came: the pages say it.
       const known = await this.read(source, waiting?.address ?? source.from.file, signal);
       const now = this.sourceOf(id);
+      if (now === undefined || this.engine.held(id) !== held) break;
       // All was asked for anew meanwhile: then another page comes next.
-      if (now === undefined || this.engine.held(id).nextPage !== waiting) continue;
+      if (held.nextPage !== waiting) continue;
       if (!known.ok) return known;
       const summary = this.imports.joinPage(now, arrived(known.value));
       this.engine.pageWaits(id, known.value.next);

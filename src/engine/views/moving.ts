@@ -42,7 +42,7 @@ export function movedTo(acting: Acting, { key, to }: MoveTask): Result<RowMoved,
     const did = `moved it ${beside.side} ${beside.key}`;
     return ok({ at, change: { kind: 'move', beside, value: undefined }, did });
   }
-  const given = sectionGiven(acting, { at, target });
+  const given = sectionGiven(acting, { at, other, target });
   if (!given.ok) return given;
   const did = `moved it to section ${table.names[section] ?? '–'}`;
   return ok({ at, change: { kind: 'move', beside, value: given.value }, did });
@@ -54,15 +54,18 @@ const firstOf = (table: SectionTable | undefined, key: string): number =>
 /** The value by which an item is of the same section as another. */
 function sectionGiven(
   { world, of }: Acting,
-  { at, target }: { readonly at: ItemPlace; readonly target: number },
+  { at, other, target }: Record<'at' | 'other', ItemPlace> & { readonly target: number },
 ): Result<Extract<OneChange, { kind: 'value' }>, string> {
   const { by, part } = of.list()?.sections ?? {};
-  const fields = withId(world.project?.types ?? [], at.type ?? '')?.fields ?? [];
+  const fieldsOf = ({ type = '' }: ItemPlace) =>
+    withId(world.project?.types ?? [], type)?.fields ?? [];
+  const fields = fieldsOf(at);
   const cannot = (why: string) => failed(`its section can’t be written: ${why}`);
   if (by === undefined) return cannot('sections are those of sources');
   if (part !== undefined) return cannot(`a ${part} of ${by} says too little of the value`);
   const field = fieldNamed(by, fields);
   if (!field.ok) return cannot(field.error);
-  const path = rawPathOf(fields, field.value);
-  return ok({ kind: 'value', path, value: valueAt(of.rawItems()[target] ?? {}, path) });
+  // Items of another type may have it under another name as they are read.
+  const said = valueAt(of.rawItems()[target] ?? {}, rawPathOf(fieldsOf(other), field.value));
+  return ok({ kind: 'value', path: rawPathOf(fields, field.value), value: said });
 }

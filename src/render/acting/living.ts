@@ -84,7 +84,7 @@ export class Living {
     host.addEventListener('pointerdown', this.onDown, { signal });
     host.addEventListener('pointermove', this.onMove, { signal });
     host.addEventListener('pointerup', this.onUp, { signal });
-    host.addEventListener('pointercancel', () => this.take({ kind: 'cancel' }), { signal });
+    host.addEventListener('pointercancel', () => this.end(), { signal });
     host.addEventListener('scroll', this.onScroll, { signal, passive: true });
     // Before who presses rows to look at them.
     host.addEventListener('click', this.onClick, { signal, capture: true });
@@ -97,6 +97,7 @@ export class Living {
 
   stop(): void {
     this.leave();
+    this.lift.putBack();
     this.stopped.abort();
   }
 
@@ -126,7 +127,7 @@ export class Living {
     const on = this.onAt(event.target, event.clientX);
     if (!this.ports.isLiving()) return;
     if (event.button !== 0) {
-      this.state = idle;
+      this.end();
       return;
     }
     if (event.target instanceof Node && this.swipe.has(event.target)) return;
@@ -160,6 +161,13 @@ export class Living {
     clearTimeout(this.holdTimer);
     this.take({ kind: 'up', ...this.placeOf(event), at: event.timeStamp });
   };
+
+  /** Whatever was begun comes to nothing. */
+  private end(): void {
+    this.panFrom = undefined;
+    this.take({ kind: 'cancel' });
+    this.state = idle;
+  }
 
   private readonly onScroll = (): void => {
     this.take({ kind: 'scroll' });

@@ -25,6 +25,12 @@ export class NewAbove {
     this.show();
   }
 
+  /** Another list is shown: nothing came to it yet. */
+  forget(): void {
+    this.count = 0;
+    this.show();
+  }
+
   /** The first entry in sight: what is below it, and came, is seen. */
   seen(first: number): void {
     if (this.count === 0 || first >= this.count) return;

@@ -16,9 +16,11 @@ interface Waiting {
   readonly until: number;
 }
 
-/** Sources whose last page failed. */
+/** Sources whose last page failed, and those whose next is on its way; by project, as their ids are. */
 const waiting = new Map<string, Waiting>();
 const onTheWay = new Set<string>();
+
+const placeOf = (source: string): string => `${useSession.getState().id} ${source}`;
 
 /** The end of a list is near: its next page is asked for, unless one is on its way or just failed. */
 export function wantMore(frame: Frame, list: List | undefined): void {
@@ -26,8 +28,8 @@ export function wantMore(frame: Frame, list: List | undefined): void {
   const isNow = frame.version === useSession.getState().view?.version;
   if (frame.state !== 'more' || !isNow || whyNotNow() !== undefined) return;
   for (const source of waitingSources(list)) {
-    if (onTheWay.has(source) || (waiting.get(source)?.until ?? 0) > Date.now()) continue;
-    void askForPage(source, frame, list);
+    const isWaiting = (waiting.get(placeOf(source))?.until ?? 0) > Date.now();
+    if (!isWaiting) void askForPage(source);
   }
 }
 
@@ -59,14 +61,20 @@ export async function refreshList(list: List | undefined): Promise<void> {
   });
 }
 
-async function askForPage(source: string, frame: Frame, list: List | undefined): Promise<void> {
-  onTheWay.add(source);
-  const came = await took(source, engine().more(source)).finally(() => onTheWay.delete(source));
-  const waitMs = Math.min(longestRetryMs, 2 * (waiting.get(source)?.waitMs ?? firstRetryMs / 2));
-  if (came.ok) waiting.delete(source);
+async function askForPage(source: string): Promise<void> {
+  const place = placeOf(source);
+  if (onTheWay.has(place)) return;
+  onTheWay.add(place);
+  const came = await took(source, engine().more(source)).finally(() => onTheWay.delete(place));
+  // Another project is open by now, which asked for none of it.
+  if (placeOf(source) !== place) return;
+  const waitMs = Math.min(longestRetryMs, 2 * (waiting.get(place)?.waitMs ?? firstRetryMs / 2));
+  if (came.ok) waiting.delete(place);
   else {
-    waiting.set(source, { waitMs, until: Date.now() + waitMs });
-    setTimeout(() => wantMore(useSession.getState().view ?? frame, list), waitMs + 1);
+    waiting.set(place, { waitMs, until: Date.now() + waitMs });
+    setTimeout(() => {
+      if (placeOf(source) === place && whyNotNow() === undefined) void askForPage(source);
+    }, waitMs);
   }
   const again = came.ok ? '' : `; asked again in ${Math.round(waitMs / 1_000)} s`;
   tell({

@@ -18,8 +18,8 @@ import {
 } from '../../shared/window/window-settings';
 import { DeviceFrame, DeviceMenus } from './device-frame';
 import { FilterBox } from './filter-box';
-import { LivesButton } from './lives-button';
 import { LookBar } from './look-bar';
+import { LivesButton } from './pane-toggle';
 import { NoRows, Rows } from './rows';
 import { windows } from './scroll-along';
 

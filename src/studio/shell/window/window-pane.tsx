@@ -21,9 +21,9 @@ import { handsOf, roomOf, useBeside, useWindow } from '../../shared/window/windo
 import { Announced, DestinationPage } from './destination-page';
 import { DeviceFrame, DeviceMenus } from './device-frame';
 import { FilterBox } from './filter-box';
-import { LivesButton } from './lives-button';
 import { LocaleMenu } from './locale-menu';
 import { LookBar } from './look-bar';
+import { LivesButton, PaneToggle } from './pane-toggle';
 import { NoRows, Rows, type RowsProps } from './rows';
 import { windows } from './scroll-along';
 
@@ -47,16 +47,14 @@ export function WindowPane() {
       <div className="flex min-h-10 items-center gap-1 border-b border-rule bg-wool px-2 py-1.5">
         <DeviceMenus settings={settings} ofLocale={directionOf(locale)} onChange={setWindow} />
         <LocaleMenu />
-        <button
-          type="button"
-          aria-pressed={isBeside}
+        <PaneToggle
+          givesWay
+          words="Beside"
           title="A second window beside this one, with settings of its own"
-          className="inline-flex h-7 items-center gap-1.5 rounded-md border border-rule bg-paper px-2 text-sm hover:border-ash aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper max-[1000px]:hidden"
-          onClick={() => setBeside({ isOpen: !isBeside })}
-        >
-          <Columns2 size={14} aria-hidden="true" />
-          <span className="sr-only">Beside</span>
-        </button>
+          icon={<Columns2 size={14} aria-hidden="true" />}
+          isOn={isBeside}
+          onPress={() => setBeside({ isOpen: !isBeside })}
+        />
         <LivesButton lives={settings.lives} onChange={setWindow} />
       </div>
       <LookBar look={settings.look} state={settings.state} onChange={setWindow}>
