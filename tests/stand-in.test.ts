@@ -29,7 +29,8 @@ beforeAll(async () => {
     const request = new Request(address, { headers, signal: cut.signal });
     const route = routes[address.pathname];
     // Answers come in another order than they were asked for.
-    if (address.searchParams.has('limit')) await passed(Math.random() * 8);
+    const latest = Number(address.searchParams.get('late') ?? 8);
+    if (address.searchParams.has('limit')) await passed(Math.random() * latest);
     // Only what is asked of a context is there.
     const answer = await route?.({ request } as Parameters<typeof items>[0]);
     outgoing.writeHead(answer?.status ?? 404, Object.fromEntries(answer?.headers ?? []));
@@ -41,7 +42,7 @@ beforeAll(async () => {
   origin = `http://127.0.0.1:${port}`;
 });
 
-const passed = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+const passed = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms));
 
 afterAll(() => server.closeAllConnections());
 
@@ -91,25 +92,33 @@ test('who follows a service that fails, is late and is cut off has all that happ
   const done = new Promise<void>((resolve) => {
     isDone = resolve;
   });
-  const followers = new Followers({
-    ask: async () => ok(nothingCame),
-    take(source, came) {
-      const state = states.get(source);
-      if (state === undefined) throw new Error('nobody follows that');
-      const now = state.items;
-      const positionOf = (key: string) => now.findIndex(({ id }) => id === key);
-      state.items = applyFeed(now, { key: 'id', positionOf }, came).next.items;
-      state.heard += came.length;
-      if ([...states.values()].every(({ heard }) => heard >= enough)) isDone();
-      return ok(nothingCame);
+  // A twentieth of each pause is waited: somebody is always refused six times on end.
+  const pauses: number[] = [];
+  const followers = new Followers(
+    {
+      ask: async () => ok(nothingCame),
+      take(source, came) {
+        const state = states.get(source);
+        if (state === undefined) throw new Error('nobody follows that');
+        const now = state.items;
+        const positionOf = (key: string) => now.findIndex(({ id }) => id === key);
+        state.items = applyFeed(now, { key: 'id', positionOf }, came).next.items;
+        state.heard += came.length;
+        if ([...states.values()].every(({ heard }) => heard >= enough)) isDone();
+        return ok(nothingCame);
+      },
+      tell: () => {},
     },
-    tell: () => {},
-  });
+    (ms) => {
+      pauses.push(ms);
+      return passed(ms / 20);
+    },
+  );
   followers.follow(
     runs.map((seed) => ({
       source: String(seed),
       follow: {
-        events: `${origin}/api/stand-in/events?seed=${seed}&count=12&every=40&fail=30&drop=3&latency=${50 * (seed % 5)}`,
+        events: `${origin}/api/stand-in/events?seed=${seed}&count=12&every=40&fail=30&drop=3&latency=${500 * (seed % 5)}`,
       },
     })),
   );
@@ -119,6 +128,7 @@ test('who follows a service that fails, is late and is cut off has all that happ
     const state = states.get(String(seed));
     expect(state?.items).toEqual(itemsAfter({ seed, count: 12 }, state?.heard ?? -1));
   }
+  for (const growing of [500, 3_000, 6_000, 12_000]) expect(pauses).toContain(growing);
 }, 300_000);
 
 test('who asks for pages and, amid that, for all of it anew, has each item once, in order, in the end: 200 times', async () => {
@@ -126,7 +136,9 @@ test('who asks for pages and, amid that, for all of it anew, has each item once,
   let failCount = 0;
   const run = async (seed: number) => {
     const wanted = itemsAfter({ seed, count: 40 }, 0);
-    const { engine, arriving, ids } = pagedShop(seed, wanted.slice(0, 7));
+    // Every twentieth has answers that are up to two seconds late.
+    const late = seed % 20 === 0 ? 2_000 : 8;
+    const { engine, arriving, ids } = pagedShop(seed, wanted.slice(0, 7), { fail: 30, late });
     const random = seededRandom(seed);
     for (let step = 0; step < 400 && (engine.hasMore('stock') || step < 8); step += 1) {
       const asked = random() < 0.25 ? [arriving.refresh('stock')] : [];
@@ -181,9 +193,15 @@ test('what was asked for one project is not taken up by the next, whatever its s
   expect(engine.hasMore('stock')).toBe(false);
 });
 
+/** How many answers of a hundred fail, and how late they are at most, in ms. */
+interface Trouble {
+  readonly fail: number;
+  readonly late?: number;
+}
+
 /** A list of the service's items whose pages wait; the first is there. */
-function pagedShop(seed: number, items: readonly Item[], { fail } = { fail: 30 }) {
-  const address = `${origin}/api/stand-in/items?seed=${seed}&count=40&limit=7&pages=next&fail=${fail}`;
+function pagedShop(seed: number, items: readonly Item[], { fail, late = 8 }: Trouble) {
+  const address = `${origin}/api/stand-in/items?seed=${seed}&count=40&limit=7&pages=next&fail=${fail}&late=${late}`;
   const drafted = makeProject(
     address,
     { format: 'json', at: '$.items[*]', items },

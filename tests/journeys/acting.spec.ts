@@ -297,6 +297,40 @@ test('a control selects its row, and says so; a slider is turned by going across
   }
 });
 
+test('a control that has nothing to write asks what it should; then it writes that', async ({
+  page,
+}) => {
+  const twice = {
+    part: 'stepper',
+    id: 'twice',
+    name: 'Twice',
+    value: { expr: 'grams * 2' },
+  } as const;
+  await page.goto('/');
+  await dropFile(page, 'wool.yarncard.json', projectText([twice]));
+  await row(page, 'Wool 00').waitFor();
+  await page.getByRole('button', { name: 'Lives', exact: true }).click();
+  const stepper = row(page, 'Wool 03').getByRole('spinbutton');
+  const more = async () => {
+    const { width = 0, height = 0 } = (await stepper.boundingBox()) ?? {};
+    await stepper.click({ position: { x: width * 0.9, y: height / 2 } });
+  };
+  await more();
+  const event = log(page).locator('details').first();
+  await expect(event).toContainText('nothing: grams * 2 is no field');
+  await event.locator('summary').click();
+  await event.getByRole('button', { name: 'Choose what it writes' }).click();
+  const does = page.getByRole('region', { name: 'Does' });
+  await expect(does).toContainText('nothing: grams * 2 is no field, but comes of one or more');
+  await does.getByRole('button', { name: 'Field that it writes' }).click();
+  await page.getByRole('menuitem', { name: 'grams' }).click();
+  await expect(does).toContainText('writesgrams');
+  await expect(stepper).toHaveAttribute('aria-valuenow', '28');
+  await more();
+  await expect(log(page).locator('summary').first()).toContainText('wrote grams: 29');
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+});
+
 /** Each row in the page by its item: all of its markup but where it stands, and what markup does not say. */
 const rowStates = (page: Page) =>
   page.locator('.yc-sizer > .yc-row:not(.yc-spare)').evaluateAll((rows) =>

@@ -5,7 +5,7 @@
 
 export { type ActionReady, readyAction } from './acting/actions';
 export { type ActionUse, actionUsesIn, actionWithId, usesOfAction } from './acting/uses';
-export { fieldNamed, fieldWritten } from './acting/writes';
+export { fieldNamed, fieldWritten, isChanged, writableFields } from './acting/writes';
 export { conditionOf, fieldsOfChoice, sortExpression } from './choosing/choices';
 export { type Draft, draftsFor } from './drafting/drafts';
 export { type DraftedPlace, standingDraft } from './drafting/standing-drafts';

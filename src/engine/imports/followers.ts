@@ -27,7 +27,10 @@ export class Followers {
     { readonly how: string; readonly ending: AbortController }
   >();
 
-  constructor(private readonly ports: FollowPorts) {}
+  constructor(
+    private readonly ports: FollowPorts,
+    private readonly pause = passed,
+  ) {}
 
   /** From now on these and no others; one that goes on unchanged is left alone. */
   follow(wanted: readonly Following[]): void {
@@ -56,7 +59,7 @@ export class Followers {
   private async poll(source: string, everyMs: number, signal: AbortSignal): Promise<void> {
     let waitMs = everyMs;
     while (!signal.aborted) {
-      await passed(waitMs, signal);
+      await this.pause(waitMs, signal);
       if (signal.aborted) return;
       const came = await this.ports.ask(source, signal);
       if (signal.aborted) return;
@@ -88,7 +91,7 @@ export class Followers {
         ({ over, isUnreachable } = await hear(undefined));
       if (signal.aborted) return;
       this.ports.tell({ source, came: over });
-      await passed(waitMs, signal);
+      await this.pause(waitMs, signal);
       waitMs = Math.min(longestRetryMs, waitMs * 2);
     }
   }

@@ -92,7 +92,7 @@ async function act(now: ActingWindow, place: GesturePlace, only: string | undefi
       await done(now, place, { raised: each, at: answer.at });
   const mode = now.list?.selects;
   if (place.gesture === 'tap' && place.entry.kind === 'row' && mode !== undefined)
-    select(mode, place.entry.key);
+    select(mode, place.entry.key, now);
 }
 
 interface RaisedAt {
@@ -106,6 +106,7 @@ async function done(now: ActingWindow, place: GesturePlace, each: RaisedAt): Pro
   const did = await affect(now, key, each);
   const event = tell({
     ...{ gesture: place.gesture, name: action.id, key, payload, payloadType, did },
+    ...whereOf(now),
   });
   if (action.effect?.does === 'go') useTold.setState({ page: { to: action.effect.to, event } });
 }
@@ -117,7 +118,7 @@ async function affect(now: ActingWindow, key: string, { raised, at }: RaisedAt):
   if (effect.does === 'go') return `went to ${effect.to}`;
   if (effect.does === 'refresh') return refreshed(now.list);
   if (effect.does === 'more') return askedForMore(now.list);
-  if (effect.does === 'select') return select(now.list?.selects ?? 'several', key);
+  if (effect.does === 'select') return select(now.list?.selects ?? 'several', key, now);
   if (at === undefined) return 'nothing: its item is gone';
   if (effect.does === 'write') return write(key, at, [effect.field], raised.written);
   const isDone = await changeItems(at.source, `Delete ${key}`, () =>
@@ -125,6 +126,9 @@ async function affect(now: ActingWindow, key: string, { raised, at }: RaisedAt):
   );
   return isDone ? 'deleted the item; undo brings it back' : 'nothing: it could not be deleted';
 }
+
+/** The window beside shows a view of its own. */
+const whereOf = ({ view }: ActingWindow) => view !== undefined && ({ isBeside: true } as const);
 
 /** Gives a field of an item a value; in words. */
 async function write(
@@ -151,7 +155,8 @@ async function move(now: ActingWindow, key: string, to: DropPlace): Promise<void
       engine().changeOf(moved.value.at, moved.value.change),
     ));
   const why = moved.ok ? 'it could not be moved' : moved.error;
-  tell({ ...told, payload: { ...to }, did: isDone ? moved.value.did : `nothing: ${why}` });
+  const did = isDone ? moved.value.did : `nothing: ${why}`;
+  tell({ ...told, ...whereOf(now), payload: { ...to }, did });
 }
 
 /** A control writes the field that it is bound to, and then raises what it is to raise. */
@@ -176,7 +181,11 @@ async function change(now: ActingWindow, place: GesturePlace, value: ControlValu
         ? await write(key, at, field.value, value)
         : `nothing: ${field.error}`;
   const { raised } = await answerAt(now, place);
-  const told = { gesture: place.gesture, key, did };
+  const isUnwritten = template !== undefined && field?.ok === false;
+  const told = {
+    ...{ gesture: place.gesture, key, did, ...whereOf(now) },
+    ...(isUnwritten && { unwritten: { template: template.id, part: place.part } }),
+  };
   if (raised.length === 0)
     tell({ ...told, name: 'changed', payload: value, payloadType: typeof value });
   for (const { action, isAllowed, payload, payloadType } of raised)
@@ -189,20 +198,25 @@ export const inWords = (value: Json | undefined): string =>
 const momentMs = 300;
 
 /** Selects a row, or not any more: each is an event of its own. */
-function select(mode: SelectionMode, key: string): string {
+function select(mode: SelectionMode, key: string, now: ActingWindow): string {
   const { chosen } = useTold.getState();
   const isChosen = chosen.has(key);
   const others = mode === 'several' ? [...chosen].filter((each) => each !== key) : [];
   if (mode !== 'several')
-    for (const each of chosen) if (each !== key) tellSelection('deselected', each);
+    for (const each of chosen) if (each !== key) tellSelection('deselected', each, now);
   useTold.setState({ chosen: new Set(isChosen ? others : [...others, key]) });
-  tellSelection(isChosen ? 'deselected' : 'selected', key);
+  tellSelection(isChosen ? 'deselected' : 'selected', key, now);
   if (mode === 'moment') setTimeout(() => useTold.setState({ chosen: new Set() }), momentMs);
   return isChosen ? 'deselected the row' : 'selected the row';
 }
 
-const tellSelection = (name: 'selected' | 'deselected', key: string): ListEvent =>
+const tellSelection = (
+  name: 'selected' | 'deselected',
+  key: string,
+  now: ActingWindow,
+): ListEvent =>
   tell({
+    ...whereOf(now),
     ...{ gesture: 'selection', name, key, payload: key, payloadType: 'key' },
     did: name === 'selected' ? 'marked the row' : 'took the mark away',
   });

@@ -20,6 +20,16 @@ export interface ListEvent {
   readonly did: string;
   /** The same of the same row, a moment before. */
   readonly isTwice: boolean;
+  /** The control that has nothing to write; undefined: it wrote, or is none. */
+  readonly unwritten?: PartPlace;
+  /** Whether it was done in the window beside. */
+  readonly isBeside?: true;
+}
+
+/** A part of a template, by their ids. */
+interface PartPlace {
+  readonly template: string;
+  readonly part: string;
 }
 
 /** What a destination was handed. */

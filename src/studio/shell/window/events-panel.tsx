@@ -9,6 +9,7 @@ import { Button } from '../../shared/controls/controls';
 import { inWords } from '../../shared/living/acting';
 import { type ListEvent, useTold } from '../../shared/living/events';
 import { handItem } from '../../shared/session/at-hand';
+import { goWithin } from '../../shared/session/route';
 import { engine } from '../../shared/session/session';
 
 /** What the app was told, the latest first. */
@@ -91,7 +92,7 @@ const wordsOf = (event: ListEvent): string =>
   [gestureOf(event), event.name, event.key, inWords(event.payload), event.did].join(' ');
 
 function EventLine({ event }: { readonly event: ListEvent }) {
-  const { at, name, key, payload, payloadType, did, isTwice } = event;
+  const { at, name, key, payload, payloadType, did, isTwice, isBeside, unwritten } = event;
   const isMissing = payload === undefined;
   return (
     <details className="border-b border-rule px-2 py-1 text-sm">
@@ -99,6 +100,7 @@ function EventLine({ event }: { readonly event: ListEvent }) {
         <span className="text-ash tabular-nums">{clockOf(at)}</span>
         <b className="font-semibold">{name}</b>
         <span className="text-ash">{gestureOf(event)}</span>
+        {isBeside && <span className="text-ash">beside</span>}
         {isTwice && <span className="text-madder">twice</span>}
         {isMissing && <span className="text-madder">nothing handed over</span>}
         <span className="w-full truncate text-ash">
@@ -109,6 +111,11 @@ function EventLine({ event }: { readonly event: ListEvent }) {
         {payload === undefined ? 'no value' : JSON.stringify(payload, undefined, 2)}
       </pre>
       <Button onPress={() => void show(key)}>Show its row</Button>
+      {unwritten !== undefined && (
+        <Button onPress={() => goWithin({ station: 'templates', ...unwritten })}>
+          Choose what it writes
+        </Button>
+      )}
     </details>
   );
 }

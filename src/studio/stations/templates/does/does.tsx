@@ -8,13 +8,14 @@ import {
   wordsOfAction,
 } from '../../../../core/actions';
 import { freeId } from '../../../../core/base';
-import { actionWithId, edits, inOneStep } from '../../../../core/project';
+import { actionWithId, edits, inOneStep, isChanged } from '../../../../core/project';
 import { kindOfPart, propertyOf } from '../../../../core/templates';
 import { Button, Heading, MenuButton } from '../../../shared/controls/controls';
 import { make } from '../../../shared/session/editing';
 import { setAll } from '../binding/binding-edits';
 import type { Selection } from '../selection';
 import { ActionEditor } from './action-editor';
+import { Written } from './written';
 
 /** What the selected part does: the gestures that it answers, and the actions that they raise. */
 export default function Does({ selection }: { readonly selection: Selection }) {
@@ -46,6 +47,7 @@ export default function Does({ selection }: { readonly selection: Selection }) {
           />
         )}
       </div>
+      {isChanged(part) && <Written {...selection} />}
       {set.map((gesture) => (
         <GestureField key={gesture} {...{ selection, gesture, open }} onOpen={setOpen} />
       ))}
