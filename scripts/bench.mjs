@@ -9,6 +9,7 @@ import { gzipSync } from 'node:zlib';
 import { dragAnEdge } from './bench-drag.mjs';
 import { benchHeights } from './bench-heights.mjs';
 import { scrollAMillion } from './bench-million.mjs';
+import { streamOneItem } from './bench-stream.mjs';
 import { benchValues } from './bench-values.mjs';
 import { chromiumArguments, chromiumPath, ensureChromium } from './chromium.mjs';
 import { ensureBuilt, ensureInstalled, root } from './setup.mjs';
@@ -384,6 +385,13 @@ async function inTheApplication() {
   noteTime('dragging an edge on the bench: work a frame, 95 %', work.most, 1000 / 60);
   noteTime('dragging an edge on the bench: rows follow, median', follow.half, 2000 / 60);
   noteTime('dragging an edge on the bench: rows follow, 95 %', follow.most, 2000 / 60);
+  const streamed = await streamOneItem(page, address, itemCount);
+  noteTime(
+    'an item that a server changes: until its row is drawn, median',
+    streamed.half,
+    2000 / 60,
+  );
+  noteTime('an item that a server changes: until its row is drawn, 95 %', streamed.most, 2000 / 60);
   await browser.close();
   server.closeAllConnections();
   server.close();
@@ -544,7 +552,8 @@ async function measuredIn(name) {
 
 /** A stream's change, by the same code as in the worker: until the rows are there. */
 async function changes() {
-  const { one, batch, anew } = await measuredIn('changes');
+  const { one, plain, batch, anew } = await measuredIn('changes');
+  noteTime('a stream changes one item that is shown as it came', plain, 5);
   noteTime('a stream changes one item, five computed properties', one, 5);
   note('… a thousand of them at once', 'reading the items anew', batch, anew, 0.1);
 }

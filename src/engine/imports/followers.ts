@@ -15,7 +15,7 @@ export interface FollowPorts {
   tell(news: FollowNews): void;
 }
 
-/** Events that come close together are taken up together, with one drawing. */
+/** Events that come sooner than this after those before are taken up together, with one drawing. */
 const gatherMs = 150;
 const firstRetryMs = 3_000;
 const longestRetryMs = 300_000;
@@ -98,14 +98,18 @@ export class Followers {
 
   private gather(source: string, signal: AbortSignal): (batch: EventBatch) => void {
     let waiting: FeedEvent[] = [];
+    let isGathering = false;
+    const take = () => {
+      const taken = waiting;
+      waiting = [];
+      isGathering = taken.length > 0;
+      if (!isGathering) return;
+      setTimeout(take, gatherMs);
+      if (!signal.aborted) this.ports.tell({ source, came: this.ports.take(source, taken) });
+    };
     return ({ events }) => {
       waiting.push(...events);
-      if (waiting.length > events.length) return;
-      setTimeout(() => {
-        const taken = waiting;
-        waiting = [];
-        if (!signal.aborted) this.ports.tell({ source, came: this.ports.take(source, taken) });
-      }, gatherMs);
+      if (!isGathering) take();
     };
   }
 }

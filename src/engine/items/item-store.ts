@@ -63,9 +63,10 @@ export class ItemStore {
   private taken(next: Succession): ItemStore {
     const store = new ItemStore(next.items);
     const { typesKnown, shaped, keysKnown, rawKeysKnown } = this;
-    if (typesKnown === undefined) return store;
-    store.typesKnown = itemTypesAfter(typesKnown, next);
-    store.shaped = shaped && { ...shaped, items: shapedAfter(shaped, next, store.typesKnown) };
+    if (typesKnown !== undefined) {
+      store.typesKnown = itemTypesAfter(typesKnown, next);
+      store.shaped = shaped && { ...shaped, items: shapedAfter(shaped, next, store.typesKnown) };
+    }
     const keysAfter = (known: KeysKnown | undefined): KeysKnown | undefined => {
       const items = known?.items === this.raw ? next.items : store.shaped?.items;
       if (known === undefined || items === undefined) return undefined;
@@ -119,7 +120,7 @@ export class ItemStore {
     source: Source,
   ): { readonly key: Key; positionOf(key: string): number } {
     const key = rawKey(project, source);
-    if (this.keysKnown?.items === this.raw && this.keysKnown.of === JSON.stringify(source.key))
+    if (this.keysKnown?.items === this.raw && this.keysKnown.of === madeOf(source.key))
       this.rawKeysKnown = this.keysKnown;
     this.rawKeysKnown = this.keysOf(this.rawKeysKnown, this.raw, key, source.name);
     const { keys } = this.rawKeysKnown;
@@ -162,7 +163,7 @@ export class ItemStore {
     key: Key,
     name: string,
   ): KeysKnown {
-    const of = JSON.stringify(key);
+    const of = madeOf(key);
     if (known?.items === items && known.of === of) return known;
     const [field, ...others] = keyFields(key);
     const isUnique =
@@ -170,6 +171,9 @@ export class ItemStore {
     return { items, of, keys: KeyTable.of(items, key, name, isUnique) };
   }
 }
+
+/** The same for one field, however it is written. */
+const madeOf = (key: Key): string => JSON.stringify(keyFields(key));
 
 function shapedAfter(
   { items, reshape }: Shaped,

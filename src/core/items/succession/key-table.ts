@@ -1,7 +1,7 @@
 import type { Finding } from '../../base';
 import type { Item, Key } from '../item';
 import { type ItemKeys, itemKeys, keyReader, positionKey } from '../key';
-import { freshPositions, gonePositions, type Succession } from './succession';
+import { freshPositions, gonePositions, isInPlace, type Succession } from './succession';
 
 /** Where items stand by their keys: each key is a number, and each number has a position. */
 interface Places {
@@ -9,12 +9,13 @@ interface Places {
   /** For each item its key's number. */
   readonly ofItems: Int32Array;
   readonly next: number;
+  /** For each number its position; undefined: not asked for yet. */
+  positions?: Int32Array;
 }
 
 /** The keys of a list of items, both ways: the key of an item, and the item that has a key. */
 export class KeyTable implements ItemKeys {
   private places: Places | undefined;
-  private positions: Int32Array | undefined;
   private readonly read: ReturnType<typeof keyReader>;
 
   /** `keys`: those of items of which not each has a key of its own; else they are read when asked for. */
@@ -51,14 +52,11 @@ export class KeyTable implements ItemKeys {
 
   /** Position of the item that has a key; -1: none has. */
   positionOf(key: string): number {
-    const { numbers, ofItems, next } = this.placed();
-    const number = numbers.get(key);
+    const places = this.placed();
+    const number = places.numbers.get(key);
     if (number === undefined) return -1;
-    if (this.positions === undefined) {
-      this.positions = new Int32Array(next).fill(-1);
-      for (let at = 0; at < ofItems.length; at += 1) this.positions[ofItems[at] ?? 0] = at;
-    }
-    return this.positions[number] ?? -1;
+    places.positions ??= positionsOf(places);
+    return places.positions[number] ?? -1;
   }
 
   /** The keys of the items that came of these: only new ones are looked at, and these keys give their places up. */
@@ -70,9 +68,8 @@ export class KeyTable implements ItemKeys {
 
   /** Undefined: a key is missing or there twice. */
   private placesAfter(next: Succession): Places | undefined {
-    const { numbers, ofItems, next: first } = this.placed();
+    const { numbers, ofItems, next: first, positions } = this.placed();
     this.places = undefined;
-    this.positions = undefined;
     // Numbers of what went are not used again: past a while all are given anew.
     if (first > 2 * next.items.length + 1_000) return undefined;
     const gone = new Map<string, number>();
@@ -82,8 +79,8 @@ export class KeyTable implements ItemKeys {
       numbers.delete(own);
     }
     const { read } = this;
-    const after = new Int32Array(next.items.length);
-    for (const { at, old, count } of next.runs) after.set(ofItems.subarray(old, old + count), at);
+    const isStill = isInPlace(next);
+    const after = isStill ? ofItems : movedNumbers(ofItems, next);
     let number = first;
     for (const at of freshPositions(next)) {
       const own = read(next.items[at] ?? {});
@@ -91,9 +88,16 @@ export class KeyTable implements ItemKeys {
       const known = gone.get(own);
       after[at] = known ?? number;
       if (known === undefined) number += 1;
+      else if (isStill && positions !== undefined) positions[known] = at;
       numbers.set(own, after[at]);
     }
-    return { numbers, ofItems: after, next: number };
+    const areSameKeys = isStill && number === first;
+    return {
+      numbers,
+      ofItems: after,
+      next: number,
+      ...(areSameKeys && positions && { positions }),
+    };
   }
 
   private placed(): Places {
@@ -105,4 +109,16 @@ export class KeyTable implements ItemKeys {
     }
     return this.places;
   }
+}
+
+function positionsOf({ ofItems, next }: Places): Int32Array {
+  const positions = new Int32Array(next).fill(-1);
+  for (let at = 0; at < ofItems.length; at += 1) positions[ofItems[at] ?? 0] = at;
+  return positions;
+}
+
+function movedNumbers(ofItems: Int32Array, { items, runs }: Succession): Int32Array {
+  const after = new Int32Array(items.length);
+  for (const { at, old, count } of runs) after.set(ofItems.subarray(old, old + count), at);
+  return after;
 }
