@@ -7,6 +7,7 @@ import {
   fieldsWithin,
   gatherEvidence,
   itemsSchema,
+  keyFields,
   type Language,
   languages,
   valueAt,
@@ -84,7 +85,8 @@ function evidenceOf(items: KnownItems['read']['items'], path: readonly string[],
 }
 
 function tell(file: string, { read, inference, types }: KnownItems): void {
-  const key = inference.key === undefined ? 'no key' : `key ${inference.key}`;
+  const key =
+    inference.key === undefined ? 'no key' : `key ${keyFields(inference.key).join(' and ')}`;
   line(`${file}: ${count(read.items.length, 'item')} at ${read.at}, ${read.format}, ${key}`);
   for (const type of types) {
     const told =

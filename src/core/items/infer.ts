@@ -2,8 +2,8 @@ import { count, type Finding, type Turns } from '../base';
 import type { Field } from '../values';
 import { likelyDiscriminator } from './discriminator';
 import { itemFindings } from './findings';
-import type { Item } from './item';
-import { findKey } from './key';
+import type { Item, Key } from './item';
+import { findKey } from './likely-key';
 import { kindsInWords, type ShapeStat, type Shapes, shapesOf, wholeOf } from './shape';
 
 export interface TypeFound {
@@ -20,7 +20,7 @@ export interface Inference {
   readonly types: readonly TypeFound[];
   /** The field that tells the types apart. */
   readonly discriminator: string | undefined;
-  readonly key: string | undefined;
+  readonly key: NonNullable<Key> | undefined;
   /** The key, if it was seen to tell all items apart. */
   readonly unique: string | undefined;
   readonly findings: readonly Finding[];
@@ -52,7 +52,7 @@ export function* infer(
   const mixed = whole.fields
     .filter((field) => field.stat.isMixed())
     .map((field) => itemFindings.fieldMixed(source, field.name, kindsInWords(field.stat, count)));
-  const unique = isUnique ? key : undefined;
+  const unique = isUnique && typeof key === 'string' ? key : undefined;
   return { types, discriminator, key, unique, findings: [...tooMany, ...findings, ...mixed] };
 }
 

@@ -1,35 +1,6 @@
-import { type Finding, type Json, ownReader, ownValue } from '../base';
+import { type Finding, type Json, ownValue } from '../base';
 import { itemFindings } from './findings';
 import { type Item, type Key, keyFields } from './item';
-import type { ShapeStat } from './shape';
-
-const likelyNames = /^(?:_?id|key|uuid|guid|sku|code|ref|isbn|.*[ _-]id|.*[a-z]I[dD])$/;
-
-export interface KeyFound {
-  readonly key: string | undefined;
-  /** Whether it does tell all items apart. */
-  readonly isUnique: boolean;
-  readonly findings: readonly Finding[];
-}
-
-/** The field that tells all items apart, best by its name; or one that should, with what is wrong. */
-export function findKey(items: readonly Item[], whole: ShapeStat, source: string): KeyFound {
-  const possible = whole.fields
-    .filter(({ stat }) => stat.presentCount === whole.itemCount && isKeyKind(stat.kinds()))
-    .map((field) => field.name);
-  const byName = [...possible].sort(
-    (a, b) => Number(likelyNames.test(b)) - Number(likelyNames.test(a)),
-  );
-  for (const field of byName) {
-    if (isDistinct(items, field)) return { key: field, isUnique: true, findings: [] };
-  }
-  const meant = byName.find((name) => likelyNames.test(name));
-  return {
-    key: meant,
-    isUnique: false,
-    findings: itemKeys(items, meant ?? null, source).findings,
-  };
-}
 
 const mostRepeated = 100;
 
@@ -106,21 +77,6 @@ const keyOf = (item: Item | undefined, field: string): string | undefined =>
 function keyOfSeveral(item: Item, fields: readonly string[]): string | undefined {
   const parts = fields.map((field) => keyOf(item, field));
   return parts.includes(undefined) ? undefined : parts.join(' · ');
-}
-
-const isKeyKind = (kinds: readonly string[]): boolean =>
-  kinds.length === 1 && (kinds[0] === 'text' || kinds[0] === 'integer');
-
-/** Whether no two items share a value of a field. */
-function isDistinct(items: readonly Item[], field: string): boolean {
-  const values = new Set<Json | undefined>();
-  const read = ownReader(field);
-  for (let index = 0; index < items.length; index += 1) {
-    const value = read(items[index] ?? {});
-    values.add(value);
-    if (values.size <= index || value === '') return false;
-  }
-  return true;
 }
 
 function keyText(value: Json | undefined): string | undefined {

@@ -23,13 +23,22 @@ export type ValueType =
   | { readonly type: 'list'; readonly of: ValueType };
 
 /** How a value as it was read becomes one of the field's type. */
-export type Decoding =
+export type Decoding = HowDecoded & {
+  /** Texts that stand for no value, as they are written. */
+  readonly none?: readonly string[];
+};
+
+type HowDecoded =
   /** Text by a Unicode date pattern (UTS 35); `locale` for the names of months, English if not given. */
   | { readonly pattern: string; readonly locale?: string }
   /** A count since 1970, in UTC. */
   | { readonly epoch: 'seconds' | 'milliseconds' }
-  /** The decimal sign of numbers that are texts; other signs between digits group them. */
-  | { readonly decimal: ',' | '.' }
+  /**
+   * The decimal sign of numbers that are texts; other signs between digits group them, brackets
+   * around one make it negative. `unit`: a sign beside each, by `%` a hundredth is meant. `whole`:
+   * each is an integer.
+   */
+  | { readonly decimal: ',' | '.'; readonly whole?: true; readonly unit?: string }
   /** Words that mean true and false, in any case. */
   | { readonly yes: readonly string[]; readonly no: readonly string[] };
 

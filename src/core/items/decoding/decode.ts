@@ -8,9 +8,19 @@ export type Decode = (raw: Json) => Result<Json, string>;
 
 /** A decoding made ready; the error says what is wrong with the decoding itself. */
 export function decoder(decoding: Decoding): Result<Decode, string> {
+  const { none = [] } = decoding;
+  const made = plainDecoder(decoding);
+  if (none.length === 0 || !made.ok) return made;
+  const { value: decode } = made;
+  return ok((raw) =>
+    typeof raw === 'string' && none.includes(raw.trim()) ? ok(null) : decode(raw),
+  );
+}
+
+function plainDecoder(decoding: Decoding): Result<Decode, string> {
   if ('pattern' in decoding) return byPattern(decoding.pattern, decoding.locale ?? 'en');
   if ('epoch' in decoding) return ok(byEpoch(decoding.epoch === 'seconds' ? 1_000 : 1));
-  if ('decimal' in decoding) return ok(byDecimalSign(decoding.decimal));
+  if ('decimal' in decoding) return ok(byDecimalSign(decoding));
   return ok(byWords(decoding.yes, decoding.no));
 }
 
@@ -25,18 +35,29 @@ export function typeDecoded(decoding: Decoding): ScalarName | undefined {
     return pattern.ok ? pattern.value.gives : undefined;
   }
   if ('epoch' in decoding) return 'datetime';
-  return 'decimal' in decoding ? 'number' : 'boolean';
+  if (!('decimal' in decoding)) return 'boolean';
+  return decoding.whole === true ? 'integer' : 'number';
 }
 
 /** A decoding as people read it: `yyyy-MM-dd`, `seconds since 1970`. */
 export function decodingInWords(decoding: Decoding): string {
+  const { none = [] } = decoding;
+  const words = plainlyInWords(decoding);
+  return none.length === 0 ? words : `${words}, ${none.join(' or ')} for none`;
+}
+
+function plainlyInWords(decoding: Decoding): string {
   if ('pattern' in decoding) {
     return decoding.locale === undefined
       ? decoding.pattern
       : `${decoding.pattern} (${decoding.locale})`;
   }
   if ('epoch' in decoding) return `${decoding.epoch} since 1970`;
-  if ('decimal' in decoding) return `decimal ${decoding.decimal === ',' ? 'comma' : 'point'}`;
+  if ('decimal' in decoding) {
+    const { decimal, whole, unit } = decoding;
+    const words = whole ? 'whole number' : `decimal ${decimal === ',' ? 'comma' : 'point'}`;
+    return unit === undefined ? words : `${words} with ${unit}`;
+  }
   return `${decoding.yes[0] ?? '?'} or ${decoding.no[0] ?? '?'}`;
 }
 
@@ -63,23 +84,44 @@ function byEpoch(millisecondsEach: number): Decode {
   };
 }
 
-function byDecimalSign(sign: ',' | '.'): Decode {
-  const point = sign === '.' ? '\\.' : ',';
-  const group = sign === '.' ? "[,' \u00a0\u202f]" : "[.' \u00a0\u202f]";
-  const number = new RegExp(`^[+-]?(?:\\d{1,3}(?:${group}\\d{3})+|\\d+)(?:${point}\\d+)?$`);
+function byDecimalSign({ decimal, whole, unit }: NumbersDecoded): Decode {
+  const point = decimal === '.' ? '\\.' : ',';
+  const group = decimal === '.' ? "[,' \u00a0\u202f]" : "[.' \u00a0\u202f]";
+  const digits = `(?:[1-9]\\d{0,2}(?:${group}\\d{3})+|\\d+)(?:${point}\\d+)?|${point}\\d+`;
+  const number = new RegExp(`^[+-]?(?:${digits})$`);
   const groups = new RegExp(group, 'g');
   return (raw) => {
-    if (typeof raw === 'number') return ok(raw);
+    if (typeof raw === 'number') return whole && !Number.isInteger(raw) ? notWhole : ok(raw);
     if (typeof raw !== 'string') return notPlain;
-    const text = raw.trim().replace('\u2212', '-');
-    if (!number.test(text)) return failed('not a number');
-    const plain = text.replace(groups, '').replace(',', '.');
+    const text = withoutUnit(raw, unit)?.replace('\u2212', '-');
+    if (text === undefined) return failed(`without ${unit}`);
+    const inside = /^\((.+)\)$/.exec(text)?.[1];
+    const signed = inside === undefined ? text : `-${inside.trim()}`;
+    if (!number.test(signed)) return failed('not a number');
+    const plain = signed.replace(groups, '').replace(',', '.');
     const value = Number(plain);
     if (!Number.isFinite(value)) return failed('too large for a number');
-    return keepsDigits(plain.replace(/^\+/, ''))
-      ? ok(value)
-      : failed('of more digits than a number can hold');
+    if (!keepsDigits(plain.replace(/^\+/, '').replace(/^(-?)\./, '$10.')))
+      return failed('of more digits than a number can hold');
+    if (whole && !Number.isInteger(value)) return notWhole;
+    return ok(unit === '%' ? hundredth(value) : value);
   };
+}
+
+type NumbersDecoded = Extract<Decoding, { readonly decimal: string }>;
+
+const notWhole = failed('not a whole number');
+
+/** Without what dividing leaves behind. */
+const hundredth = (value: number): number => Number((value / 100).toPrecision(15));
+
+/** Undefined: the unit stands at neither end. */
+function withoutUnit(raw: string, unit: string | undefined): string | undefined {
+  const text = raw.trim();
+  if (unit === undefined) return text;
+  const at = text.indexOf(unit);
+  if (at < 0) return undefined;
+  return `${text.slice(0, at).trim()}${text.slice(at + unit.length).trim()}`;
 }
 
 function byWords(yes: readonly string[], no: readonly string[]): Decode {

@@ -1,5 +1,6 @@
 import { type Json, keepsDigits } from '../../base';
 import type { Decoding } from '../../values';
+import { datePatternsLike } from './date-shapes';
 import { decoder, isThere } from './decode';
 
 /** A decoding that fits the values, and how many of them. */
@@ -8,43 +9,6 @@ export interface Proposal {
   readonly fits: number;
   readonly of: number;
 }
-
-const patterns = [
-  'yyyy-MM-dd',
-  "yyyy-MM-dd'T'HH:mm:ssX",
-  "yyyy-MM-dd'T'HH:mm:ss.SSSX",
-  "yyyy-MM-dd'T'HH:mm:ss",
-  "yyyy-MM-dd'T'HH:mmX",
-  "yyyy-MM-dd'T'HH:mm",
-  'yyyy-MM-dd HH:mm:ss',
-  'yyyy-MM-dd HH:mm',
-  'yyyy/MM/dd',
-  'yyyyMMdd',
-  'dd.MM.yyyy',
-  'd.M.yyyy',
-  'dd/MM/yyyy',
-  'd/M/yyyy',
-  'MM/dd/yyyy',
-  'M/d/yyyy',
-  'dd-MM-yyyy',
-  'd.M.yy',
-  'd/M/yy',
-  'M/d/yy',
-  'd MMM yyyy',
-  'd MMM yy',
-  'd. MMMM yyyy',
-  'MMM d, yyyy',
-  'EEE, d MMM yyyy',
-  'EEE, d MMM yyyy HH:mm:ss Z',
-  'dd.MM.yyyy HH:mm',
-  'dd/MM/yyyy HH:mm',
-  'M/d/yyyy h:mm a',
-  'HH:mm',
-  'HH:mm:ss',
-  'h:mm a',
-];
-const localised = /MMM|EEE/;
-const locales = ['en', 'de', 'fr', 'es', 'it', 'nl', 'pt', 'sv'];
 
 const yesAndNo: readonly (readonly [readonly string[], readonly string[]])[] = [
   [
@@ -74,19 +38,35 @@ const yesAndNo: readonly (readonly [readonly string[], readonly string[]])[] = [
 const minShare = 0.6;
 const maxTried = 400;
 
+/** Texts that people write where there is no value, in small letters. */
+const noValue = new Set([
+  ...['-', '–', '—', '--', '.', '..', '...', '?', '*', 'n/a', 'na', '#n/a', 'nan', 'null', 'none'],
+  ...['nil', '\\n', 'unknown', 'missing'],
+]);
+
 /** Decodings that fit a field's values, the best first; several where the values do not settle it. */
 export function proposeDecodings(name: string, values: readonly Json[]): Proposal[] {
   const sample = values.filter(isThere).slice(0, maxTried);
   if (sample.length === 0) return [];
-  if (sample.every((value) => typeof value === 'number')) return epochs(name, sample);
+  if (sample.every((value) => typeof value === 'number')) return fromNumbers(name, sample);
   const texts = sample.filter((value) => typeof value === 'string');
   if (texts.length < sample.length) return [];
-  const proposals = [...candidates(name, texts)]
+  const isNone = (text: string) => noValue.has(text.trim().toLowerCase());
+  const none = [...new Set(texts.filter(isNone).map((text) => text.trim()))];
+  const there = texts.filter((text) => !isNone(text));
+  if (there.length === 0) return [];
+  const proposals = [...candidates(name, there)]
+    .map((decoding) => (none.length === 0 ? decoding : { ...decoding, none }))
     .map((decoding) => tried(decoding, texts))
     .filter(({ fits, of }) => fits >= minShare * of);
   const max = Math.max(...proposals.map((each) => each.fits));
-  return proposals.filter((each) => each.fits === max).slice(0, 4);
+  return distinct(proposals.filter((each) => each.fits === max)).slice(0, 4);
 }
+
+/** Each once. */
+const distinct = (proposals: readonly Proposal[]): Proposal[] => [
+  ...new Map(proposals.map((each) => [JSON.stringify(each.decoding), each])).values(),
+];
 
 /** The decoding that fits all values, unless another one does too and reads them otherwise. */
 export function settledDecoding(name: string, values: readonly Json[]): Decoding | undefined {
@@ -115,20 +95,14 @@ function decodedAll(decoding: Decoding, values: readonly Json[]): Json[] | undef
 }
 
 function* candidates(name: string, texts: readonly string[]): Generator<Decoding> {
-  const some = texts.filter((text) => /\d/.test(text)).slice(0, 40);
-  if (some.length > 0) {
-    for (const pattern of patterns) {
-      for (const locale of localised.test(pattern) ? locales : [undefined]) {
-        const decoding = { pattern, ...(locale !== undefined && locale !== 'en' && { locale }) };
-        if (tried(decoding, some).fits >= minShare * some.length) yield decoding;
-      }
-    }
+  if (texts.some((text) => /\d/.test(text))) {
+    const dates = [...datePatternsLike(texts)].filter(
+      (decoding) => tried(decoding, texts).fits >= minShare * texts.length,
+    );
+    yield* dates;
     yield* epochs(name, texts.map(Number)).map((each) => each.decoding);
-    // Where one of them would lose a digit, they are names made of digits.
-    if (texts.every((text) => keepsDigits(text.replace(/[^\d.]/g, '')))) {
-      if (texts.some((text) => /\d,\d/.test(text))) yield { decimal: ',' };
-      if (texts.every((text) => !/^[-+]?0\d/.test(text))) yield { decimal: '.' };
-    }
+    // Eight digits that are all days of the calendar are no numbers.
+    if (!dates.some(({ pattern }) => pattern.startsWith('yyyyMMdd'))) yield* numbers(texts);
   }
   const words = new Set(texts.map((text) => text.trim().toLowerCase()));
   if (words.size > 4) return;
@@ -136,6 +110,61 @@ function* candidates(name: string, texts: readonly string[]): Generator<Decoding
     const isOfBoth = yes.some((word) => words.has(word)) && no.some((word) => words.has(word));
     if (isOfBoth) yield { yes, no };
   }
+}
+
+/** How texts are numbers: with which decimal sign, with which sign beside them. */
+function* numbers(texts: readonly string[]): Generator<Decoding> {
+  const unit = unitOf(texts);
+  const bare = unit === undefined ? texts : texts.map((text) => text.replace(unit, ''));
+  // Where one of them would lose a digit, they are names made of digits.
+  if (!bare.every((text) => keepsDigits(text.replace(/[^\d.]/g, '')))) return;
+  // A zero in front makes a name of digits, unless a fraction follows.
+  if (bare.some((text) => /^\s*[-+(]?0\d/.test(text))) return;
+  const said = { ...(unit !== undefined && { unit }) };
+  const mayBeComma = bare.some((text) => /\d?,\d/.test(text)) && !areGrouped(bare);
+  const signs: readonly (',' | '.')[] = mayBeComma ? [',', '.'] : ['.'];
+  for (const decimal of signs) {
+    const whole = { decimal, whole: true, ...said } as const;
+    const isWhole =
+      unit !== '%' &&
+      texts.every((text) => reads(whole, text) || !reads({ decimal, ...said }, text));
+    yield isWhole ? whole : { decimal, ...said };
+  }
+}
+
+const reads = (decoding: Decoding, text: string): boolean => {
+  const made = decoder(decoding);
+  return made.ok && made.value(text).ok;
+};
+
+/** Whether commas stand before three digits in all that have them, which would be odd for fractions. */
+function areGrouped(texts: readonly string[]): boolean {
+  const withComma = texts.filter((text) => text.includes(','));
+  return (
+    withComma.length > 1 &&
+    withComma.every((text) => /^\D*[1-9]\d{0,2}(?:,\d{3})+(?:\.\d+)?\D*$/.test(text))
+  );
+}
+
+/** A percent sign, the sign of a currency or its code, if it stands beside every number. */
+function unitOf(texts: readonly string[]): string | undefined {
+  const [first] = texts;
+  const found = /%|\p{Sc}|^[A-Z]{3}(?=\s?[-\d(])|(?<=\d\)?\s?)[A-Z]{3}$/u.exec(
+    first?.trim() ?? '',
+  )?.[0];
+  if (found === undefined) return undefined;
+  if (/^[A-Z]{3}$/.test(found) && !currencies.has(found)) return undefined;
+  return texts.every((text) => text.includes(found)) ? found : undefined;
+}
+
+/** ISO 4217, as far as this engine knows it. */
+const currencies = new Set(Intl.supportedValuesOf('currency'));
+
+/** Numbers that are dates: counted since 1970, or written as eight digits. */
+function fromNumbers(name: string, values: readonly number[]): Proposal[] {
+  const days = tried({ pattern: 'yyyyMMdd' }, values);
+  const isDay = /date|day|(?:^|[_ a-z])(?:on|since|until)$/i.test(name) && days.fits === days.of;
+  return isDay ? [days] : epochs(name, values);
 }
 
 /** Whole numbers of a size that dates around now have, in a field whose name speaks of time. */

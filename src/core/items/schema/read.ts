@@ -267,6 +267,15 @@ function textType(schema: JsonRecord): ScalarName {
 
 function decodingOf(value: Json | undefined): Decoding | undefined {
   if (!isRecord(value)) return undefined;
+  const plain = plainDecodingOf(value);
+  const none = textsIn(ownValue(value, 'none'));
+  return plain && { ...plain, ...(none !== undefined && none.length > 0 && { none }) };
+}
+
+const textsIn = (value: Json | undefined) =>
+  Array.isArray(value) ? value.filter((word) => typeof word === 'string') : undefined;
+
+function plainDecodingOf(value: JsonRecord): Decoding | undefined {
   const pattern = ownValue(value, 'pattern');
   const locale = ownValue(value, 'locale');
   if (typeof pattern === 'string')
@@ -274,11 +283,16 @@ function decodingOf(value: Json | undefined): Decoding | undefined {
   const epoch = ownValue(value, 'epoch');
   if (epoch === 'seconds' || epoch === 'milliseconds') return { epoch };
   const decimal = ownValue(value, 'decimal');
-  if (decimal === ',' || decimal === '.') return { decimal };
-  const words = (each: Json | undefined) =>
-    Array.isArray(each) ? each.filter((word) => typeof word === 'string') : undefined;
-  const yes = words(ownValue(value, 'yes'));
-  const no = words(ownValue(value, 'no'));
+  if (decimal === ',' || decimal === '.') {
+    const unit = ownValue(value, 'unit');
+    return {
+      decimal,
+      ...(ownValue(value, 'whole') === true && { whole: true as const }),
+      ...(typeof unit === 'string' && { unit }),
+    };
+  }
+  const yes = textsIn(ownValue(value, 'yes'));
+  const no = textsIn(ownValue(value, 'no'));
   return yes === undefined || no === undefined ? undefined : { yes, no };
 }
 

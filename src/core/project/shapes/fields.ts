@@ -27,6 +27,8 @@ type Said = Omit<Field, 'type' | 'fields' | 'of'>;
 
 const words = () => list(text(), { max: 50 });
 
+const none = optional(words());
+
 const decodingShape: Shape<Decoding> = byKey<Decoding>(
   [
     [
@@ -34,20 +36,27 @@ const decodingShape: Shape<Decoding> = byKey<Decoding>(
       record<Extract<Decoding, { readonly pattern: string }>>({
         pattern: text(200),
         locale: optional(text(40)),
+        none,
       }),
     ],
     [
       'epoch',
       record<Extract<Decoding, { readonly epoch: string }>>({
         epoch: oneOf(['seconds', 'milliseconds']),
+        none,
       }),
     ],
     [
       'decimal',
-      record<Extract<Decoding, { readonly decimal: string }>>({ decimal: oneOf([',', '.']) }),
+      record<Extract<Decoding, { readonly decimal: string }>>({
+        decimal: oneOf([',', '.']),
+        whole: optional(oneOf([true])),
+        unit: optional(text(20)),
+        none,
+      }),
     ],
   ],
-  record<Extract<Decoding, { readonly yes: unknown }>>({ yes: words(), no: words() }),
+  record<Extract<Decoding, { readonly yes: unknown }>>({ yes: words(), no: words(), none }),
 );
 
 const said: Members<Said> = {

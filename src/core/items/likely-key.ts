@@ -1,0 +1,147 @@
+import { type Finding, type Json, ownReader, ownValue } from '../base';
+import { isThere } from './decoding/decode';
+import type { Item, Key } from './item';
+import { itemKeys, keyReader } from './key';
+import type { ShapeStat } from './shape';
+
+export interface KeyFound {
+  /** Undefined: nothing tells the items apart, or what should does not by far. */
+  readonly key: NonNullable<Key> | undefined;
+  /** Whether it does tell all items apart. */
+  readonly isUnique: boolean;
+  readonly findings: readonly Finding[];
+}
+
+const idNames =
+  /^(?:_?id|key|uuid|guid|sku|code|ref|isbn|ean|slug|symbol|handle|.*[ _-](?:id|key|code|no|nr|number)|.*[a-z](?:I[dD]|Key|Code|No|Nr|Number))$/i;
+/** What counts, weighs or prices something is another from one item to the next by chance only. */
+const measureNames =
+  /(?:^|[ _-])(?:population|people|amount|price|cost|fee|total|sum|count|quantity|value|area|size|weight|mass|height|width|length|depth|distance|speed|score|rate|share|percent|age|lat|latitude|lon|lng|longitude|first ?name|last ?name|given ?name|family ?name|surname|description|summary|comment|note|url|image|picture)s?$|[a-z](?:Population|Amount|Price|Cost|Total|Count|Value|Area|Size|Weight|Height|Score|Rate|Url|Name)$/i;
+const splitWords = (name: string) => name.replace(/([a-z])([A-Z])/g, '$1 $2');
+
+const sampleSize = 400;
+const maxParts = 8;
+/** A key of which so few repeat is meant as one all the same, and what repeats is told. */
+const fewRepeats = 0.02;
+
+interface Candidate {
+  readonly name: string;
+  readonly score: number;
+  readonly isNamed: boolean;
+}
+
+/**
+ * What tells all items apart: by its name, by what its values are and by its place among the fields;
+ * else two or three fields together. What is merely another in each item, a measure or a comment, is
+ * no key.
+ */
+export function findKey(items: readonly Item[], whole: ShapeStat, source: string): KeyFound {
+  const candidates = candidatesOf(items, whole);
+  const likely = candidates.filter(({ score }) => score > 0);
+  for (const { name } of likely.toSorted((one, other) => other.score - one.score))
+    if (isDistinct(items, name)) return { key: name, isUnique: true, findings: [] };
+  const meant = candidates.find(({ isNamed }) => isNamed)?.name;
+  if (meant !== undefined && repeatCount(items, meant) <= Math.max(1, items.length * fewRepeats))
+    return { key: meant, isUnique: false, findings: itemKeys(items, meant, source).findings };
+  const together = fieldsTogether(items, candidates);
+  if (together !== undefined) return { key: together, isUnique: true, findings: [] };
+  return { key: undefined, isUnique: false, findings: itemKeys(items, null, source).findings };
+}
+
+function candidatesOf(items: readonly Item[], { fields, itemCount }: ShapeStat): Candidate[] {
+  return fields.flatMap(({ name, stat }, place) => {
+    const [kind, ...others] = stat.kinds();
+    const isPossible =
+      stat.presentCount === itemCount &&
+      others.length === 0 &&
+      (kind === 'text' || kind === 'integer');
+    if (!isPossible) return [];
+    const score = valueScore(sampleOf(items, name)) + nameScore(name) - place * 0.1;
+    return score <= -9 ? [] : [{ name, score, isNamed: idNames.test(name) }];
+  });
+}
+
+function sampleOf(items: readonly Item[], name: string): readonly NonNullable<Json>[] {
+  const step = Math.max(1, Math.floor(items.length / sampleSize));
+  const values: NonNullable<Json>[] = [];
+  for (let at = 0; at < items.length; at += step) {
+    const value = ownValue(items[at] ?? {}, name);
+    if (isThere(value)) values.push(value);
+  }
+  return values;
+}
+
+function nameScore(name: string): number {
+  if (idNames.test(name)) return 5;
+  if (measureNames.test(splitWords(name))) return -6;
+  return /name|title|label/i.test(name) ? 1 : 0;
+}
+
+/** −10: never a key. */
+function valueScore(values: readonly NonNullable<Json>[]): number {
+  const texts = values.map(String);
+  if (texts.some((text) => /^[-+(]?\s*\d*[.,]\d+\)?\s*%?$/.test(text.trim()))) return -10;
+  const areNumbers = texts.every((text) => /^[-+]?[\d.,' ]*\d$/.test(text.trim()));
+  if (areNumbers) return isRow(texts.map(Number)) ? 2 : -2;
+  const length = texts.reduce((sum, text) => sum + text.length, 0) / Math.max(1, texts.length);
+  return length > 80 ? -10 : length > 40 ? -1 : 1.5;
+}
+
+/** Whether numbers follow each other as those of a register do: ever higher, or of one length. */
+function isRow(numbers: readonly number[]): boolean {
+  const [first = 0] = numbers;
+  const isRising = numbers.every((value, at) => at === 0 || value > (numbers[at - 1] ?? value));
+  const digits = String(first).length;
+  return isRising || (digits >= 5 && numbers.every((value) => String(value).length === digits));
+}
+
+/** Two fields that tell all items apart together, or three; earlier ones first. */
+function fieldsTogether(
+  items: readonly Item[],
+  candidates: readonly Candidate[],
+): readonly string[] | undefined {
+  const names = candidates
+    .filter(({ name }) => !measureNames.test(splitWords(name)))
+    .map(({ name }) => name)
+    .filter((name) => !isConstant(items, name))
+    .slice(0, maxParts);
+  const pairs = names.flatMap((one, at) => names.slice(at + 1).map((other) => [one, other]));
+  const triples = pairs.flatMap(([one = '', other = '']) =>
+    names.slice(names.indexOf(other) + 1).map((third) => [one, other, third]),
+  );
+  return [...pairs, ...triples].find((fields) => areDistinct(items, fields));
+}
+
+function isConstant(items: readonly Item[], name: string): boolean {
+  const read = ownReader(name);
+  const first = read(items[0] ?? {});
+  return items.every((item) => read(item) === first);
+}
+
+function areDistinct(items: readonly Item[], fields: readonly string[]): boolean {
+  const read = keyReader(fields);
+  const seen = new Set<string>();
+  for (const item of items) {
+    const key = read(item);
+    if (key === undefined || seen.has(key)) return false;
+    seen.add(key);
+  }
+  return items.length > 1;
+}
+
+function repeatCount(items: readonly Item[], name: string): number {
+  const read = ownReader(name);
+  return items.length - new Set(items.map((item) => read(item))).size;
+}
+
+/** Whether no two items share a value of a field. */
+function isDistinct(items: readonly Item[], field: string): boolean {
+  const values = new Set<Json | undefined>();
+  const read = ownReader(field);
+  for (let index = 0; index < items.length; index += 1) {
+    const value = read(items[index] ?? {});
+    values.add(value);
+    if (values.size <= index || value === '') return false;
+  }
+  return true;
+}
