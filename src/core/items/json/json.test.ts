@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { json } from '../../../../tests/support/arbitrary';
 import { atOnce } from '../../base';
-import { likeliestList, listPath, scanJson } from './scan';
+import { coveringList, listPath, scanJson } from './scan';
 import { findJsonFault, positionAt } from './strict';
 
 const isJson = (text: string): boolean => {
@@ -105,12 +105,24 @@ describe('the scan for lists', () => {
     );
   });
 
-  test('prefers records to plain values, and the longer list', () => {
-    const likeliest = (value: unknown) =>
-      likeliestList(atOnce(scanJson(JSON.stringify(value))).lists)?.path;
-    expect(likeliest({ tags: [1, 2, 3, 4], rows: [{}] })).toEqual(['rows']);
-    expect(likeliest({ a: [{}], b: [{}, {}] })).toEqual(['b']);
-    expect(likeliest({ a: 1 })).toBeUndefined();
+  test('the one that is most of a text is what it is about', () => {
+    const covering = (value: unknown) => {
+      const text = JSON.stringify(value);
+      return coveringList(atOnce(scanJson(text)).lists, text)?.path;
+    };
+    expect(covering({ tags: [1, 2], rows: [{ name: 'Merino' }, { name: 'Sock' }] })).toEqual([
+      'rows',
+    ]);
+    expect(covering({ name: 'a long name of one record', tags: [1, 2] })).toBeUndefined();
+    expect(covering({ rows: [{ name: 'one alone, however long' }] })).toBeUndefined();
+    expect(covering({ a: 1 })).toBeUndefined();
+  });
+
+  test('many short lists are left soon', () => {
+    const records = Array.from({ length: 500 }, (_, at) => [`k${at}`, { at, tags: [1, 2] }]);
+    const { lists, isScattered } = atOnce(scanJson(JSON.stringify(Object.fromEntries(records))));
+    expect(isScattered).toBe(true);
+    expect(lists.length).toBeLessThan(50);
   });
 
   test('a text cut anywhere gives whole elements only', () => {
@@ -122,7 +134,7 @@ describe('the scan for lists', () => {
     const text = JSON.stringify({ rows: list });
     for (let cut = 0; cut <= text.length; cut += 1) {
       const head = text.slice(0, cut);
-      const found = likeliestList(atOnce(scanJson(head)).lists);
+      const found = coveringList(atOnce(scanJson(head)).lists, head);
       if (found === undefined || found.holds !== 'records') continue;
       const whole: unknown = JSON.parse(`[${head.slice(found.start + 1, found.wholeUntil)}]`);
       expect(list.slice(0, Array.isArray(whole) ? whole.length : -1)).toEqual(whole);

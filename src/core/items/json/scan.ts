@@ -27,6 +27,8 @@ export interface ScanResult {
   readonly rootEnd: number | undefined;
   /** What no JSON document can have; the strict reader then says it better. */
   readonly trouble: 'brackets' | 'depth' | 'elements' | undefined;
+  /** It was left: there are many lists, and none of them is most of the document. */
+  readonly isScattered: boolean;
 }
 
 /** Offered the text of whole elements from `from` to `to`; how many they are, or -1 if it is not that. */
@@ -40,6 +42,8 @@ interface Open {
 
 export const maxDepth = 200;
 const maxListDepth = 12;
+/** So many short lists: they stand in items. */
+const maxScattered = 40;
 const sliceChars = 1_000_000;
 const QUOTE = 34;
 const COMMA = 44;
@@ -59,11 +63,10 @@ export function* scanJson(text: string, take?: TakeElements): Turns<ScanResult> 
   const stack: Open[] = [];
   let root: ScanResult['root'] = 'nothing';
   const done = (trouble: ScanResult['trouble'], rootEnd?: number): ScanResult => ({
-    lists,
-    root,
-    rootEnd,
-    trouble,
+    ...{ lists, root, rootEnd, trouble },
+    isScattered: false,
   });
+  let longest = 0;
 
   for (let i = 0; i < text.length; i += 1) {
     const char = text.charCodeAt(i);
@@ -85,6 +88,9 @@ export function* scanJson(text: string, take?: TakeElements): Turns<ScanResult> 
       const trouble = yield* passList(text, list, { from: i, depthBefore: stack.length, take });
       if (trouble !== undefined || list.end === undefined) return done(trouble);
       i = list.end;
+      longest = Math.max(longest, list.end - list.start);
+      if (lists.length > maxScattered && longest < i / 2)
+        return { ...done(undefined), isScattered: true };
       stack.pop();
       if (stack.length === 0) return done(undefined, i + 1);
     } else if (char === QUOTE) {
@@ -259,17 +265,13 @@ function lastMark(text: string, from: number): number {
   return i;
 }
 
-/** The list that most likely holds the items: records before plain values, then the longest. */
-export function likeliestList(lists: readonly ListFound[]): ListFound | undefined {
-  let best: ListFound | undefined;
-  for (const list of lists) {
-    if (best === undefined || weight(list) > weight(best)) best = list;
-  }
-  return best;
+/** The list that is most of a text; undefined: none is, or it is a list of one. */
+export function coveringList(lists: readonly ListFound[], text: string): ListFound | undefined {
+  const spanOf = ({ start, end = text.length }: ListFound) => end - start;
+  return lists.find(
+    (list) => spanOf(list) > text.length / 2 && (list.elementCount > 1 || list.end === undefined),
+  );
 }
-
-const weight = (list: ListFound): number =>
-  list.elementCount + (list.holds === 'records' ? 1e9 : 0) + (list.end === undefined ? 1e8 : 0);
 
 /** Offset of the closing quote of the string that opens at `from`, or -1. */
 function stringEnd(text: string, from: number): number {

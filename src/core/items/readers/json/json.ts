@@ -12,8 +12,8 @@ import { likelyDiscriminator } from '../../discriminator';
 import { itemFindings } from '../../findings';
 import { asItem, type Item } from '../../item';
 import {
+  coveringList,
   type ListFound,
-  likeliestList,
   listPath,
   maxDepth,
   scanJson,
@@ -21,10 +21,10 @@ import {
 } from '../../json/scan';
 import { findJsonFault, positionAt } from '../../json/strict';
 import { Shapes } from '../../shape';
-import { namedItems } from '../named-items';
 import type { ItemsRead, Reader, ReadTask } from '../reader';
 import { DigitKeeper } from './numbers';
 import { itemsAtPath } from './path';
+import { isWithoutValues, likeliestPlace } from './where-items';
 
 export const json: Reader = {
   format: 'json',
@@ -36,7 +36,7 @@ export const json: Reader = {
 
   first(head, task) {
     if (task.at !== undefined) return undefined;
-    const list = likeliestList(atOnce(scanJson(head)).lists);
+    const list = coveringList(atOnce(scanJson(head)).lists, head);
     if (list === undefined || list.wholeUntil <= list.start + 1) return undefined;
     const keeper = new DigitKeeper();
     try {
@@ -71,8 +71,8 @@ export const json: Reader = {
     if (scan.trouble !== undefined || scan.root === 'value' || scan.root === 'nothing') {
       return failed(refusal(text, task.file));
     }
-    const list = likeliestList(scan.lists);
-    if (list === undefined) return withoutList(text, task);
+    const list = scan.isScattered ? undefined : coveringList(scan.lists, text);
+    if (list === undefined || areRows(text, list)) return wherever(text, task, scan.lists);
     const taken = parsed.get(list);
     const items = taken?.items ?? parsedSlice(keeper, text.slice(list.start + 1, list.end));
     if (list.end === undefined || items === undefined || !isJsonAround(text, scan.lists, keeper)) {
@@ -131,19 +131,33 @@ function isJsonAround(text: string, lists: readonly ListFound[], keeper: DigitKe
   }
 }
 
+/** Rows of cells are named by what stands around them. */
+const areRows = (text: string, { start }: ListFound): boolean =>
+  /^\[\s*\[/.test(text.slice(start, start + 200));
+
 /**
- * A record whose values are records of a kind holds the items by their names; a document that is
- * one record is a list of one; anything else has no items.
+ * The items where no list is most of the document: the values of a record of alike ones by their
+ * names, a list within one of few records; a document that is one record is a list of one.
  */
-function withoutList(text: string, task: ReadTask): Result<ItemsRead, Finding> {
+async function wherever(
+  text: string,
+  task: ReadTask,
+  scanned: readonly ListFound[],
+): Promise<Result<ItemsRead, Finding>> {
   const keeper = new DigitKeeper();
   try {
     const root = keeper.parse(text);
-    const named = namedItems(root);
-    if (named !== undefined) {
-      const { at, items } = named;
-      return ok({ format: 'json', at, items, findings: keeper.findings(task.file) });
+    const place = likeliestPlace(root);
+    if (place !== undefined) {
+      const { at } = place.best;
+      const items = await itemsAtPath(root, at, task);
+      if (!items.ok) return items;
+      const findings = keeper.findings(task.file);
+      return ok({ format: 'json', at, items: items.value, findings, places: place.all });
     }
+    const empty = scanned.find(({ elementCount }) => elementCount === 0);
+    if (empty !== undefined && isWithoutValues(root))
+      return failed(itemFindings.listEmpty(task.file, listPath(empty.path)));
     if (isRecord(root) && Object.keys(root).length > 0) {
       return ok({ format: 'json', at: '$', items: [root], findings: keeper.findings(task.file) });
     }

@@ -9,9 +9,9 @@ import {
 } from '../../../base';
 import { itemFindings } from '../../findings';
 import { asItem, type Item } from '../../item';
-import { withName } from '../named-items';
 import type { ReadTask } from '../reader';
 import { type JsonNode, queryJson } from './json-path';
+import { tableItems } from './table';
 
 /**
  * The items that a JSONPath (RFC 9535) selects. A path to a list itself means its elements; values
@@ -26,6 +26,9 @@ export async function itemsAtPath(
   if (!found.ok) return failed(itemFindings.pathInvalid(file, at, found.error));
   const nodes = found.value;
   const only = nodes.length === 1 ? nodes[0]?.value : undefined;
+  const rows = Array.isArray(only) ? only : nodes.map(({ value }) => value);
+  const named = tableItems(rows, around(root, nodes[0], Array.isArray(only)));
+  if (named !== undefined) return ok(named);
   if (Array.isArray(only) && only.length > 0) return ok(only.map(asItem));
   if (nodes.length === 0 || Array.isArray(only))
     return mayBeEmpty && (await isEmptyList(root, at))
@@ -33,6 +36,18 @@ export async function itemsAtPath(
       : failed(itemFindings.pathFindsNothing(file, at, howFar(root, at)));
   const isNamed = everyOne.test(at);
   return ok(nodes.map((node) => itemOf(node, isNamed)));
+}
+
+/** What stands around the list that a node is, or is in. */
+function around(root: Json, node: JsonNode | undefined, isList: boolean): Json | undefined {
+  let value: Json | undefined = root;
+  for (const step of node?.location.slice(0, isList ? -1 : -2) ?? [])
+    value = isRecord(value)
+      ? ownValue(value, String(step))
+      : Array.isArray(value)
+        ? value[Number(step)]
+        : undefined;
+  return value;
 }
 
 const everyOne = /(?:\.\*|\[\s*\*\s*\])\s*$/;
@@ -47,9 +62,13 @@ const isEmpty = ({ value }: JsonNode): boolean => Array.isArray(value) && value.
 
 function itemOf({ value, location }: JsonNode, isNamed: boolean): Item {
   const name = location.at(-1);
-  return isNamed && typeof name === 'string' && isRecord(value)
-    ? withName(value, name)
-    : asItem(value);
+  return isNamed && typeof name === 'string' ? withName(asItem(value), name) : asItem(value);
+}
+
+/** The item with the name that it had among the others, as a field in front. */
+function withName(item: Item, name: string): Item {
+  const field = ['key', 'name', 'id', 'its key'].find((each) => !Object.hasOwn(item, each));
+  return field === undefined ? item : Object.fromEntries([[field, name], ...Object.entries(item)]);
 }
 
 const step =
