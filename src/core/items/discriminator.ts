@@ -7,9 +7,14 @@ const likelyNames = /^(?:kind|type|category|class|variant|item ?type|record ?typ
 
 const sampleSize = 5_000;
 
+/** Fewer items are no type of their own where there are many. */
+const handful = 5;
+const manyItems = 40;
+
 /**
- * The text field with few values that splits the shapes, found on a sample from all over: for at least two of its values there
- * are fields that most items of the one have and no item of the other.
+ * The text field with few values that splits the shapes, found on a sample from all over: for at least
+ * two of its values there are fields that most items of the one have and no item of the other. A value
+ * of which there is a handful among many is an odd one, no type.
  */
 export function likelyDiscriminator(items: readonly Item[]): string | undefined {
   const sample = spread(items, sampleSize);
@@ -32,7 +37,9 @@ export function likelyDiscriminator(items: readonly Item[]): string | undefined 
     // What hardly repeats tells items apart, not types.
     const isLikely = likelyNames.test(field) && presence.size < sample.length;
     if (!isLikely && presence.size > sample.length / 2) continue;
-    const score = splitScore([...presence.values()]) + (isLikely ? 0.5 : 0);
+    const least = sample.length < manyItems ? 1 : handful + 1;
+    const groups = [...presence.values()].filter(({ itemCount }) => itemCount >= least);
+    const score = splitScore(groups, isLikely) + (isLikely ? 0.5 : 0);
     if (score >= 1 && (best === undefined || score > best.score)) best = { field, score };
   }
   return best?.field;
@@ -79,7 +86,7 @@ function presenceByValue(
 }
 
 /** The share of optional fields whose presence the value settles: nearly all items of it, or none. */
-function splitScore(groups: readonly Presence[]): number {
+function splitScore(groups: readonly Presence[], isLikely: boolean): number {
   const fieldCount = groups[0]?.counts.length ?? 0;
   let settled = 0;
   let hasSplit = false;
@@ -91,6 +98,7 @@ function splitScore(groups: readonly Presence[]): number {
       hasSplit = true;
     }
   }
-  // One field that splits suffices if it splits cleanly; more of them make a better candidate.
-  return hasSplit ? 1 + settled / fieldCount : 0;
+  // By a likely name one field that splits cleanly suffices; else several, or a good part of them.
+  const isEnough = hasSplit && (isLikely || settled > 1 || settled >= fieldCount / 3);
+  return isEnough ? 1 + settled / fieldCount : 0;
 }

@@ -143,12 +143,19 @@ describe('the key', () => {
   });
 });
 
+test('what all items say alike names none of them', () => {
+  const items = ['Mill', 'Ford', 'Fell'].map((town) => ({ sort: 'Place of interest', town }));
+  expect(likelyTitle(known(items).types[0]?.fields ?? [], items)).toEqual(['town']);
+});
+
 test.each([
   [{ id: 'sk-1', kind: 'skein', name: 'Merino lace', maker: 'Hollow Fell' }, 'name'],
   [{ sku: '8812', headline: 'Open dye house', body: 'All day long, in the yard.' }, 'headline'],
   [{ url: 'https://example.org/x', words: 'Soft and even' }, 'words'],
   [{ n: 1, of: 2 }, 'n'],
+  [{ code: 'AT', name: { common: 'Upper Fell', official: 'The Fell' } }, 'name.common'],
+  [{ type: 'Feature', properties: { place: 'By the mill', kind: 'well' } }, 'properties.place'],
 ])('the likeliest title of %o is %s', (item, title) => {
   const { types } = known([item, { ...item }]);
-  expect(likelyTitle(types[0]?.fields ?? [], [item])).toBe(title);
+  expect(likelyTitle(types[0]?.fields ?? [], [item])?.join('.')).toBe(title);
 });

@@ -2,8 +2,8 @@ import { type Field, pathText } from '../values';
 import { draftLabel, draftStack, type StackPart } from './parts';
 
 /** The plainest row: one label, with the field that most likely names an item. */
-export function draftRow(title: string | undefined): StackPart {
-  const text = title === undefined ? 'No field to show' : { expr: pathText([title]) };
+export function draftRow(title: readonly string[] | undefined): StackPart {
+  const text = title === undefined ? 'No field to show' : { expr: pathText(title) };
   return {
     ...draftStack('row', 'across', [draftLabel('title', text, 'title', { share: 1 })]),
     padding: { start: 16, end: 16, top: 10, bottom: 10 },

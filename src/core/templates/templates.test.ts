@@ -20,7 +20,7 @@ const outline = (part: Part): string =>
   part.part === 'stack' ? `${part.direction}(${part.children.map(outline).join(' ')})` : part.id;
 
 describe('putting a part beside another', () => {
-  const row = draftRow('name');
+  const row = draftRow(['name']);
 
   test.each<[Side, string]>([
     ['below', 'across(down(title new))'],
@@ -95,7 +95,7 @@ describe('any inserting and removing', () => {
   test('keeps ids apart, loses no other part, and leaves no stack with nothing to hold', () => {
     fc.assert(
       fc.property(steps, (all) => {
-        let row: StackPart = draftRow('name');
+        let row: StackPart = draftRow(['name']);
         for (const [n, { anchor, side, isRemoval }] of all.entries()) {
           const ids = partIds(row);
           const id = ids[anchor % ids.length] ?? 'row';
@@ -130,7 +130,7 @@ describe('any inserting and removing', () => {
 
 test('removing the last but one part of a stack leaves the last in its place', () => {
   const two = insertPart(
-    draftRow('name'),
+    draftRow(['name']),
     { beside: 'title', side: 'below' },
     {
       part: label('second'),
@@ -156,7 +156,7 @@ test.each([
 
 describe('the runs of a label', () => {
   const run = (id: string) => kinds.run.draft(id, { expr: id }, 'beside');
-  const row = addRun(addRun(draftRow('name'), 'title', run('was')), 'title', run('now'));
+  const row = addRun(addRun(draftRow(['name']), 'title', run('was')), 'title', run('now'));
   const texts = (of: StackPart) => slotsOf(of).map(({ part }) => part);
 
   test('are fed after the label itself, in their order', () => {
@@ -172,7 +172,7 @@ describe('the runs of a label', () => {
     const struck = replacePart(row, 'was', (part) => withProperty(part, 'strike', true));
     expect(partWithId(struck, 'was')).toMatchObject({ part: 'run', strike: true });
     expect(partIds(removePart(struck, 'was'))).toEqual(['row', 'title', 'now']);
-    expect(removePart(removePart(struck, 'was'), 'now')).toEqual(draftRow('name'));
+    expect(removePart(removePart(struck, 'was'), 'now')).toEqual(draftRow(['name']));
   });
 
   test('a part that is put beside one stands beside its label', () => {

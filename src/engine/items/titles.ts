@@ -1,5 +1,4 @@
-import { ownValue } from '../../core/base';
-import { type Item, likelyTitle } from '../../core/items';
+import { type Item, likelyTitle, valueAt } from '../../core/items';
 import type { ItemType } from '../../core/project';
 
 /** So many items of a type show which of its fields names them. */
@@ -10,7 +9,7 @@ export class Titles {
   private items: readonly Item[] | undefined;
   private readonly byType = new Map<
     string,
-    { readonly of: ItemType; readonly field: string | undefined }
+    { readonly of: ItemType; readonly path: readonly string[] | undefined }
   >();
 
   /** The title of an item of a type; undefined: it has none. */
@@ -18,10 +17,9 @@ export class Titles {
     if (this.items !== around.items) this.byType.clear();
     this.items = around.items;
     const known = this.byType.get(type.id);
-    const field =
-      known?.of === type ? known.field : likelyTitle(type.fields, sampleOf(type, around));
-    this.byType.set(type.id, { of: type, field });
-    const value = field === undefined ? undefined : ownValue(item, field);
+    const path = known?.of === type ? known.path : likelyTitle(type.fields, sampleOf(type, around));
+    this.byType.set(type.id, { of: type, path });
+    const value = path && valueAt(item, path);
     return value === undefined || value === null || typeof value === 'object' || value === ''
       ? undefined
       : String(value);
