@@ -101,9 +101,8 @@ function fieldsTogether(
   candidates: readonly Candidate[],
 ): readonly string[] | undefined {
   const names = candidates
-    .filter(({ name }) => !measureNames.test(splitWords(name)))
     .map(({ name }) => name)
-    .filter((name) => !isConstant(items, name))
+    .filter((name) => isPartOfKey(items, name))
     .slice(0, maxParts);
   const pairs = names.flatMap((one, at) => names.slice(at + 1).map((other) => [one, other]));
   const triples = pairs.flatMap(([one = '', other = '']) =>
@@ -112,10 +111,16 @@ function fieldsTogether(
   return [...pairs, ...triples].find((fields) => areDistinct(items, fields));
 }
 
-function isConstant(items: readonly Item[], name: string): boolean {
-  const read = ownReader(name);
-  const first = read(items[0] ?? {});
-  return items.every((item) => read(item) === first);
+/** Whether a field groups items: by words, by years, by few numbers. Others are alone by chance. */
+function isPartOfKey(items: readonly Item[], name: string): boolean {
+  const values = sampleOf(items, name);
+  const count = new Set(values).size;
+  if (count < 2) return false;
+  const texts = values.map((value) => String(value).trim());
+  if (texts.every((text) => /^(?:1[0-9]|20)\d\d$/.test(text))) return true;
+  const isFew = count <= values.length / 10;
+  if (texts.every((text) => /^[-+]?[\d.,]+$/.test(text))) return isFew || idNames.test(name);
+  return isFew || !measureNames.test(splitWords(name));
 }
 
 function areDistinct(items: readonly Item[], fields: readonly string[]): boolean {

@@ -79,7 +79,6 @@ export function* scanJson(text: string, take?: TakeElements): Turns<ScanResult> 
     if (
       top?.isList &&
       top.elementCount === 0 &&
-      char !== OPEN_LIST &&
       char !== CLOSE_LIST &&
       stack.length <= maxListDepth
     ) {

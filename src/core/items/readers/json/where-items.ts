@@ -22,8 +22,8 @@ const maxPlaces = 200;
 /** What holds so much of a document is what the document is about. */
 const mostOfIt = 0.5;
 const enoughOfIt = 0.2;
-/** So many plain values under names are entries of a table, not the fields of one record. */
-const manyNames = 20;
+/** So many are no fields of one record: plain values under names, records in a list. */
+const many = 20;
 
 /**
  * The list, or the record of alike values, that covers most of a document, and all others, those
@@ -38,10 +38,11 @@ export function likeliestPlace(
   const byCover = places.toSorted((one, other) => other.leafCount - one.leafCount);
   const ofRecords = byCover.filter(({ holdsRecords }) => holdsRecords);
   const isSeveral = ({ count }: Place) => count > 1;
+  const isMany = ({ count }: Place) => count >= many;
   // The outermost of those that hold most of it; else what holds most of the records.
   const best =
     places.find((place) => place.holdsRecords && isSeveral(place) && holds(mostOfIt)(place)) ??
-    ofRecords.find((place) => isSeveral(place) && holds(enoughOfIt)(place)) ??
+    ofRecords.find((place) => isMany(place) || (isSeveral(place) && holds(enoughOfIt)(place))) ??
     ofRecords.find(holds(enoughOfIt)) ??
     places.find(holds(mostOfIt));
   if (best === undefined) return undefined;
@@ -64,7 +65,7 @@ function look(value: Json, path: readonly PathStep[], places: Place[]): number {
   else for (const [step, each] of steps) leafCount += look(each, [...path, step], places);
   leafCount = Math.max(1, leafCount);
   const holdsRecords =
-    steps.every(([, each]) => isRecord(each)) || steps.every(([, each]) => Array.isArray(each));
+    steps.every(([, each]) => isRecord(each)) || steps.every(([, each]) => isRowOfCells(each));
   if (isPlace) places.splice(at, 0, { path, count: steps.length, leafCount, holdsRecords });
   return leafCount;
 }
@@ -86,7 +87,7 @@ function leavesIn(value: Json): number {
 function holdsItems(value: Json): boolean {
   if (!isRecord(value)) return Array.isArray(value) && value.length > 0;
   const values = Object.values(value).map((each) => each ?? null);
-  if (values.length >= manyNames && areOfOneKind(values)) return true;
+  if (values.length >= many && areOfOneKind(values)) return true;
   return values.length > 1 && values.every(isRecord) && areAlike(values);
 }
 
@@ -94,6 +95,12 @@ const areOfOneKind = (values: readonly Json[]): boolean =>
   values.every(
     (each) => each !== null && typeof each !== 'object' && typeof each === typeof values[0],
   );
+
+/** Shapes and matrices are lists of lists, too; a row has texts among its cells. */
+const isRowOfCells = (value: Json): boolean =>
+  Array.isArray(value) &&
+  value.some((cell) => typeof cell === 'string') &&
+  value.every((cell) => typeof cell !== 'object' || cell === null);
 
 /** Whether records have most of their fields in common. */
 function areAlike(records: readonly JsonRecord[]): boolean {

