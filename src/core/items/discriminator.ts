@@ -39,7 +39,7 @@ export function likelyDiscriminator(items: readonly Item[]): string | undefined 
     if (!isLikely && presence.size > sample.length / 2) continue;
     const least = sample.length < manyItems ? 1 : handful + 1;
     const groups = [...presence.values()].filter(({ itemCount }) => itemCount >= least);
-    const score = splitScore(groups, isLikely) + (isLikely ? 0.5 : 0);
+    const score = splitScore(groups) + (isLikely ? 0.5 : 0);
     if (score >= 1 && (best === undefined || score > best.score)) best = { field, score };
   }
   return best?.field;
@@ -86,19 +86,19 @@ function presenceByValue(
 }
 
 /** The share of optional fields whose presence the value settles: nearly all items of it, or none. */
-function splitScore(groups: readonly Presence[], isLikely: boolean): number {
+function splitScore(groups: readonly Presence[]): number {
   const fieldCount = groups[0]?.counts.length ?? 0;
+  const shapes: string[] = groups.map(() => '');
   let settled = 0;
-  let hasSplit = false;
   for (let index = 0; index < fieldCount; index += 1) {
     const shares = groups.map((group) => (group.counts[index] ?? 0) / group.itemCount);
     const isSettled = shares.every((share) => share === 0 || share > 0.5);
-    if (isSettled && shares.includes(0)) {
-      settled += 1;
-      hasSplit = true;
-    }
+    if (!isSettled || !shares.includes(0)) continue;
+    settled += 1;
+    for (const [at, share] of shares.entries()) shapes[at] += share === 0 ? '-' : '+';
   }
-  // By a likely name one field that splits cleanly suffices; else several, or a good part of them.
-  const isEnough = hasSplit && (isLikely || settled > 1 || settled >= fieldCount / 3);
-  return isEnough ? 1 + settled / fieldCount : 0;
+  // Groups that are mostly alike are no types.
+  const areUnlike = new Set(shapes).size > groups.length / 2;
+  // One field that splits suffices if it splits cleanly; more of them make a better candidate.
+  return settled > 0 && areUnlike ? 1 + settled / fieldCount : 0;
 }

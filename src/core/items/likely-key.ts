@@ -19,6 +19,10 @@ const measureNames =
   /(?:^|[ _-])(?:population|people|amount|price|cost|fee|total|sum|count|quantity|value|area|size|weight|mass|height|width|length|depth|distance|speed|score|rate|share|percent|age|lat|latitude|lon|lng|longitude|first ?name|last ?name|given ?name|family ?name|surname|description|summary|comment|note|url|image|picture)s?$|[a-z](?:Population|Amount|Price|Cost|Total|Count|Value|Area|Size|Weight|Height|Score|Rate|Url|Name)$/i;
 const splitWords = (name: string) => name.replace(/([a-z])([A-Z])/g, '$1 $2');
 
+/** Both ends of a link, or both measures of a place, tell it apart from others. */
+const endNames = /^(?:source|target|from|to|origin|destination|parent|child)$/i;
+const placeNames = [/^(?:lat|latitude)$/i, /^(?:lon|lng|long|longitude)$/i] as const;
+
 const sampleSize = 400;
 const maxParts = 8;
 /** A key of which so few repeat is meant as one all the same, and what repeats is told. */
@@ -43,7 +47,7 @@ export function findKey(items: readonly Item[], whole: ShapeStat, source: string
   const meant = candidates.find(({ isNamed }) => isNamed)?.name;
   if (meant !== undefined && repeatCount(items, meant) <= Math.max(1, items.length * fewRepeats))
     return { key: meant, isUnique: false, findings: itemKeys(items, meant, source).findings };
-  const together = fieldsTogether(items, candidates);
+  const together = fieldsTogether(items, candidates) ?? placeOnMap(items, whole);
   if (together !== undefined) return { key: together, isUnique: true, findings: [] };
   return { key: undefined, isUnique: false, findings: itemKeys(items, null, source).findings };
 }
@@ -82,18 +86,17 @@ function valueScore(values: readonly NonNullable<Json>[]): number {
   const texts = values.map(String);
   if (texts.some((text) => /^[-+(]?\s*\d*[.,]\d+\)?\s*%?$/.test(text.trim()))) return -10;
   const areNumbers = texts.every((text) => /^[-+]?[\d.,' ]*\d$/.test(text.trim()));
-  if (areNumbers) return isRow(texts.map(Number)) ? 2 : -2;
+  if (areNumbers) return isRising(texts.map(Number)) ? 2 : -2;
+  if (texts.every((text) => dateText.test(text.trim()))) return 2.5;
   const length = texts.reduce((sum, text) => sum + text.length, 0) / Math.max(1, texts.length);
   return length > 80 ? -10 : length > 40 ? -1 : 1.5;
 }
 
-/** Whether numbers follow each other as those of a register do: ever higher, or of one length. */
-function isRow(numbers: readonly number[]): boolean {
-  const [first = 0] = numbers;
-  const isRising = numbers.every((value, at) => at === 0 || value > (numbers[at - 1] ?? value));
-  const digits = String(first).length;
-  return isRising || (digits >= 5 && numbers.every((value) => String(value).length === digits));
-}
+/** Whether numbers are ever higher, as those of a register are. */
+const isRising = (numbers: readonly number[]): boolean =>
+  numbers.every((value, at) => at === 0 || value > (numbers[at - 1] ?? value));
+
+const dateText = /^\d{4}-\d\d(?:-\d\d(?:[T ].*)?)?$/;
 
 /** Two fields that tell all items apart together, or three; earlier ones first. */
 function fieldsTogether(
@@ -111,6 +114,11 @@ function fieldsTogether(
   return [...pairs, ...triples].find((fields) => areDistinct(items, fields));
 }
 
+function placeOnMap(items: readonly Item[], { fields }: ShapeStat): readonly string[] | undefined {
+  const found = placeNames.flatMap((own) => fields.find(({ name }) => own.test(name))?.name ?? []);
+  return found.length === placeNames.length && areDistinct(items, found) ? found : undefined;
+}
+
 /** Whether a field groups items: by words, by years, by few numbers. Others are alone by chance. */
 function isPartOfKey(items: readonly Item[], name: string): boolean {
   const values = sampleOf(items, name);
@@ -119,7 +127,8 @@ function isPartOfKey(items: readonly Item[], name: string): boolean {
   const texts = values.map((value) => String(value).trim());
   if (texts.every((text) => /^(?:1[0-9]|20)\d\d$/.test(text))) return true;
   const isFew = count <= values.length / 10;
-  if (texts.every((text) => /^[-+]?[\d.,]+$/.test(text))) return isFew || idNames.test(name);
+  if (texts.every((text) => /^[-+]?[\d.,]+$/.test(text)))
+    return isFew || idNames.test(name) || endNames.test(name);
   return isFew || !measureNames.test(splitWords(name));
 }
 

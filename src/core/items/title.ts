@@ -7,7 +7,7 @@ const titleNames =
   /^(?:title|name|label|headline|subject|heading|display ?name|full ?name|caption)$/i;
 const nearTitleNames = /(?:title|name|label|subject)/i;
 const codeNames =
-  /(?:^|[_ -])(?:id|uuid|key|url|href|image|picture|icon|code|sku|type|kind|date)$|[a-z](?:Id|Url|At|Code|Date)$/;
+  /(?:^|[_ -])(?:id|uuid|url|href|image|picture|icon|code|sku|type|kind|date)$|[a-z](?:Id|Url|At|Code|Date)$/;
 const remarkNames = /comment|remark|description|summary|note|abstract|body/i;
 /** So many items of which all say the same show that it names none of them. */
 const enoughToTell = 3;
@@ -57,7 +57,9 @@ function titleScore({ path, field, values }: Candidate, itemCount: number): numb
   const withSpaces = texts.filter((text) => text.includes(' ')).length / texts.length;
   const distinct = new Set(texts).size;
   if (distinct === 1 && texts.length >= enoughToTell) return 0;
-  let score = 1 + withSpaces * 2 + (distinct / texts.length) * 2 + texts.length / itemCount;
+  let score = 1 + withSpaces * 2 + (distinct / texts.length) * 3 + texts.length / itemCount;
+  // A few words that come again and again sort the items.
+  if (distinct < texts.length * 0.1) score -= 2;
   score += nameScore(path);
   if (lengths > 80) score -= 3;
   if (texts.every((text) => /^(?:https?:|data:|[\d\s:.TZ+-]+$)/.test(text))) score -= 5;
@@ -75,6 +77,7 @@ function nameScore(path: readonly string[]): number {
   if (titleNames.test(name)) score += 8;
   else if (nearTitleNames.test(name)) score += 4;
   if (codeNames.test(name)) score -= 5;
+  else if (/^_?key$/i.test(name)) score -= 3;
   if (remarkNames.test(name)) score -= 4;
   return score;
 }

@@ -49,8 +49,8 @@ export function proposeDecodings(name: string, values: readonly Json[]): Proposa
   const sample = values.filter(isThere).slice(0, maxTried);
   if (sample.length === 0) return [];
   if (sample.every((value) => typeof value === 'number')) return fromNumbers(name, sample);
-  const texts = sample.filter((value) => typeof value === 'string');
-  if (texts.length < sample.length) return [];
+  if (!sample.every((value) => typeof value === 'string' || typeof value === 'number')) return [];
+  const texts = sample.map(String);
   const isNone = (text: string) => noValue.has(text.trim().toLowerCase());
   const none = [...new Set(texts.filter(isNone).map((text) => text.trim()))];
   const there = texts.filter((text) => !isNone(text));
