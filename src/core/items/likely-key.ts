@@ -60,7 +60,8 @@ function candidatesOf(items: readonly Item[], { fields, itemCount }: ShapeStat):
       others.length === 0 &&
       (kind === 'text' || kind === 'integer');
     if (!isPossible) return [];
-    const score = valueScore(sampleOf(items, name)) + nameScore(name) - place * 0.1;
+    const isAlone = fields.length === 1;
+    const score = valueScore(sampleOf(items, name)) + (isAlone ? 0 : nameScore(name)) - place * 0.1;
     return score <= -9 ? [] : [{ name, score, isNamed: idNames.test(name) }];
   });
 }

@@ -6,6 +6,9 @@ const sampleSize = 400;
 const titleNames =
   /^(?:title|name|label|headline|subject|heading|display ?name|full ?name|caption)$/i;
 const nearTitleNames = /(?:title|name|label|subject)/i;
+/** What is often called by its own kind. */
+const kindNames =
+  /^(?:country|city|town|place|state|person|company|product|item|player|team|artist|author)$/i;
 const codeNames =
   /(?:^|[_ -])(?:id|uuid|url|href|image|picture|icon|code|sku|type|kind|date)$|[a-z](?:Id|Url|At|Code|Date)$/;
 const remarkNames = /comment|remark|description|summary|note|abstract|body/i;
@@ -76,6 +79,7 @@ function nameScore(path: readonly string[]): number {
   let score = isWithinName ? 7 : inner === undefined ? 0 : -1;
   if (titleNames.test(name)) score += 8;
   else if (nearTitleNames.test(name)) score += 4;
+  else if (kindNames.test(name)) score += 3;
   if (codeNames.test(name)) score -= 5;
   else if (/^_?key$/i.test(name)) score -= 3;
   if (remarkNames.test(name)) score -= 4;

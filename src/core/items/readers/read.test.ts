@@ -156,6 +156,16 @@ describe('what was written is what is read', () => {
     );
   });
 
+  test('more values under names, or rows of a list, than a query could take', async () => {
+    const many = Array.from({ length: 150_000 }, (_, at) => [`k${at}`, at] as const);
+    const named = await mustRead('x.json', JSON.stringify(Object.fromEntries(many)));
+    expect([named.at, named.items.length]).toEqual(['$[*]', 150_000]);
+    expect(named.items[149_999]).toEqual({ key: 'k149999', value: 149_999 });
+    const text = JSON.stringify({ found: { rows: many.map(([id]) => ({ id })) } });
+    const chosen = await mustRead('x.json', text, '$.found.rows[*]');
+    expect(chosen.items.length).toBe(150_000);
+  });
+
   test('NDJSON, with blank lines and either line end', () => {
     return fc.assert(
       fc.asyncProperty(items, fc.constantFrom('\n', '\r\n', '\n\n'), async (list, end) => {

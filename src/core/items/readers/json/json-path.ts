@@ -25,6 +25,8 @@ export async function queryJson(at: string, root: Json): Promise<Result<JsonNode
     // The package types a document as `unknown` values; ours came from JSON.parse.
     return ok([...environment.query(at, root as never)] as unknown as JsonNode[]);
   } catch (error) {
+    // The package passes what it finds on as arguments, of which there can't be too many.
+    if (error instanceof RangeError) return failed('it selects too many values at once');
     if (!(error instanceof JSONPathError)) throw error;
     return failed(error.message);
   }

@@ -22,9 +22,9 @@ export async function itemsAtPath(
   at: string,
   { file, mayBeEmpty = false }: Pick<ReadTask, 'file' | 'mayBeEmpty'>,
 ): Promise<Result<readonly Item[], Finding>> {
-  const found = await queryJson(at, root);
+  const found = plainNodes(root, at) ?? (await queryJson(at, root));
   if (!found.ok) return failed(itemFindings.pathInvalid(file, at, found.error));
-  const nodes = found.value;
+  const nodes: readonly Found[] = found.value;
   const only = nodes.length === 1 ? nodes[0]?.value : undefined;
   const rows = Array.isArray(only) ? only : nodes.map(({ value }) => value);
   const named = tableItems(rows, around(root, nodes[0], Array.isArray(only)));
@@ -38,8 +38,49 @@ export async function itemsAtPath(
   return ok(nodes.map((node) => itemOf(node, isNamed)));
 }
 
+type Found = Pick<JsonNode, 'value' | 'location'>;
+
+/**
+ * What a path of names and positions selects, with `[*]` at its end or without: most paths are such
+ * ones, and there may be more elements than a query takes. Undefined: it is no such path, or leads nowhere.
+ */
+function plainNodes(root: Json, at: string): Result<readonly Found[], never> | undefined {
+  const isEveryOne = everyOne.test(at);
+  const plain = at.replace(everyOne, '');
+  if (!/^\s*\$/.test(plain) || /\\[^'\\]/.test(plain)) return undefined;
+  const location: (string | number)[] = [];
+  let value: Json = root;
+  step.lastIndex = plain.indexOf('$') + 1;
+  while (step.lastIndex < plain.length) {
+    const [, dotted, single, double, index] = step.exec(plain) ?? [];
+    const name = dotted ?? (single ?? double)?.replace(/\\(.)/g, '$1');
+    const next =
+      name !== undefined && isRecord(value)
+        ? ownValue(value, name)
+        : index !== undefined && Array.isArray(value)
+          ? value.at(Number(index))
+          : undefined;
+    if (next === undefined) return undefined;
+    const position = Number(index);
+    const from = position < 0 && Array.isArray(value) ? value.length : 0;
+    location.push(name ?? from + position);
+    value = next;
+  }
+  if (!isEveryOne) return ok([{ value, location }]);
+  if (Array.isArray(value))
+    return ok(value.map((each, at) => ({ value: each, location: [...location, at] })));
+  if (!isRecord(value)) return undefined;
+  const record = value;
+  return ok(
+    Object.keys(record).map((name) => ({
+      value: ownValue(record, name) ?? null,
+      location: [...location, name],
+    })),
+  );
+}
+
 /** What stands around the list that a node is, or is in. */
-function around(root: Json, node: JsonNode | undefined, isList: boolean): Json | undefined {
+function around(root: Json, node: Found | undefined, isList: boolean): Json | undefined {
   let value: Json | undefined = root;
   for (const step of node?.location.slice(0, isList ? -1 : -2) ?? [])
     value = isRecord(value)
@@ -60,7 +101,7 @@ async function isEmptyList(root: Json, at: string): Promise<boolean> {
 
 const isEmpty = ({ value }: JsonNode): boolean => Array.isArray(value) && value.length === 0;
 
-function itemOf({ value, location }: JsonNode, isNamed: boolean): Item {
+function itemOf({ value, location }: Found, isNamed: boolean): Item {
   const name = location.at(-1);
   return isNamed && typeof name === 'string' ? withName(asItem(value), name) : asItem(value);
 }
