@@ -57,6 +57,6 @@ function decoded(field: Field, items: readonly Item[]): Field {
   const decoding = settledDecoding(field.name, values);
   const type = decoding === undefined ? undefined : typeDecoded(decoding);
   if (decoding === undefined || type === undefined) return field;
-  const required = values.length === items.length;
+  const required = values.length === items.length && decoding.none === undefined;
   return { name: field.name, required, type, decode: decoding };
 }

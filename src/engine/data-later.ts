@@ -10,6 +10,7 @@ export function dataLater(load: () => Promise<DataProtocol>): DataProtocol {
   return {
     rows: async (...asked) => (await data()).rows(...asked),
     evidence: async (...asked) => (await data()).evidence(...asked),
+    betterReadings: async (...asked) => (await data()).betterReadings(...asked),
     misfits: async (...asked) => (await data()).misfits(...asked),
     proposals: async (...asked) => (await data()).proposals(...asked),
     tryDecoding: async (...asked) => (await data()).tryDecoding(...asked),

@@ -4,6 +4,7 @@
  * pages may load); the command line calls it directly.
  */
 export {
+  type BetterReading,
   type DecodingTrial,
   EngineData,
   type ExampleAnswer,

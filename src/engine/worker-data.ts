@@ -35,6 +35,10 @@ export function dataProtocol(
       return data.evidence(field, pause);
     },
 
+    async betterReadings(source) {
+      return data.betterReadings(source, pause);
+    },
+
     async misfits(source) {
       return data.misfits(sourceOf(source));
     },

@@ -70,6 +70,36 @@ test('a date is read by a pattern that is tried on the real values; a slip is sa
   await expect.poll(() => rowsOf(page, 1)).toEqual([['Ousby, 2026-03-24']]);
 });
 
+test('what reads better is said where the items are: all at once, the doubtful one by one, the rest left', async ({
+  page,
+}) => {
+  const rows = [
+    'no,name,planted,fee,day,share',
+    'p-1,Hazel,2 Mar 2024,"1.234,50",03/02/2026,12 %',
+    'p-2,Rowan,11 Apr 2024,"12,00",05/06/2026,15 %',
+    'p-3,Alder,30 Nov 2023,—,07/08/2026,8 %',
+  ];
+  await page.goto('/');
+  await dropFile(page, 'trees.csv', rows.join('\n'));
+  await page.getByRole('link', { name: 'Data' }).click();
+  const better = page.getByRole('region', { name: 'Fields that read better' });
+  await expect(better).toContainText('4 fields read better');
+  await better.getByRole('button', { name: 'Read all so' }).click();
+  const table = page.getByRole('grid');
+  await expect(table).toContainText('2024-03-02');
+  await expect(table).toContainText('1234.5');
+  await expect(table).toContainText('missing');
+  await expect(page.locator('header')).toContainText('no findings');
+  await expect(better).toContainText('day may be read in more than one way: what is meant?');
+  await better.getByRole('button', { name: 'Read day as MM/dd/yyyy' }).click();
+  await expect(table).toContainText('2026-03-02');
+  await expect(better).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(better).toContainText('day');
+  await better.getByRole('button', { name: 'Leave day as it is' }).click();
+  await expect(better).toHaveCount(0);
+});
+
 test('a second source, and words looked up in it', async ({ page }) => {
   await page.goto('/');
   await dropFile(page, 'parcels.json', text(parcels));

@@ -116,6 +116,22 @@ export const itemFindings = {
       'Bring a document with an array of objects somewhere in it.',
     ),
 
+  notOfThatFormat: (file: string, looksLike: string) =>
+    error(
+      'not-a-table',
+      inFile(file, { line: 1, column: 1 }),
+      `${file} looks like ${looksLike}, not like a list of items: nothing was read.`,
+      'Bring JSON, a value a line (NDJSON), a table with a row of headings (CSV), or an SQLite database.',
+    ),
+
+  linesLeftOut: (file: string, at: Position, of: { count: number; wrong: string }) =>
+    error(
+      'lines-left-out',
+      inFile(file, at),
+      `${count(of.count, 'line')} of ${file} ${of.count === 1 ? 'is' : 'are'} no JSON value and left out: line ${at.line}, ${of.wrong}${of.count === 1 ? '' : ', is the first'}.`,
+      'Correct the lines and bring the file again.',
+    ),
+
   noTable: (file: string) =>
     error(
       'no-table',

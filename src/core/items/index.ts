@@ -9,6 +9,7 @@ export {
   decodingInWords,
   followsTime,
   isThere,
+  otherReadings,
   type Proposal,
   proposeDecodings,
   reshaper,

@@ -33,6 +33,37 @@ describe('decoding', () => {
     expect(open().data.proposals(price)[0]?.decoding).toEqual({ decimal: ',' });
   });
 
+  test('is offered for all fields at once, with what is left to be said; never for what a person said', async () => {
+    const items = [
+      { no: 'a', day: '03/02/2026', born: '2 Mar 2020', fee: '1.234,5', kept: 'ja', words: 'x' },
+      { no: 'b', day: '05/06/2026', born: '9 May 2021', fee: '—', kept: 'nein', words: '2' },
+      { no: 'c', day: '07/08/2026', born: 'in spring', fee: '3,25', kept: 'ja', words: 'y' },
+    ];
+    const { data, make, type } = open(items);
+    const pause = async () => {};
+    const found = await data.betterReadings('stock', pause);
+    const ways = found.map(({ path, ways: own, readCount, valueCount }) => [
+      path.join('.'),
+      own.map(({ gives }) => gives).join(' '),
+      `${readCount} of ${valueCount}`,
+    ]);
+    expect(ways).toEqual([
+      ['day', 'date date', '3 of 3'],
+      ['born', 'date', '2 of 3'],
+      ['fee', 'number', '3 of 3'],
+      ['kept', 'boolean', '3 of 3'],
+    ]);
+    const fee = found[2]?.ways[0]?.decoding;
+    expect(fee).toEqual({ decimal: ',', none: ['—'] });
+    if (fee !== undefined) make(edits.decodeField({ type: type(), path: ['fee'] }, fee));
+    make(edits.retypeField({ type: type(), path: ['day'] }, 'text'));
+    const left = await data.betterReadings('stock', pause);
+    expect(left.map(({ path }) => path.join('.'))).toEqual(['born', 'kept']);
+    expect(
+      data.rows('stock', plainLook, { from: 0, to: 3 }).rows.map(({ item }) => item['fee']),
+    ).toEqual([1234.5, null, 3.25]);
+  });
+
   test('changes the rows, not the items that were read; after a rename too', () => {
     const { engine, make, type, data, project } = open();
     make(edits.decodeField({ type: type(), path: ['made'] }, { pattern: 'dd.MM.yyyy' }));

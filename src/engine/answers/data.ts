@@ -12,6 +12,7 @@ import {
   itemGenerator,
   keyFields,
   nastyItems,
+  otherReadings,
   type Proposal,
   proposeDecodings,
   type Slip,
@@ -62,6 +63,16 @@ export interface DecodingTrial {
   readonly fails: readonly { readonly item: number; readonly raw: Json; readonly why: string }[];
 }
 
+/** A field whose values would be more than texts or counts if they were read so. */
+export interface BetterReading {
+  readonly path: readonly string[];
+  /** The likeliest first; several where the values do not settle what is meant. */
+  readonly ways: readonly { readonly decoding: Decoding; readonly gives: string }[];
+  /** How many of the values the first of them reads. */
+  readonly readCount: number;
+  readonly valueCount: number;
+}
+
 /** A field with values that are not of its type. */
 export interface Misfit {
   readonly type: string;
@@ -109,6 +120,37 @@ export class EngineData {
       name,
       [...this.rawValues(asked)].slice(0, 2_000).map(({ raw }) => raw),
     );
+  }
+
+  /** What reading fields otherwise would give; of those about which nobody has said anything. */
+  async betterReadings(source: string, pause: () => Promise<void>): Promise<BetterReading[]> {
+    const found: BetterReading[] = [];
+    for (const path of this.undecided(source)) {
+      await pause();
+      const asked = { source, type: undefined, path };
+      const sample = [...this.rawValues(asked)].slice(0, 2_000).map(({ raw }) => raw);
+      const proposals = proposeDecodings(path.at(-1) ?? '', sample);
+      const [first] = proposals;
+      if (first === undefined) continue;
+      const { triedCount, failCount } = this.tryDecoding(asked, first.decoding);
+      const ways = [first, ...otherReadings(proposals, sample)].flatMap(({ decoding }) => {
+        const gives = typeDecoded(decoding);
+        return gives === undefined ? [] : [{ decoding, gives }];
+      });
+      found.push({ path, ways, readCount: triedCount - failCount, valueCount: triedCount });
+    }
+    return found;
+  }
+
+  private undecided(source: string): readonly (readonly string[])[] {
+    const paths = typesOf(this.projectNow(), source).flatMap(({ fields }) =>
+      fieldsWithin(fields).flatMap(({ path, field }) => {
+        const isPlain = ['text', 'number', 'integer'].includes(field.type);
+        const isSaid = field.decode !== undefined || field.expr !== undefined;
+        return isPlain && !isSaid && field.given === undefined ? [path] : [];
+      }),
+    );
+    return [...new Map(paths.map((path) => [JSON.stringify(path), path])).values()];
   }
 
   tryDecoding(asked: FieldTask, decoding: Decoding): DecodingTrial {

@@ -3,6 +3,6 @@
  * source. What does not decode is missing, with its reason; nothing throws, nothing is guessed.
  */
 export { type Decode, decoder, decodingInWords, isThere, typeDecoded } from './decode';
-export { type Proposal, proposeDecodings, settledDecoding } from './propose';
+export { otherReadings, type Proposal, proposeDecodings, settledDecoding } from './propose';
 export { followsTime, reshaper, whyNotDecoded } from './reshape';
 export { type Slip, slipsIn } from './slips';

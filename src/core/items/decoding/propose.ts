@@ -68,6 +68,23 @@ const distinct = (proposals: readonly Proposal[]): Proposal[] => [
   ...new Map(proposals.map((each) => [JSON.stringify(each.decoding), each])).values(),
 ];
 
+/** The proposals that read a value otherwise than the first: a person has to say what is meant. */
+export function otherReadings(
+  [first, ...others]: readonly Proposal[],
+  values: readonly Json[],
+): readonly Proposal[] {
+  const own = first && decoder(first.decoding);
+  if (own === undefined || !own.ok) return [];
+  return others.filter(({ decoding }) => {
+    const other = decoder(decoding);
+    return values.some((raw) => {
+      const value = own.value(raw);
+      const read = other.ok ? other.value(raw) : other;
+      return value.ok && read.ok && value.value !== read.value;
+    });
+  });
+}
+
 /** The decoding that fits all values, unless another one does too and reads them otherwise. */
 export function settledDecoding(name: string, values: readonly Json[]): Decoding | undefined {
   const [first, ...others] = proposeDecodings(name, values);

@@ -2,6 +2,7 @@ import { type Finding, failed, type Json, ok } from '../../base';
 import { itemFindings, type Position } from '../findings';
 import type { Item } from '../item';
 import { positionAt } from '../json/strict';
+import { otherFormat } from './other-format';
 import type { Reader } from './reader';
 
 const cellsAtOnce = 100_000;
@@ -16,10 +17,13 @@ export const csv: Reader = {
   looksLike: (head) => /[\n\r,;\t]/.test(head),
 
   async first(head, task) {
+    if (otherFormat(head, task.file) !== undefined) return undefined;
     const parse = await parser();
     const end = Math.max(head.lastIndexOf('\n'), head.lastIndexOf('\r'));
     if (end < 0) return undefined;
-    const { data: rows } = parse(head.slice(0, end), likelyDelimiter(head, parse));
+    const said = separatorLine.exec(head);
+    const from = said?.[0].length ?? 0;
+    const { data: rows } = parse(head.slice(from, end), said?.[1] ?? likelyDelimiter(head, parse));
     // The last row may be cut inside a quoted cell.
     const columns = columnNames(rows[0] ?? [], task.file);
     const items = rows
@@ -30,17 +34,21 @@ export const csv: Reader = {
   },
 
   async all(text, task, ports) {
+    const other = otherFormat(text, task.file);
+    if (other !== undefined) return failed(itemFindings.notOfThatFormat(task.file, other));
     const parse = await parser();
     const items: Item[] = [];
     const ragged = { count: 0, cells: 0, offset: 0 };
     let openQuote: number | undefined;
     let columns: Columns | undefined;
-    const delimiter = likelyDelimiter(text, parse);
-    const width = parse(text, delimiter, 1).data[0]?.length ?? 0;
+    const said = separatorLine.exec(text);
+    const begin = said?.[0].length ?? 0;
+    const delimiter = said?.[1] ?? likelyDelimiter(text, parse);
+    const width = parse(text.slice(begin, begin + 1_000_000), delimiter, 1).data[0]?.length ?? 0;
     if (width > maxColumns)
       return failed(itemFindings.columnsTooMany(task.file, width, maxColumns));
     const rowsAtOnce = Math.ceil(cellsAtOnce / Math.max(1, width));
-    for (let from = 0; from < text.length; ) {
+    for (let from = begin; from < text.length; ) {
       const slice = text.slice(from);
       const read = parse(slice, delimiter, rowsAtOnce);
       if (openQuote === undefined && read.errors.some((each) => each.code === 'MissingQuotes')) {
@@ -75,6 +83,9 @@ export const csv: Reader = {
     return ok({ format: 'csv', at: '$[*]', items, findings });
   },
 };
+
+/** Which sign stands between cells, as some programs say it in front. */
+const separatorLine = /^sep=([^\r\n])\r?\n/i;
 
 /** The package is loaded when there is a CSV file to read. */
 async function parser() {

@@ -140,6 +140,90 @@ describe('lines that nest deep', () => {
   });
 });
 
+describe('what is no list of items is said, not read', () => {
+  test.each([
+    ['notes.yaml', 'name: shop\nitems:\n  - a: 1\n    b: 2\n', 'YAML'],
+    ['page.html', '<!doctype html>\n<p>1, 2</p>\n', 'HTML'],
+    ['feed.xml', '<?xml version="1.0"?>\n<feed><a>1</a>\n</feed>', 'XML'],
+    ['rows.csv', '<rows>\n<row a="1"/>\n</rows>', 'XML'],
+    ['paper.pdf', '%PDF-1.4\n1 obj\n', 'PDF'],
+    [
+      'letter.txt',
+      'Dear all.\nThe mill opens again when the winter is over.\nCome and see it then!\n',
+      'prose',
+    ],
+  ])('%s', async (file, text, what) => {
+    const refused = await mustRefuse(file, text);
+    expect(refused).toMatchObject({ code: 'not-a-table' });
+    expect(refused.message).toContain(`looks like ${what}`);
+  });
+
+  test('one column is a table, and so is one of long remarks if it is called one', async () => {
+    expect((await mustRead('names.txt', 'name\nMerino\nSock\n')).items.length).toBe(2);
+    const remarks = 'remark\nThis one is soft and even, and I like it very much.\nNot for me.\n';
+    expect((await mustRead('remarks.csv', remarks)).items.length).toBe(2);
+  });
+
+  test('the sign between cells may be said in front', async () => {
+    const { items } = await mustRead('x.csv', 'sep=;\nid;words\n1;a, b, c\n2;d, e, f\n');
+    expect(items).toEqual([
+      { id: '1', words: 'a, b, c' },
+      { id: '2', words: 'd, e, f' },
+    ]);
+  });
+
+  test('few faulty lines are left out and told, with their place; many refuse the document', async () => {
+    const lines = Array.from({ length: 40 }, (_, at) => `{"id":${at}}`);
+    const { items, findings } = await mustRead(
+      'x.ndjson',
+      lines.with(7, '{"id":7').with(30, 'oops').join('\n'),
+    );
+    expect(items.length).toBe(38);
+    expect(findings).toMatchObject([{ code: 'lines-left-out', place: { line: 8 } }]);
+    expect(findings[0]?.message).toContain('2 lines');
+    const most = lines.map((line, at) => (at % 2 === 0 ? line : 'oops')).join('\n');
+    expect(await mustRefuse('x.ndjson', most)).toMatchObject({ code: 'not-json' });
+  });
+
+  test('rows of cells are a table, under the columns beside them or in their first row', async () => {
+    const named = {
+      columns: ['id', 'name'],
+      rows: [
+        [1, 'a'],
+        [2, 'b'],
+      ],
+    };
+    expect(await mustRead('x.json', JSON.stringify(named))).toMatchObject({
+      at: '$.rows[*]',
+      items: [
+        { id: 1, name: 'a' },
+        { id: 2, name: 'b' },
+      ],
+    });
+    const titled = {
+      fields: [{ title: 'id' }, { title: '__proto__' }],
+      data: [
+        [1, 'a'],
+        [2, 'b'],
+      ],
+    };
+    const [first] = (await mustRead('x.json', JSON.stringify(titled))).items;
+    expect(Object.entries(first ?? {})).toEqual([
+      ['id', 1],
+      ['__proto__', 'a'],
+    ]);
+    const bare = [
+      ['id', 'name'],
+      [1, 'a'],
+      [2, 'b'],
+    ];
+    expect((await mustRead('x.json', JSON.stringify(bare))).items).toEqual([
+      { id: 1, name: 'a' },
+      { id: 2, name: 'b' },
+    ]);
+  });
+});
+
 describe('what was written is what is read', () => {
   test('JSON, at any place and spacing', () => {
     return fc.assert(

@@ -110,7 +110,10 @@ export function decodeField(place: FieldPlace, decoding: Decoding | null, joins?
     const kept = { name: own, required, ...(from !== undefined && { from }) };
     if (decoding === null) return { type: found === 'number' ? 'number' : 'text', ...kept };
     const type = typeDecoded(decoding);
-    return type === undefined ? undefined : { type, ...kept, decode: decoding };
+    // Where a text stands for no value, the field may be missing.
+    const mayBeMissing = (decoding.none ?? []).length > 0;
+    const read = { ...kept, ...(mayBeMissing && { required: false }), decode: decoding };
+    return type === undefined ? undefined : { type, ...read };
   });
   return joins === undefined ? edit : { ...edit, joins };
 }

@@ -5,6 +5,7 @@ import { useCurrent } from '../../shared/session/current';
 import { useRoute } from '../../shared/session/route';
 import { useSession } from '../../shared/session/session';
 import { Aside } from './aside';
+import { BetterReadings } from './better-readings';
 import { FieldDetail } from './field/field-detail';
 import { FollowLine } from './follow-line';
 import { ImportSummary } from './import-summary';
@@ -38,6 +39,7 @@ export default function Data() {
         >
           <div data-pane="table">
             <FollowLine source={source} />
+            <BetterReadings key={source.id} source={source} types={types} />
             {imported?.source === source.id && (
               <ImportSummary source={source} summary={imported.summary} />
             )}

@@ -1,8 +1,8 @@
-import { atOnce, failed, type Json, ok } from '../../../base';
+import { atOnce, type Finding, failed, type Json, ok } from '../../../base';
 import { itemFindings } from '../../findings';
 import { asItem, type Item } from '../../item';
 import { maxDepth, scanJson } from '../../json/scan';
-import { findJsonFault } from '../../json/strict';
+import { findJsonFault, type JsonFault } from '../../json/strict';
 import type { Reader } from '../reader';
 import { DigitKeeper } from './numbers';
 
@@ -29,23 +29,70 @@ export const ndjson: Reader = {
   async all(text, task, ports) {
     const keeper = new DigitKeeper();
     const items: Item[] = [];
+    const faults: LineFault[] = [];
     let linesBefore = 0;
     for (let from = 0; from < text.length; ) {
       const next = text.indexOf('\n', from + sliceChars);
       const to = next < 0 ? text.length : next + 1;
       const slice = text.slice(from, to);
-      const read = parseLines(slice, keeper);
-      if (read === undefined) return failed(faultyLine(slice, linesBefore, task.file));
+      const read = parseLines(slice, keeper) ?? eachLine(slice, linesBefore, { keeper, faults });
       for (const item of read) items.push(item);
+      const [fault] = faults;
+      if (fault !== undefined && faults.length > items.length * fewFaults)
+        return failed(refusalOf(fault, task.file));
       linesBefore += slice.split('\n').length - 1;
       from = to;
       ports.progress(to / text.length);
       await ports.pause();
     }
     if (items.length === 0) return failed(itemFindings.noList(task.file));
-    return ok({ format: 'ndjson', at: '$[*]', items, findings: keeper.findings(task.file) });
+    const findings = [...leftOut(faults, task.file), ...keeper.findings(task.file)];
+    return ok({ format: 'ndjson', at: '$[*]', items, findings });
   },
 };
+
+/** A faulty line among so many sound ones is left out and told; with more the document is refused. */
+const fewFaults = 0.1;
+
+interface LineFault {
+  readonly line: number;
+  readonly fault: JsonFault;
+}
+
+/** The sound lines; what is wrong with the others is added to the faults. */
+function eachLine(
+  slice: string,
+  linesBefore: number,
+  { keeper, faults }: { readonly keeper: DigitKeeper; readonly faults: LineFault[] },
+): Item[] {
+  return slice.split('\n').flatMap((text, at) => {
+    const items = parseLines(text, keeper);
+    if (items !== undefined) return items;
+    const fault = findJsonFault(text) ?? severalValues;
+    faults.push({ line: linesBefore + at + 1, fault });
+    return [];
+  });
+}
+
+const severalValues: JsonFault = {
+  offset: 0,
+  wrong: 'one value a line was expected',
+  isTooDeep: false,
+};
+
+function refusalOf({ line, fault }: LineFault, file: string): Finding {
+  const at = { line, column: fault.offset + 1 };
+  return fault.isTooDeep
+    ? itemFindings.nestedTooDeep(file, at, maxDepth)
+    : itemFindings.notJson(file, at, fault.wrong, 'ndjson');
+}
+
+function leftOut(faults: readonly LineFault[], file: string): Finding[] {
+  const [first] = faults;
+  if (first === undefined) return [];
+  const at = { line: first.line, column: first.fault.offset + 1 };
+  return [itemFindings.linesLeftOut(file, at, { count: faults.length, wrong: first.fault.wrong })];
+}
 
 /** All lines at once, which is several times quicker than one by one; undefined if any is at fault. */
 function parseLines(text: string, keeper: DigitKeeper): Item[] | undefined {
@@ -67,24 +114,4 @@ function opens(line: string, bracket: string): number {
   let count = 0;
   for (let at = line.indexOf(bracket); at >= 0; at = line.indexOf(bracket, at + 1)) count += 1;
   return count;
-}
-
-function faultyLine(slice: string, linesBefore: number, file: string) {
-  let line = linesBefore;
-  for (const text of slice.split('\n')) {
-    line += 1;
-    if (text.trim() === '') continue;
-    const fault = findJsonFault(text);
-    if (fault === undefined) continue;
-    const at = { line, column: fault.offset + 1 };
-    return fault.isTooDeep
-      ? itemFindings.nestedTooDeep(file, at, maxDepth)
-      : itemFindings.notJson(file, at, fault.wrong, 'ndjson');
-  }
-  return itemFindings.notJson(
-    file,
-    { line: linesBefore + 1, column: 1 },
-    'one value a line was expected',
-    'ndjson',
-  );
 }
