@@ -78,7 +78,8 @@ function settled(
     );
   const made = arrow?.body.type;
   const type = entry.gives({ of: first.type, element, made });
-  const isAnyMissing = args.some((arg) => arg.kind !== 'arrow' && arg.mayBeMissing);
+  const needed = entry.skipsMissing ? args.slice(0, 1) : args;
+  const isAnyMissing = needed.some((arg) => arg.kind !== 'arrow' && arg.mayBeMissing);
   const { from, to } = node;
   const { name, on, mayMiss } = entry;
   return { kind: 'call', name, on, args, type, mayBeMissing: isAnyMissing || mayMiss, from, to };
@@ -155,6 +156,7 @@ const kindWords: Readonly<Record<string, string>> = {
   list: 'a list',
   element: 'a value like those in the list',
   any: 'a value',
+  plain: 'a text, a number or a date',
 };
 
 function fits(
@@ -173,6 +175,8 @@ function fits(
       return own === 'list' && (list === undefined || sameKind(elementOf(type), elementOf(list)));
     case 'date':
       return own === 'date' || (kind === 'literal' && 'value' in rest && isWrittenDate(rest.value));
+    case 'plain':
+      return own !== 'list' && own !== 'record' && own !== 'mixed';
     case 'element':
       return sameKind(type, elementOf(list ?? { type: 'unknown' }));
     default:

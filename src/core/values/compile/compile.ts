@@ -224,8 +224,8 @@ function call({ name, on, args, type }: Checked & { kind: 'call' }, make: Closur
     const values: unknown[] = [];
     for (const each of runs) {
       const value = each(item, scope);
-      if (value === undefined) return undefined;
-      values.push(value);
+      if (value !== undefined) values.push(value);
+      else if (!entry.skipsMissing || values.length === 0) return undefined;
     }
     spend(scope, costOf(values));
     const value = entry.run(values);

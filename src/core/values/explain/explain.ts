@@ -227,8 +227,9 @@ class Walk {
         continue;
       }
       const { value, missing } = this.visit(arg);
-      if (value === undefined) return this.step(node, entry.name, undefined, missing);
-      values.push(value);
+      if (value !== undefined) values.push(value);
+      else if (!entry.skipsMissing || at === 0)
+        return this.step(node, entry.name, undefined, missing);
     }
     this.spend(costOf(values));
     const found = entry.run(values);

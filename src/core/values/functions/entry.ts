@@ -18,6 +18,8 @@ interface Taken {
   /** Any value like those in the list. */
   readonly element: Present;
   readonly any: Present;
+  /** What can be put into a text as it is. */
+  readonly plain: string | number | boolean;
   /** Functions of an element and its position. */
   readonly keep: (element: Json, index: number) => boolean;
   readonly make: (element: Json, index: number) => Value;
@@ -51,6 +53,8 @@ export interface FunctionEntry {
   readonly params: readonly Param[];
   /** The last parameter may be given again and again. */
   readonly repeats: boolean;
+  /** Values that are missing are left out, from the second on, and the function still has one. */
+  readonly skipsMissing: boolean;
   /** What the elements must be where no function is given that makes something of them. */
   readonly elements: 'number' | 'ordered' | 'text' | 'showable' | 'plain' | undefined;
   readonly gives: (given: Given) => ResultType;
@@ -71,6 +75,7 @@ interface Definition<P extends readonly Param[], Own extends readonly unknown[]>
   readonly name: string;
   readonly params: P;
   readonly repeats?: true;
+  readonly skipsMissing?: true;
   readonly elements?: FunctionEntry['elements'];
   readonly gives: ResultType | ((given: Given) => ResultType);
   readonly mayMiss?: true;
@@ -81,13 +86,14 @@ interface Definition<P extends readonly Param[], Own extends readonly unknown[]>
 
 function entry<const P extends readonly Param[], Own extends readonly unknown[]>(
   on: FunctionEntry['on'],
-  { params, repeats, elements, gives, mayMiss, run, ...rest }: Definition<P, Own>,
+  { params, repeats, skipsMissing, elements, gives, mayMiss, run, ...rest }: Definition<P, Own>,
 ): FunctionEntry {
   return {
     ...rest,
     on,
     params,
     repeats: repeats ?? false,
+    skipsMissing: skipsMissing ?? false,
     elements,
     gives: typeof gives === 'function' ? gives : () => gives,
     mayMiss: mayMiss ?? false,

@@ -1,5 +1,9 @@
+import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import type { JsonRecord } from '../../base';
+import { explain } from '../explain/explain';
 import { makeExpression } from '../expression';
+import type { Field } from '../type';
 import { plainText, type Value } from '../value';
 import { functionNames, functionTable, methodNames, refusedFunctions } from '.';
 
@@ -52,6 +56,57 @@ describe('our own functions', () => {
   ])('%s', (text, result) => {
     expect(value(text)).toEqual(result);
   });
+});
+
+describe('values that may be missing, put together', () => {
+  const fields: readonly Field[] = [
+    { name: 'street', type: 'text', required: false },
+    { name: 'town', type: 'text', required: false },
+    { name: 'houses', type: 'integer', required: false },
+    { name: 'tags', type: 'list', of: { type: 'text' }, required: false },
+  ];
+  const put = 'joined(", ", street, town, houses)';
+
+  test.each<[JsonRecord, string | undefined]>([
+    [{ street: 'Am Markt', town: 'Ings', houses: 3 }, 'Am Markt, Ings, 3'],
+    [{ street: 'Am Markt', town: ' ', houses: 0 }, 'Am Markt, 0'],
+    [{ town: 'Ings' }, 'Ings'],
+    [{ street: null, town: '' }, undefined],
+  ])('%o is %s, and the trace says the same', (item, result) => {
+    const { checked, evaluate, findings } = makeExpression(put, fields);
+    expect(findings).toEqual([]);
+    expect(evaluate?.(item)).toBe(result);
+    if (checked === undefined) throw new Error('it is not checked');
+    const told = explain(checked, item);
+    expect(told.value).toBe(result);
+    if (result === undefined) expect(told.missing).toContain('none of the values is there');
+  });
+
+  test('records and lists are refused, and a separator has to be there', () => {
+    expect(makeExpression('joined(", ", tags)', fields).findings).toHaveLength(1);
+    expect(makeExpression('joined(", ")', fields).findings).toHaveLength(1);
+    expect(makeExpression('joined(street, town)', fields).evaluate?.({ town: 'Ings' })).toBe(
+      undefined,
+    );
+  });
+});
+
+test('positions and other elements are those of ECMAScript', () => {
+  const list = fc.array(fc.integer({ min: 0, max: 4 }), { minLength: 1, maxLength: 8 });
+  const position = fc.integer({ min: -10, max: 10 });
+  fc.assert(
+    fc.property(list, fc.integer({ min: 0, max: 4 }), position, (own, wanted, at) => {
+      const text = JSON.stringify(own);
+      expect(value(`${text}.indexOf(${wanted})`)).toBe(own.indexOf(wanted));
+      expect(value(`${text}.lastIndexOf(${wanted})`)).toBe(own.lastIndexOf(wanted));
+      expect(value(`${text}.findIndex(x => x > ${wanted})`)).toBe(own.findIndex((x) => x > wanted));
+      expect(value(`${text}.findLast(x => x > ${wanted})`)).toBe(own.findLast((x) => x > wanted));
+      expect(value(`${text}.toReversed()`)).toEqual(own.toReversed());
+      const isThere = at < own.length && at >= -own.length;
+      expect(value(`${text}.with(${at}, 9)`)).toEqual(isThere ? own.with(at, 9) : undefined);
+    }),
+    { numRuns: 60 },
+  );
 });
 
 describe('nothing runs for ever or grows without end', () => {

@@ -8,7 +8,7 @@ import { dateFunctions } from './dates';
 import type { FunctionEntry } from './entry';
 import { listLength, listMethods } from './lists';
 import { numberFunctions } from './numbers';
-import { textLength, textMethods } from './text';
+import { textFunctions, textLength, textMethods } from './text';
 
 export { type FunctionEntry, Missing, type Param } from './entry';
 
@@ -17,6 +17,7 @@ export const functionTable: readonly FunctionEntry[] = [
   textLength,
   ...listMethods,
   listLength,
+  ...textFunctions,
   ...numberFunctions,
   ...aggregates,
   ...dateFunctions,
@@ -48,10 +49,9 @@ export const methodNames: ReadonlySet<string> = new Set(
 /** What people reach for that is not in the table: what to write instead. */
 export const refusedFunctions: Readonly<Record<string, string>> = {
   String: 'Put the value into a text: `${value}`.',
-  Number: 'Read the field as a number in Data (“Read it as …”).',
   Boolean: 'Compare: value > 0, or value !== null.',
-  parseInt: 'Read the field as a number in Data (“Read it as …”).',
-  parseFloat: 'Read the field as a number in Data (“Read it as …”).',
+  parseInt: 'Write Math.trunc(Number(text)), or read the field as a number in Data.',
+  parseFloat: 'Write Number(text), or read the field as a number in Data.',
   Date: 'Read the field as a date in Data (“Read it as …”); now is the time.',
   toFixed: 'Digits are a matter of the format, not of the value.',
   toLocaleString: 'Choose a format: it follows the reader’s region.',
@@ -65,11 +65,10 @@ export const refusedFunctions: Readonly<Record<string, string>> = {
   match: 'Write includes(part), startsWith(part) or endsWith(part).',
   test: 'Write includes(part), startsWith(part) or endsWith(part).',
   sort: 'Write toSorted((a, b) => a - b).',
-  reverse: 'Write toSorted with the operands the other way round.',
+  reverse: 'Write toReversed(): an expression changes nothing.',
   reduce: 'Write sum(list, x => …), average, smallest or largest.',
   forEach: 'Write map(x => …).',
   flatMap: 'Write map(x => …).',
-  findIndex: 'Write find(x => …), which gives the element.',
   push: 'Write concat([value]): an expression changes nothing.',
   eval: 'An expression never runs text as code.',
 };

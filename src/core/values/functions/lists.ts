@@ -4,6 +4,7 @@ import { plainText } from '../value';
 import { type Given, listMethod, Missing, maxChars, maxElements, tooLong } from './entry';
 
 const boolean = { type: 'boolean' } as const;
+const integer = { type: 'integer' } as const;
 const sameList = ({ of }: Given) => of;
 const anElement = ({ element }: Given) => element;
 
@@ -60,6 +61,69 @@ export const listMethods = [
     run: (self, is) =>
       self.find((element, index) => is(element, index)) ??
       new Missing('it is true for no element of the list'),
+  }),
+  listMethod({
+    name: 'findLast',
+    params: [{ name: 'is', takes: 'keep' }],
+    gives: anElement,
+    mayMiss: true,
+    summary: 'The last element for which it is true.',
+    example: ['[5, 4, 2].findLast(x => x > 3)', '4'],
+    run: (self, is) =>
+      self.findLast((element, index) => is(element, index)) ??
+      new Missing('it is true for no element of the list'),
+  }),
+  listMethod({
+    name: 'findIndex',
+    params: [{ name: 'is', takes: 'keep' }],
+    gives: integer,
+    summary: 'The position of the first element for which it is true; -1 for none.',
+    example: ['[2, 4, 5].findIndex(x => x > 3)', '1'],
+    run: (self, is) => self.findIndex((element, index) => is(element, index)),
+  }),
+  listMethod({
+    name: 'indexOf',
+    params: [{ name: 'value', takes: 'element' }],
+    elements: 'plain',
+    gives: integer,
+    summary: 'The first position of a value; -1 if it is not there.',
+    example: ['["woad", "weld"].indexOf("weld")', '1'],
+    run: (self, value) => self.indexOf(value),
+  }),
+  listMethod({
+    name: 'lastIndexOf',
+    params: [{ name: 'value', takes: 'element' }],
+    elements: 'plain',
+    gives: integer,
+    summary: 'The last position of a value; -1 if it is not there.',
+    example: ['[3, 1, 3].lastIndexOf(3)', '2'],
+    run: (self, value) => self.lastIndexOf(value),
+  }),
+  listMethod({
+    name: 'with',
+    params: [
+      { name: 'position', takes: 'number' },
+      { name: 'value', takes: 'element' },
+    ],
+    gives: sameList,
+    mayMiss: true,
+    summary: 'With another element at a position; negative ones count from the end.',
+    example: ['[1, 2, 3].with(0, 9).join(" ")', '9 2 3'],
+    run: (self, position, value) => {
+      const whole = Math.trunc(position) || 0;
+      const at = whole < 0 ? self.length + whole : whole;
+      return at >= 0 && at < self.length
+        ? self.with(at, value)
+        : new Missing('the list has nothing there');
+    },
+  }),
+  listMethod({
+    name: 'toReversed',
+    params: [],
+    gives: sameList,
+    summary: 'The last first.',
+    example: ['[1, 2, 3].toReversed().join(" ")', '3 2 1'],
+    run: (self) => self.toReversed(),
   }),
   listMethod({
     name: 'includes',

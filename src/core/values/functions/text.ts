@@ -1,4 +1,5 @@
-import { maxChars, textMethod, tooLong } from './entry';
+import { plainText } from '../value';
+import { Missing, maxChars, standing, textMethod, tooLong } from './entry';
 
 const text = { type: 'text' } as const;
 const integer = { type: 'integer' } as const;
@@ -71,6 +72,17 @@ export const textMethods = [
     summary: 'Whether it ends so.',
     example: ['"Merino lace".endsWith("lace")', 'true'],
     run: (self, end, to) => self.endsWith(end, to),
+  }),
+  textMethod({
+    name: 'lastIndexOf',
+    params: [
+      { name: 'part', takes: 'text' },
+      { name: 'from', takes: 'number', optional: true },
+    ],
+    gives: integer,
+    summary: 'Where a part begins last; -1 if it is not there.',
+    example: ['"lace, lace".lastIndexOf("lace")', '6'],
+    run: (self, part, from) => self.lastIndexOf(part, from ?? Number.POSITIVE_INFINITY),
   }),
   textMethod({
     name: 'includes',
@@ -156,3 +168,39 @@ export const textLength = textMethod({
   example: ['"Lace".length', '4'],
   run: (self) => self.length,
 });
+
+/** What stands alone and makes texts, or numbers of them. */
+export const textFunctions = [
+  standing({
+    name: 'joined',
+    params: [
+      { name: 'separator', takes: 'text' },
+      { name: 'value', takes: 'plain' },
+    ],
+    repeats: true,
+    skipsMissing: true,
+    gives: text,
+    mayMiss: true,
+    summary: 'The values that are there and not empty, with the separator between them.',
+    example: ['joined(", ", "Am Markt", "", 3)', 'Am Markt, 3'],
+    run: (separator, ...values) => {
+      const texts = values.flatMap((value) => plainText(value) ?? []);
+      const filled = texts.filter((each) => each.trim() !== '');
+      if (filled.length === 0) return new Missing('none of the values is there');
+      const length = filled.reduce((sum, each) => sum + each.length + separator.length, 0);
+      return length > maxChars ? tooLong() : filled.join(separator);
+    },
+  }),
+  standing({
+    name: 'Number',
+    params: [{ name: 'text', takes: 'plain' }],
+    gives: { type: 'number' },
+    mayMiss: true,
+    summary: 'The number that a text is, with a decimal point; other texts have none.',
+    example: ['Number(" 12.50 ")', '12.5'],
+    run: (written) => {
+      const number = String(written).trim() === '' ? Number.NaN : Number(written);
+      return Number.isFinite(number) ? number : new Missing('the text is no number');
+    },
+  }),
+];
