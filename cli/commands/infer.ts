@@ -13,7 +13,8 @@ import {
   valueAt,
 } from '../../src/core/items';
 import { type Field, typeInWords } from '../../src/core/values';
-import { type ItemsOptions, readItems } from '../input';
+import { schemaIn } from '../../src/engine';
+import { type ItemsOptions, inputFile, readItems } from '../input';
 import { type KnownItems, known } from '../known';
 import { excludes, flush, json, line, report, WrongUse } from '../output';
 
@@ -29,15 +30,34 @@ export async function inferTypes(files: readonly string[], options: InferOptions
   excludes('--schema', options.schema, '--json', options.json);
   excludes('--types', options.types, '--json', options.json);
   for (const file of files) {
-    const read = await readItems(file, options);
-    const all = known(basename(file), read);
+    const declared = await declaredIn(file);
+    const read = declared?.read ?? (await readItems(file, options));
+    const all = declared ?? known(basename(file), read);
     report([...read.findings, ...all.inference.findings]);
     if (options.schema) json(schemaOf(file, all), 2);
-    else if (options.types !== undefined) line(await declared(file, all, options.types));
+    else if (options.types !== undefined) line(await declarationsOf(file, all, options.types));
     else if (options.json) json(asJson(file, all));
     else tell(file, all);
   }
   flush();
+}
+
+/** What a schema says instead of items; undefined: it is none. */
+async function declaredIn(file: string): Promise<KnownItems | undefined> {
+  if (file === '-') return undefined;
+  const { name, bytes } = await inputFile(file);
+  const schema = await schemaIn(new Blob([new Uint8Array(bytes)]), name);
+  if (schema === undefined) return undefined;
+  if (!schema.ok) throw new WrongUse(schema.error.message);
+  const { types, discriminator } = schema.value;
+  return {
+    read: { format: 'json', at: '', items: [], findings: [] },
+    inference: {
+      ...{ types: [], key: undefined, unique: undefined, findings: [] },
+      discriminator: discriminator ?? undefined,
+    },
+    types: types.map((type) => ({ ...type, count: 0, items: [] })),
+  };
 }
 
 const titleOf = (file: string): string =>
@@ -46,7 +66,7 @@ const titleOf = (file: string): string =>
 const schemaOf = (file: string, { types, inference }: KnownItems) =>
   itemsSchema(titleOf(file), types, inference.discriminator ?? null);
 
-async function declared(file: string, all: KnownItems, language: string): Promise<string> {
+async function declarationsOf(file: string, all: KnownItems, language: string): Promise<string> {
   const own = [titleOf(file), all.types, all.inference.discriminator ?? null] as const;
   if (language === 'ts') return declarations(...own);
   if (!isLanguage(language))
@@ -87,7 +107,8 @@ function evidenceOf(items: KnownItems['read']['items'], path: readonly string[],
 function tell(file: string, { read, inference, types }: KnownItems): void {
   const key =
     inference.key === undefined ? 'no key' : `key ${keyFields(inference.key).join(' and ')}`;
-  line(`${file}: ${count(read.items.length, 'item')} at ${read.at}, ${read.format}, ${key}`);
+  const where = `${count(read.items.length, 'item')} at ${read.at}, ${read.format}, ${key}`;
+  line(`${file}: ${read.at === '' ? 'types that a schema declares' : where}`);
   for (const type of types) {
     const told =
       inference.discriminator === undefined ? '' : `${inference.discriminator} "${type.value}", `;

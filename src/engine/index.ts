@@ -51,7 +51,7 @@ export type {
   ProjectRead,
   SourceRead,
 } from './protocol';
-export { type SourceDocument, sqliteFrom, strictDecoder } from './reading';
+export { type SourceDocument, schemaIn, sqliteFrom, strictDecoder } from './reading';
 export type { ItemAtHand, PartTask, TriedDraft } from './scene';
 export type {
   ChoiceAsked,

@@ -1,10 +1,11 @@
 import { expose, transfer } from 'comlink';
 import { atOnce, type Finding, ok, type Result } from '../core/base';
-import { type Inference, type Item, infer, type Spread } from '../core/items';
+import { type Inference, type Item, infer, type SchemaRead, type Spread } from '../core/items';
 import {
   looksLikeProject,
   makeProject,
   type Project,
+  projectFromSchema,
   readProject,
   writeProject,
 } from '../core/project';
@@ -28,7 +29,7 @@ import type {
   KeepingProtocol,
   ProjectRead,
 } from './protocol';
-import { goesOn, Reading, type SourceDocument } from './reading';
+import { goesOn, Reading, type SourceDocument, schemaIn } from './reading';
 import { newest, turns } from './turns';
 import type { EntryRange, Frame, PartFacts } from './views';
 import { keepingProtocol } from './worker-keeping';
@@ -178,9 +179,12 @@ const protocol: EngineProtocol &
   async bring(document, wanted) {
     return reading.cancellable(document, async () => {
       const head = 'file' in document ? await document.file.slice(0, 200).text() : '';
-      return 'file' in document && looksLikeProject(head)
-        ? bringProject(document.file, document.name, wanted)
-        : bringItems(document, wanted);
+      if (!('file' in document)) return bringItems(document, wanted);
+      if (looksLikeProject(head)) return bringProject(document.file, document.name, wanted);
+      const schema = await schemaIn(document.file, document.name);
+      return schema === undefined
+        ? bringItems(document, wanted)
+        : bringTypes(schema, document.name, wanted);
     });
   },
 
@@ -372,6 +376,17 @@ function take(
   engine.clear();
   for (const source of project.sources) engine.hold(source.id, items, inference.unique);
   return engine.update(project, wanted);
+}
+
+/** A project without items, for those that are typed or come later. */
+function bringTypes(schema: Result<SchemaRead, Finding>, name: string, wanted: EntryRange): Answer {
+  if (!schema.ok) return schema;
+  const project = projectFromSchema(name, schema.value);
+  engine.clear();
+  for (const { id } of project.sources) engine.hold(id, []);
+  const view = shown(engine.update(project, wanted));
+  const empty = { contents: new Map(), findings: [], itemCount: 0, isFile: false };
+  return ok({ brought: { project, ...empty }, view });
 }
 
 async function bringProject(blob: Blob, name: string, wanted: EntryRange): Promise<Answer> {

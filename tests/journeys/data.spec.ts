@@ -100,6 +100,19 @@ test('what reads better is said where the items are: all at once, the doubtful o
   await expect(better).toHaveCount(0);
 });
 
+test('a schema on the start page is types, not items: the first is typed', async ({ page }) => {
+  const schema = {
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    ...{ title: 'Parcel', type: 'object', required: ['id'] },
+    properties: { id: { type: 'string' }, weight: { type: 'integer' } },
+  };
+  await page.goto('/');
+  await dropFile(page, 'parcel.schema.json', text(schema));
+  await page.getByRole('link', { name: 'Data' }).click();
+  await expect(page.locator('footer')).toContainText('0 items');
+  await expect(page.getByRole('columnheader', { name: /^weight/ })).toContainText('integer');
+});
+
 test('a second source, and words looked up in it', async ({ page }) => {
   await page.goto('/');
   await dropFile(page, 'parcels.json', text(parcels));

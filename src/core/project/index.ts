@@ -43,6 +43,7 @@ export {
   draftSource,
   draftTemplate,
   makeProject,
+  projectFromSchema,
   type SourceDraft,
 } from './make';
 export { migrated } from './migrations';

@@ -33,7 +33,14 @@ export function makeProject(
   inference: Inference,
   goesOn: GoesOn = {},
 ): Project {
-  const draft = draftSource(noIds, { file, read, inference, goesOn });
+  return projectAround(draftSource(noIds, { file, read, inference, goesOn }));
+}
+
+/** A whole project for types that were declared, without items yet. */
+export const projectFromSchema = (file: string, schema: SchemaRead): Project =>
+  projectAround(draftFromSchema(noIds, file, schema));
+
+function projectAround(draft: SourceDraft): Project {
   return {
     yarncard: formatVersion,
     name: draft.source.name,

@@ -71,9 +71,10 @@ export class Followers {
   private async listen(source: string, address: string, signal: AbortSignal): Promise<void> {
     let lastId: string | undefined;
     let waitMs = firstRetryMs;
+    // One for all times that it is heard: what waits is taken before what comes after the break.
+    const gathered = this.gather(source, signal);
     const hear = async (after: string | undefined) => {
       let isHeard = false;
-      const gathered = this.gather(source, signal);
       const over = await listenTo(address, after, signal, (batch) => {
         isHeard = true;
         lastId = batch.lastId ?? lastId;

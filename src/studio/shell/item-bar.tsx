@@ -1,6 +1,6 @@
 import ChevronLeft from 'lucide-react/icons/chevron-left';
 import ChevronRight from 'lucide-react/icons/chevron-right';
-import { grouped } from '../../core/base';
+import { count, grouped } from '../../core/base';
 import { Button } from '../shared/controls/controls';
 import { handItem } from '../shared/session/at-hand';
 import { useCurrent } from '../shared/session/current';
@@ -16,7 +16,7 @@ export function ItemBar() {
   const survey = surveys.find((each) => each.itemCount > 0);
   const blank = surveys.flatMap((each) => each.slots).find((slot) => slot.firstMissing >= 0);
   const asks = [
-    { words: 'first', item: 0 },
+    { words: 'first', item: itemCount > 0 ? 0 : -1 },
     { words: 'last', item: itemCount - 1 },
     { words: 'longest', item: survey?.longest ?? -1 },
     { words: 'shortest', item: survey?.shortest ?? -1 },
@@ -29,7 +29,13 @@ export function ItemBar() {
         <ChevronLeft size={14} aria-hidden="true" />
       </Button>
       <span className="tabular-nums">
-        item <b>{grouped((atHand?.item ?? 0) + 1)}</b> of {grouped(itemCount)}
+        {itemCount === 0 ? (
+          'no item'
+        ) : (
+          <>
+            item <b>{grouped((atHand?.item ?? 0) + 1)}</b> of {grouped(itemCount)}
+          </>
+        )}
       </span>
       <Button onPress={() => void handItem((atHand?.item ?? 0) + 1)} label="Next item">
         <ChevronRight size={14} aria-hidden="true" />
@@ -44,7 +50,7 @@ export function ItemBar() {
         <Ask key={type.id} words={`a ${type.name}`} onPress={() => void handFirstOf(type.id)} />
       ))}
       <span className="ms-auto text-sm text-ash tabular-nums">
-        {grouped(itemCount)} items · {grouped(view?.sequence.entryCount ?? 0)} entries
+        {count(itemCount, 'item')} · {count(view?.sequence.entryCount ?? 0, 'entry', 'entries')}
       </span>
     </footer>
   );

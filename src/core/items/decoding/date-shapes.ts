@@ -117,36 +117,38 @@ const separatorsOf = (tokens: readonly Token[], left: readonly number[]): string
     .map((at) => tokens[at - 1]?.text ?? '')
     .join('');
 
-/** What numbers of such lengths may be, in order. */
-function ordersOf(
-  lengths: readonly number[],
-  hasMonth: boolean,
-  between: string,
-): readonly (readonly string[])[] {
+const dayOrMonthFirst = [
+  ['d', 'M', 'y'],
+  ['M', 'd', 'y'],
+];
+
+type Orders = readonly (readonly string[])[];
+
+/** What numbers of such lengths may be beside a month's name, in order. */
+const besideMonth: ReadonlyMap<string, Orders> = new Map([
+  ['4', [['y']]],
+  ['2 4', [['d', 'y']]],
+  ['4 2', [['y', 'd']]],
+  ['2 2', [['d', 'y']]],
+]);
+const alone: ReadonlyMap<string, Orders> = new Map([
+  ['4 2 2', [['y', 'M', 'd']]],
+  ['2 2 4', dayOrMonthFirst],
+  ['2 2 2', [...dayOrMonthFirst, ['y', 'M', 'd']]],
+  ['8', [['yyyyMMdd']]],
+  ['12', [['yyyyMMddHHmm']]],
+  ['14', [['yyyyMMddHHmmss']]],
+  ['8 6', [['yyyyMMdd', 'HHmmss']]],
+  ['8 4', [['yyyyMMdd', 'HHmm']]],
+]);
+
+function ordersOf(lengths: readonly number[], hasMonth: boolean, between: string): Orders {
   const key = lengths.map((length) => (length === 1 ? 2 : length)).join(' ');
-  if (hasMonth)
-    return (
-      { '4': [['y']], '2 4': [['d', 'y']], '4 2': [['y', 'd']], '2 2': [['d', 'y']] }[key] ?? []
-    );
   // A point between two numbers makes a number of them.
-  if (key === '4 2') return /^[-/]$/.test(between) ? [['y', 'M']] : [];
-  if (key === '2 4') return /^[-/]$/.test(between) ? [['M', 'y']] : [];
-  const dayOrMonthFirst = [
-    ['d', 'M', 'y'],
-    ['M', 'd', 'y'],
-  ];
-  return (
-    {
-      '4 2 2': [['y', 'M', 'd']],
-      '2 2 4': dayOrMonthFirst,
-      '2 2 2': [...dayOrMonthFirst, ['y', 'M', 'd']],
-      '8': [['yyyyMMdd']],
-      '12': [['yyyyMMddHHmm']],
-      '14': [['yyyyMMddHHmmss']],
-      '8 6': [['yyyyMMdd', 'HHmmss']],
-      '8 4': [['yyyyMMdd', 'HHmm']],
-    }[key] ?? []
-  );
+  const isMonth = /^[-/]$/.test(between);
+  if (!hasMonth && key === '4 2') return isMonth ? [['y', 'M']] : [];
+  if (!hasMonth && key === '2 4') return isMonth ? [['M', 'y']] : [];
+  return (hasMonth ? besideMonth : alone).get(key) ?? [];
 }
 
 function fieldOf(letter: string, length: number, isShort: boolean): string {

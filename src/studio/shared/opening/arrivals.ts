@@ -1,7 +1,11 @@
-import { type Finding, isRecord, type Result } from '../../../core/base';
-import { looksLikeSchema, readSchema } from '../../../core/items';
+import type { Finding, Result } from '../../../core/base';
 import { draftFromSchema, edits, goesWith, looksLikeProject } from '../../../core/project';
-import type { ImportSummary, SourceDocument, SourceRead } from '../../../engine';
+import {
+  type ImportSummary,
+  type SourceDocument,
+  type SourceRead,
+  schemaIn,
+} from '../../../engine';
 import { handItem } from '../session/at-hand';
 import { currentNow } from '../session/current';
 import { make, refused } from '../session/editing';
@@ -64,8 +68,7 @@ function sourceTaken({ draft, findings }: SourceRead): void {
 
 async function addFromSchema(document: SourceDocument): Promise<boolean> {
   const { history } = useSession.getState();
-  if (history === undefined || !('file' in document) || document.file.size > 5_000_000)
-    return false;
+  if (history === undefined || !('file' in document)) return false;
   const schema = await schemaIn(document.file, document.name);
   if (schema === undefined) return false;
   if (!schema.ok) {
@@ -75,17 +78,6 @@ async function addFromSchema(document: SourceDocument): Promise<boolean> {
   const draft = draftFromSchema(history.used, document.name, schema.value);
   addBrought({ draft, findings: [], itemCount: 0 });
   return true;
-}
-
-async function schemaIn(file: Blob, name: string) {
-  const head = await file.slice(0, 400).text();
-  if (!/^\s*\{/.test(head)) return undefined;
-  try {
-    const document = JSON.parse(await file.text());
-    return isRecord(document) && looksLikeSchema(document) ? readSchema(document, name) : undefined;
-  } catch {
-    return undefined;
-  }
 }
 
 /** The items of the document take the place of a source's, matched by its key. */

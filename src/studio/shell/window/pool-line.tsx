@@ -24,7 +24,7 @@ export function PoolLine({ readout, onMark }: PoolLineProps) {
         className="block w-full truncate px-4 py-1 text-start tabular-nums hover:underline"
         onClick={() => setIsOpen(!isOpen)}
       >
-        {`${readout.inUse} rows in use, ${readout.made} made, ${readout.bound} bindings`}
+        {`${count(readout.inUse, 'row')} in use, ${readout.made} made, ${count(readout.bound, 'binding')}`}
       </button>
       {isOpen && (
         <div className="px-3 pb-1">

@@ -35,9 +35,9 @@ export function BetterReadings({ source, types }: BetterReadingsProps) {
   return (
     <section
       aria-label="Fields that read better"
-      className="flex items-start gap-3 border-b border-rule bg-paper px-3 py-1.5 text-sm"
+      className="flex flex-wrap items-start gap-x-3 gap-y-1 border-b border-rule bg-paper px-3 py-1.5 text-sm"
     >
-      <details className="min-w-0 flex-1" open={shown.length < 4}>
+      <details className="min-w-[min(100%,420px)] flex-1" open={shown.length < 4}>
         <summary className="cursor-default truncate">
           <b>
             {count(shown.length, 'field')} {shown.length === 1 ? 'reads' : 'read'} better
