@@ -1,4 +1,5 @@
 import { Suspense, useState } from 'react';
+import { count } from '../../../core/base';
 import type { PoolReadout } from '../../../render';
 import { onDemand } from '../../shared/controls/on-demand';
 
