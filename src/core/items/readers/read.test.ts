@@ -134,6 +134,16 @@ describe('lines that nest deep', () => {
     });
   });
 
+  test('what nests too deep is refused also behind many short lists', async () => {
+    const many = Array.from({ length: 90 }, (_, at) => `"k${at}":{"a":[1,2]}`).join(',');
+    const document = (levels: number) => `{${many},"deep":${nested('[', ']', levels)}}`;
+    expect((await mustRead('x.json', document(150))).items.length).toBeGreaterThan(0);
+    for (const levels of [250, 5_000, 200_000])
+      expect(await mustRefuse('x.json', document(levels))).toMatchObject({
+        code: 'nested-too-deep',
+      });
+  });
+
   test('brackets without end are told at once', async () => {
     const refused = await mustRefuse('x.ndjson', `{"a":1}\n{"b":${'['.repeat(300)} "x"\n`);
     expect(refused.code).toMatch(/nested-too-deep|not-json/);

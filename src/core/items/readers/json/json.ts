@@ -24,7 +24,7 @@ import { Shapes } from '../../shape';
 import type { ItemsRead, Reader, ReadTask } from '../reader';
 import { DigitKeeper } from './numbers';
 import { itemsAtPath } from './path';
-import { isWithoutValues, likeliestPlace } from './where-items';
+import { isDeeper, isWithoutValues, likeliestPlace } from './where-items';
 
 export const json: Reader = {
   format: 'json',
@@ -147,6 +147,8 @@ async function wherever(
   const keeper = new DigitKeeper();
   try {
     const root = keeper.parse(text);
+    // Where many lists were met, the rest of the text was not looked at.
+    if (isDeeper(root, maxDepth)) return failed(refusal(text, task.file));
     const place = likeliestPlace(root);
     if (place !== undefined) {
       const { at } = place.best;

@@ -76,6 +76,12 @@ export const isWithoutValues = (root: Json): boolean =>
   root !== null &&
   Object.values(root).every((each) => isWithoutValues(each ?? null));
 
+/** Whether lists and records stand in each other on more levels than that. */
+export const isDeeper = (value: Json, levels: number): boolean =>
+  typeof value === 'object' &&
+  value !== null &&
+  (levels === 0 || Object.values(value).some((each) => isDeeper(each ?? null, levels - 1)));
+
 function leavesIn(value: Json): number {
   if (typeof value !== 'object' || value === null) return 1;
   let count = 0;
