@@ -140,12 +140,12 @@ export class ListView {
   }
 
   private take(shown: Shown): void {
-    this.living?.leave();
     // Who scrolls at this moment goes on from there; that its event is still to come tells nobody.
     const isScrolled = this.scroller.catchUp();
     const { sequence } = shown;
     const areItemsAlone =
       this.shown?.edition === shown.edition && this.shown.version !== shown.version;
+    if (!areItemsAlone) this.living?.leave();
     const standing = sequence.animates && areItemsAlone ? this.standing() : undefined;
     const before = this.rows.hold();
     const strips = this.strips.hold();

@@ -70,6 +70,9 @@ export class Living {
   private readonly swipe = new Swipe();
   private readonly lift: Lift;
   private readonly menu: ActionMenu;
+  /** What was moved aside last, and what the menu is of. */
+  private swiped: On | undefined;
+  private menuOf: On | undefined;
   private readonly stopped = new AbortController();
 
   constructor(
@@ -114,9 +117,18 @@ export class Living {
     const entry = row && this.list.entryAt(row)?.entry;
     if (row !== undefined && entry?.key !== this.on?.pressed.entry.key) this.putBack();
     else void this.lift.follow();
+    if (!this.isStill(this.on)) clearTimeout(this.holdTimer);
+    if (this.isStill(this.swiped)) this.swipe.follow();
+    else this.swipe.close();
+    if (!this.isStill(this.menuOf)) this.menu.close();
   }
 
-  /** Other rows are drawn: none of them carries what another was in the midst of. */
+  /** Whether a row is of the same item as when something was begun on it. */
+  private isStill(on: On | undefined): boolean {
+    return on !== undefined && this.list.entryAt(on.row)?.entry.key === on.pressed.entry.key;
+  }
+
+  /** Another list is drawn, or another project: no row carries what another was in the midst of. */
   leave(): void {
     clearTimeout(this.holdTimer);
     this.swipe.close();
@@ -378,6 +390,7 @@ export class Living {
 
   private slide(on: On, px: number): void {
     const before = this.swipe.movedPx(on.row);
+    this.swiped = on;
     this.swipe.move(on.row, px, this.isRtl);
     if (before === 0 || before > 0 !== px > 0) this.offerSide(on);
   }
@@ -402,6 +415,7 @@ export class Living {
     ).then((offered) => {
       const byId = new Map(offered.flat().map((each) => [each.action.id, each]));
       const actions = [...byId.values()].map(({ action }) => action);
+      this.menuOf = on;
       this.menu.open(at, actions, ({ id }) => {
         const own = byId.get(id);
         if (own !== undefined) this.ports.act(own.place, id);

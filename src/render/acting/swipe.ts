@@ -64,18 +64,23 @@ export class Swipe {
     panel.className = `yc-actions yc-from-${side}`;
     panel.setAttribute('role', 'group');
     panel.setAttribute('aria-label', 'Actions');
-    const parent = row.parentElement;
-    const [own, around] = [row.getBoundingClientRect(), parent?.getBoundingClientRect()];
-    if (around !== undefined) {
-      panel.style.top = `${own.top - around.top}px`;
-      panel.style.height = `${own.height}px`;
-      const isRtl = getComputedStyle(row).direction === 'rtl';
-      const isAtLeft = (side === 'start') !== isRtl;
-      if (isAtLeft) panel.style.left = `${row.offsetLeft}px`;
-      else panel.style.right = `${(parent?.clientWidth ?? 0) - row.offsetLeft - own.width}px`;
-    }
     row.before(panel);
     this.panel = panel;
     this.side = side;
+    this.follow();
+  }
+
+  /** What came out stands where its row stands now. */
+  follow(): void {
+    const { row, panel } = this;
+    const parent = row?.parentElement;
+    if (row === undefined || panel === undefined || parent == null) return;
+    const [own, around] = [row.getBoundingClientRect(), parent.getBoundingClientRect()];
+    panel.style.top = `${own.top - around.top}px`;
+    panel.style.height = `${own.height}px`;
+    const isRtl = getComputedStyle(row).direction === 'rtl';
+    const isAtLeft = (this.side === 'start') !== isRtl;
+    if (isAtLeft) panel.style.left = `${row.offsetLeft}px`;
+    else panel.style.right = `${parent.clientWidth - row.offsetLeft - own.width}px`;
   }
 }
