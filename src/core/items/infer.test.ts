@@ -124,6 +124,17 @@ describe('the key', () => {
     expect(findings[0]?.message).toContain('Items 1 and 3');
   });
 
+  test('is no measure, even where the items stand in its order', () => {
+    const items = Array.from({ length: 30 }, (_, at) => ({
+      plate: `w-${at}`,
+      called: `Wool ${at}`,
+      turns: 25 + at,
+      grams: 50 + at,
+    }));
+    expect(known(items).key).toBe('plate');
+    expect(known(items.map(({ grams, turns }) => ({ grams, turns }))).key).toBe('turns');
+  });
+
   test('that is not there is said', () => {
     expect(known([{ n: 1 }, { n: 1 }]).findings).toMatchObject([{ code: 'no-key' }]);
     expect(itemKeys([{ id: 'a' }, {}], 'id', 'stock').findings).toMatchObject([

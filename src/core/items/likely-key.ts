@@ -13,10 +13,10 @@ export interface KeyFound {
 }
 
 const idNames =
-  /^(?:_?id|key|uuid|guid|sku|code|ref|isbn|ean|slug|symbol|handle|.*[ _-](?:id|key|code|no|nr|number)|.*[a-z](?:I[dD]|Key|Code|No|Nr|Number))$/i;
+  /^(?:_?id|key|uuid|guid|sku|code|ref|isbn|ean|slug|symbol|handle|no|nr|number|.*[ _-](?:id|key|code|no|nr|number)|.*[a-z](?:I[dD]|Key|Code|No|Nr|Number))$/i;
 /** What counts, weighs or prices something is another from one item to the next by chance only. */
 const measureNames =
-  /(?:^|[ _-])(?:population|people|amount|price|cost|fee|total|sum|count|quantity|value|area|size|weight|mass|height|width|length|depth|distance|speed|score|rate|share|percent|age|lat|latitude|lon|lng|longitude|first ?name|last ?name|given ?name|family ?name|surname|description|summary|comment|note|url|image|picture)s?$|[a-z](?:Population|Amount|Price|Cost|Total|Count|Value|Area|Size|Weight|Height|Score|Rate|Url|Name)$/i;
+  /(?:^|[ _-])(?:population|people|amount|price|cost|fee|total|sum|count|quantity|value|area|size|weight|mass|grams|kilograms|kg|metres|meters|km|minutes|hours|days|stock|height|width|length|depth|distance|speed|score|rate|share|percent|age|lat|latitude|lon|lng|longitude|first ?name|last ?name|given ?name|family ?name|surname|description|summary|comment|note|url|image|picture)s?$|[a-z](?:Population|Amount|Price|Cost|Total|Count|Value|Area|Size|Weight|Height|Score|Rate|Url|Name)$/i;
 const splitWords = (name: string) => name.replace(/([a-z])([A-Z])/g, '$1 $2');
 
 /** Both ends of a link, or both measures of a place, tell it apart from others. */
@@ -87,7 +87,8 @@ function valueScore(values: readonly NonNullable<Json>[]): number {
   const texts = values.map(String);
   if (texts.some((text) => /^[-+(]?\s*\d*[.,]\d+\)?\s*%?$/.test(text.trim()))) return -10;
   const areNumbers = texts.every((text) => /^[-+]?[\d.,' ]*\d$/.test(text.trim()));
-  if (areNumbers) return isRising(texts.map(Number)) ? 2 : -2;
+  // Measures rise, too, where somebody has put the items in their order.
+  if (areNumbers) return isRising(texts.map(Number)) ? 1 : -2;
   if (texts.every((text) => dateText.test(text.trim()))) return 2.5;
   const length = texts.reduce((sum, text) => sum + text.length, 0) / Math.max(1, texts.length);
   return length > 80 ? -10 : length > 40 ? -1 : 1.5;
