@@ -49,7 +49,7 @@ export interface ReadTask {
   /** A JSONPath that the user chose; otherwise the reader finds the list. */
   readonly at?: string | undefined;
   readonly gathers?: boolean;
-  /** The items were found there before: an empty list is no mistake. */
+  /** The items were found there before: an empty list is no mistake, and no line is left out. */
   readonly mayBeEmpty?: boolean;
 }
 

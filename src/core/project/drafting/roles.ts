@@ -35,8 +35,8 @@ export function rolesOf(
   apart: readonly string[],
 ): Roles {
   const all = candidatesIn(fields, items).filter(({ path }) => !apart.includes(path.join('.')));
-  const titlePath = likelyTitle(fields, items)?.join('.');
-  const title = all.find(({ path }) => path.join('.') === titlePath);
+  const titlePath = JSON.stringify(likelyTitle(fields, items));
+  const title = all.find(({ path }) => JSON.stringify(path) === titlePath);
   const taken = new Set<Candidate | undefined>([title]);
   const take = (found: Candidate | undefined) => {
     taken.add(found);

@@ -18,7 +18,7 @@ interface BetterReadingsProps {
 export function BetterReadings({ source, types }: BetterReadingsProps) {
   const found = useAnswer(source.id, (id) => engine().betterReadings(id)) ?? [];
   const [left, setLeft] = useState<readonly string[]>([]);
-  const shown = found.filter(({ path }) => !left.includes(nameOf(path)));
+  const shown = found.filter(({ path }) => !left.includes(JSON.stringify(path)));
   if (shown.length === 0) return null;
   const read = (reading: BetterReading, decoding: Decoding): Edit[] => {
     const type = types.find(({ fields }) => fieldAtPath(fields, reading.path) !== undefined);
@@ -31,7 +31,7 @@ export function BetterReadings({ source, types }: BetterReadingsProps) {
     return way === undefined || others.length > 0 ? [] : read(each, way.decoding);
   });
   const leave = (readings: readonly BetterReading[]) =>
-    setLeft([...left, ...readings.map(({ path }) => nameOf(path))]);
+    setLeft([...left, ...readings.map(({ path }) => JSON.stringify(path))]);
   return (
     <section
       aria-label="Fields that read better"
@@ -48,7 +48,7 @@ export function BetterReadings({ source, types }: BetterReadingsProps) {
         <ul className="max-h-40 overflow-auto">
           {shown.map((reading) => (
             <Line
-              key={nameOf(reading.path)}
+              key={JSON.stringify(reading.path)}
               reading={reading}
               onRead={(decoding) => {
                 const [edit] = read(reading, decoding);

@@ -37,7 +37,9 @@ export const json: Reader = {
   first(head, task) {
     if (task.at !== undefined) return undefined;
     const list = coveringList(atOnce(scanJson(head)).lists, head);
-    if (list === undefined || list.wholeUntil <= list.start + 1) return undefined;
+    // A list that is over may be followed by a longer one.
+    if (list?.end !== undefined || list === undefined) return undefined;
+    if (list.wholeUntil <= list.start + 1) return undefined;
     const keeper = new DigitKeeper();
     try {
       const elements = keeper.parse(`[${head.slice(list.start + 1, list.wholeUntil)}]`);
