@@ -13,7 +13,7 @@ import {
   valueAt,
 } from '../../src/core/items';
 import { type Field, typeInWords } from '../../src/core/values';
-import { schemaIn } from '../../src/engine';
+import { largestSchemaBytes, schemaIn } from '../../src/engine';
 import { type ItemsOptions, inputFile, readItems } from '../input';
 import { type KnownItems, known } from '../known';
 import { excludes, flush, json, line, report, WrongUse } from '../output';
@@ -30,7 +30,7 @@ export async function inferTypes(files: readonly string[], options: InferOptions
   excludes('--schema', options.schema, '--json', options.json);
   excludes('--types', options.types, '--json', options.json);
   for (const file of files) {
-    const declared = await declaredIn(file);
+    const declared = options.at === undefined ? await declaredIn(file) : undefined;
     const read = declared?.read ?? (await readItems(file, options));
     const all = declared ?? known(basename(file), read);
     report([...read.findings, ...all.inference.findings]);
@@ -46,6 +46,7 @@ export async function inferTypes(files: readonly string[], options: InferOptions
 async function declaredIn(file: string): Promise<KnownItems | undefined> {
   if (file === '-') return undefined;
   const { name, bytes } = await inputFile(file);
+  if (bytes.length > largestSchemaBytes) return undefined;
   const schema = await schemaIn(new Blob([new Uint8Array(bytes)]), name);
   if (schema === undefined) return undefined;
   if (!schema.ok) throw new WrongUse(schema.error.message);

@@ -51,7 +51,13 @@ export type {
   ProjectRead,
   SourceRead,
 } from './protocol';
-export { type SourceDocument, schemaIn, sqliteFrom, strictDecoder } from './reading';
+export {
+  largestSchemaBytes,
+  type SourceDocument,
+  schemaIn,
+  sqliteFrom,
+  strictDecoder,
+} from './reading';
 export type { ItemAtHand, PartTask, TriedDraft } from './scene';
 export type {
   ChoiceAsked,

@@ -194,8 +194,9 @@ export class ListView {
     this.rows.follow(before, this.placesInList(range));
     this.strips.follow(strips, range);
     this.drawRows();
-    if (standing !== undefined) moveRows(this.rows.inUse, standing, this.sight);
+    // What is open on a row is placed by where the row will be.
     this.living?.drawn();
+    if (standing !== undefined) moveRows(this.rows.inUse, standing, this.sight);
     if (isScrolled) this.tellScrolled();
     this.restLater();
   }

@@ -5,5 +5,5 @@
 export { type SourceDocument, strictDecoder } from './document';
 export { type EventBatch, listenTo } from './fetch-events';
 export { goesOn, type ItemsKnown, Reading } from './reading';
-export { schemaIn } from './schema-in';
+export { largestSchemaBytes, schemaIn } from './schema-in';
 export { sqliteFrom } from './sqlite';

@@ -191,6 +191,12 @@ describe('what is no list of items is said, not read', () => {
     expect(items.length).toBe(38);
     expect(findings).toMatchObject([{ code: 'lines-left-out', place: { line: 8 } }]);
     expect(findings[0]?.message).toContain('2 lines');
+    const again = await read(
+      documentOfBytes('x.ndjson', new TextEncoder().encode(lines.with(7, '{"id":7').join('\n'))),
+      { file: 'x.ndjson', mayBeEmpty: true },
+      { ...quietPorts, first: () => {} },
+    );
+    expect(again).toMatchObject({ ok: false, error: { code: 'not-json', place: { line: 8 } } });
     const most = lines.map((line, at) => (at % 2 === 0 ? line : 'oops')).join('\n');
     expect(await mustRefuse('x.ndjson', most)).toMatchObject({ code: 'not-json' });
   });
@@ -258,6 +264,20 @@ describe('what was written is what is read', () => {
     const text = JSON.stringify({ found: { rows: many.map(([id]) => ({ id })) } });
     const chosen = await mustRead('x.json', text, '$.found.rows[*]');
     expect(chosen.items.length).toBe(150_000);
+  });
+
+  test('the first rows are of the list that all are of', async () => {
+    const early = Array.from({ length: 900 }, (_, at) => ({ note: `what was noted on day ${at}` }));
+    const late = Array.from({ length: 9_000 }, (_, at) => ({ id: at, name: `Wool ${at}` }));
+    const bytes = new TextEncoder().encode(JSON.stringify({ early, late }));
+    const firsts: string[] = [];
+    const all = await read(
+      documentOfBytes('x.json', bytes),
+      { file: 'x.json' },
+      { ...quietPorts, first: ({ at }) => firsts.push(at) },
+    );
+    expect(all.ok && all.value.at).toBe('$.late[*]');
+    expect(firsts.filter((at) => at !== '$.late[*]')).toEqual([]);
   });
 
   test('NDJSON, with blank lines and either line end', () => {

@@ -18,6 +18,8 @@ export interface SchemaRead {
   readonly discriminator: string | null;
 }
 
+/** JSON Schema's own addresses, of all drafts, and OpenAPI's (JSON Schema 2020-12, 8.1.1; OpenAPI 3.1, 4.8.24). */
+const metaSchema = /^https?:\/\/(?:json-schema\.org\/|spec\.openapis\.org\/oas\/)/;
 const deepest = 20;
 const maxFields = 5_000;
 
@@ -29,11 +31,11 @@ export function readSchema(document: Json, file: string): Result<SchemaRead, Fin
   return found.types.length === 0 ? failed(itemFindings.noSchema(file)) : ok(found);
 }
 
-/** Whether a document says of itself that it is a schema. */
+/** Whether a document says of itself that it is a schema; items may name the schema that they follow. */
 export function looksLikeSchema(document: Json): boolean {
   if (!isRecord(document)) return false;
   return (
-    typeof ownValue(document, '$schema') === 'string' ||
+    metaSchema.test(String(ownValue(document, '$schema') ?? '')) ||
     typeof ownValue(document, 'openapi') === 'string' ||
     (isRecord(ownValue(document, 'properties')) && ownValue(document, 'type') === 'object')
   );

@@ -5,7 +5,14 @@ import { describe, expect, test } from 'vitest';
 import { atOnce, type Json, type JsonRecord } from '../../base';
 import { type Field, scalarNames, type ValueType } from '../../values';
 import { infer } from '../infer';
-import { dataClasses, declarations, itemsSchema, readSchema, type TypeShape } from '.';
+import {
+  dataClasses,
+  declarations,
+  itemsSchema,
+  looksLikeSchema,
+  readSchema,
+  type TypeShape,
+} from '.';
 
 const ajv = addFormats(
   new Ajv({ strict: true, allowUnionTypes: true, ownProperties: true, keywords: ['x-yarncard'] }),
@@ -282,4 +289,15 @@ test.each(['kotlin', 'swift', 'python'] as const)('data classes in %s', async (l
   const fields: Field[] = [{ name: 'grams', type: 'integer', required: true }];
   const text = await dataClasses(language, 'Skein', [{ name: 'Skein', value: null, fields }], null);
   expect(text).toMatch(/grams/);
+});
+
+test('a document that names the schema it follows is items, not a schema', () => {
+  const items = [{ id: 1 }, { id: 2 }];
+  expect(looksLikeSchema({ $schema: 'https://example.org/shop.schema.json', items })).toBe(false);
+  for (const $schema of [
+    'https://json-schema.org/draft/2020-12/schema',
+    'http://json-schema.org/draft-07/schema#',
+  ])
+    expect(looksLikeSchema({ $schema, type: 'array' })).toBe(true);
+  expect(looksLikeSchema({ openapi: '3.1.0' })).toBe(true);
 });

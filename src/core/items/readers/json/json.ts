@@ -39,7 +39,7 @@ export const json: Reader = {
     const list = coveringList(atOnce(scanJson(head)).lists, head);
     // A list that is over may be followed by a longer one.
     if (list?.end !== undefined || list === undefined) return undefined;
-    if (list.wholeUntil <= list.start + 1) return undefined;
+    if (list.wholeUntil <= list.start + 1 || areRows(head, list)) return undefined;
     const keeper = new DigitKeeper();
     try {
       const elements = keeper.parse(`[${head.slice(list.start + 1, list.wholeUntil)}]`);

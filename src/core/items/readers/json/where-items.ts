@@ -19,6 +19,7 @@ export interface PlaceFound {
 /** Deeper than that nobody looks for items. */
 const deepest = 8;
 const maxPlaces = 200;
+const maxOffered = 20;
 /** What holds so much of a document is what the document is about. */
 const mostOfIt = 0.5;
 const enoughOfIt = 0.2;
@@ -47,7 +48,7 @@ export function likeliestPlace(
     places.find(holds(mostOfIt));
   if (best === undefined) return undefined;
   const found = ({ path, count }: Place) => ({ at: listPath(path), count });
-  return { best: found(best), all: byCover.map(found) };
+  return { best: found(best), all: byCover.slice(0, maxOffered).map(found) };
 }
 
 /** Gathers the places within a value, outermost first; how many plain values stand in it, one where none does. */
