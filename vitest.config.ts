@@ -13,6 +13,7 @@ export default defineConfig({
       'cli/**/*.test.ts',
       'tests/conformance/**/*.test.ts',
       'tests/fuzz/**/*.test.ts',
+      'tests/habits/**/*.test.ts',
       'tests/by-example/**/*.test.ts',
       'tests/architecture/**/*.test.ts',
       'tests/layout/**/*.test.ts',

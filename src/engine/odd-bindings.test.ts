@@ -36,6 +36,16 @@ describe('a binding that is probably not meant', () => {
     expect(codesOf(expr)).toEqual([]);
   });
 
+  test('compares with a text that no item has, and says which was probably meant', () => {
+    const shop = openShop(goods);
+    const binding = { expr: 'name === "Lce" ? "fine" : name === "Sock" ? "warm" : name' };
+    shop.engine.update(edited(shop.project(), edits.bind(place, binding)), everything);
+    const [finding, ...others] = shop.engine.surveyNow().findings;
+    expect(others).toEqual([]);
+    expect(finding).toMatchObject({ code: 'comparison-never-equal', mend: { text: '"Lace"' } });
+    expect(codesOf('kind === "x" ? "a" : name')).toEqual([]);
+  });
+
   test('is nothing to speak of where there are two items', () => {
     expect(codesOf('shop', undefined, goods.slice(1))).toEqual([]);
   });

@@ -1,6 +1,6 @@
 import type { Finding, JsonRecord } from '../base';
 import { compileMessage, type NamedFormat } from '../formats';
-import { formatsUsed, type RowContext, readsContext } from '../values';
+import { constantsLikeHoles, formatsUsed, type RowContext, readsContext } from '../values';
 import { type BoundValue, bindSlot, checkSlot, namesOf } from './bind-value';
 import { environmentToRun } from './bind-words';
 import type { BindingScope } from './binding';
@@ -11,6 +11,7 @@ import { sharedFindings } from './expanded/shared-findings';
 import { bindingFindings } from './findings';
 import { kindOf } from './parts';
 import type { EntryValue } from './parts/entry-value';
+import { isContent } from './property';
 import {
   constantsOf,
   mayLeave,
@@ -64,6 +65,7 @@ export function compileTemplate(template: Template, scope: BindingScope): Compil
     ...eachOnce(slots).flatMap((slot) => [
       ...placed(template, slot, slot.findings),
       ...placed(template, slot, messageFindings(slot, scope)),
+      ...placed(template, slot, constantFindings(slot, scope, seenIn)),
     ]),
   ];
   return {
@@ -199,6 +201,22 @@ const messageFindings = (slot: BoundSlot, scope: BindingScope): readonly Finding
     const made = compileMessage(format.message, scope.locale);
     return made.ok ? [] : [bindingFindings.message(format, made.error)];
   });
+
+/** Fixed words that look as if a value were to stand in them. */
+function constantFindings(
+  slot: BoundSlot,
+  scope: BindingScope,
+  seenIn: SeenIn,
+): readonly Finding[] {
+  const { binding, declared } = slot;
+  if (!isContent(declared)) return [];
+  const words = isBound(binding)
+    ? slot.findings.length === 0 && slot.expression?.text
+    : typeof binding === 'string' && JSON.stringify(binding);
+  if (!words) return [];
+  const { fields } = seenIn.at(slot.scope);
+  return constantsLikeHoles(words, fields, environmentToRun(scope));
+}
 
 const placed = (
   template: Template,

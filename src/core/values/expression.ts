@@ -5,9 +5,10 @@ import { showableFinding } from './check/showable';
 import { compile, type Evaluate } from './compile/compile';
 import { type Environment, emptyEnvironment } from './environment';
 import { valueFindings } from './findings';
+import { mendable } from './habits/mend';
 import { kindOf, withArticle } from './result-type';
 import { readExpression } from './syntax/read';
-import type { Field } from './type';
+import { type Field, fieldNamed } from './type';
 import { pathsUsed } from './uses';
 
 /** A text that was read, checked and, if nothing is wrong with it, can be evaluated. */
@@ -34,6 +35,32 @@ export function makeExpression(
   fields: readonly Field[],
   use: Use = 'any',
   environment: Environment = emptyEnvironment,
+): Expression {
+  const made = expressionAsIs(text, fields, use, environment);
+  if (made.findings.length === 0) return made;
+  let findings: readonly Finding[] | undefined;
+  return {
+    ...made,
+    /** Mends are looked for when somebody reads what is wrong: it takes some milliseconds. */
+    get findings() {
+      findings ??= mendable(made.findings, text, {
+        findingsOf: (other) => expressionAsIs(other, fields, use, environment).findings,
+        isField: (name) => fieldNamed(fields, name) !== undefined,
+        kindOf: (other) => {
+          const { checked } = expressionAsIs(other, fields, 'any', environment);
+          return checked && kindOf(checked.type);
+        },
+      });
+      return findings;
+    },
+  };
+}
+
+function expressionAsIs(
+  text: string,
+  fields: readonly Field[],
+  use: Use,
+  environment: Environment,
 ): Expression {
   const read = readExpression(text);
   if (!read.ok)

@@ -163,7 +163,8 @@ export const valueFindings = {
       'Use the format where the property is shown.',
     ),
 
-  notARecord: (span: Span, what: string, type: string) =>
+  /** `of`: what was gone into; `span`: the step. */
+  notARecord: (span: Span, of: Span, { what, type }: Is) =>
     mended(
       error(
         'step-into-value',
@@ -171,7 +172,7 @@ export const valueFindings = {
         `${what} is ${type}, so there is nothing to go into.`,
         `Take the last step away to use ${what} itself.`,
       ),
-      { label: `Use ${what}`, from: span.from - 1, to: span.to, text: '' },
+      { label: `Use ${what}`, from: of.to, to: span.to, text: '' },
     ),
 
   notShowable: (span: Span, { what, type }: Is, steps: readonly string[], mend: Mend | undefined) =>
@@ -321,6 +322,32 @@ export const valueFindings = {
         : 'This function takes an element and its position.',
       takes === 'order' ? 'Write (a, b) => …' : 'Write x => … or (x, i) => …',
     ),
+
+  looksLikeHole: (span: Span, template: string): Finding => ({
+    ...error(
+      'constant-like-hole',
+      span,
+      'These words stay as they are written: no value is put into them.',
+      `Write ${template}, if a value is meant to stand there.`,
+    ),
+    severity: 'warning',
+    mend: { label: clipped(`Write ${template}`), ...span, text: template },
+  }),
+
+  neverEqual: (span: Span, of: string, value: string, near: string | undefined): Finding => {
+    const finding: Finding = {
+      ...error(
+        'comparison-never-equal',
+        span,
+        `${of} is ${JSON.stringify(value)} for no item.`,
+        near === undefined ? 'Compare it with a value that items have.' : `Did you mean ${near}?`,
+      ),
+      severity: 'warning',
+    };
+    if (near === undefined) return finding;
+    const text = JSON.stringify(near);
+    return { ...finding, mend: { label: clipped(`Write ${text}`), ...span, text } };
+  },
 
   noPlace: (span: Span, name: string) =>
     error(

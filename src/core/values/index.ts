@@ -28,10 +28,11 @@ export {
 export { type Explained, explain, type TraceStep } from './explain/explain';
 export { shown } from './explain/shown';
 export { type Expression, makeExpression } from './expression';
-export type { Span } from './findings';
+export { type Span, valueFindings } from './findings';
 export { type FunctionEntry, functionTable, Missing } from './functions';
 export { instantOf } from './functions/instant';
 export { type NearestValue, nearestValue } from './nearest-value';
+export { type ComparedText, comparedTexts, constantsLikeHoles } from './odd-constants';
 export { renameStep } from './rename';
 export { type Kind, kindOf, type ResultType, typeOfResult } from './result-type';
 export { type Cases, type CaseValue, casesIn, fallsOn, textOfCases } from './syntax/cases';

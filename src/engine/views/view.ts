@@ -35,6 +35,7 @@ import { ListChoices } from './choices/list-choices';
 import type { EntryRange, Frame, ListBox } from './frame';
 import { missingPayloads } from './missing-payloads';
 import { missingPictures } from './missing-pictures';
+import { neverEqual } from './never-equal';
 import { oddBindings } from './odd-bindings';
 import { Once } from './once';
 import type { Acting } from './raising';
@@ -362,7 +363,7 @@ export class View {
     const payloads = yield* missingPayloads(this.acting, templates);
     // Two sections may well say the same: what stands beside rows is few.
     const ofRows = surveys.filter(({ template }) => !standing.has(template));
-    const odd = oddBindings(ofRows, templates, items);
+    const odd = [...oddBindings(ofRows, templates, items), ...neverEqual(templates, items)];
     return {
       templates: surveys,
       findings: [

@@ -11,7 +11,7 @@ const boolean = { type: 'boolean' } as const;
 const isNull = (node: Expr): boolean => node.kind === 'literal' && node.value === null;
 
 export function not(node: Expr & { kind: 'not' | 'negate' }, here: Checking): Checked | undefined {
-  const of = condition(node.of, here);
+  const of = condition(node.of, here, { denied: node });
   if (of === undefined) return undefined;
   return { kind: 'not', of, type: boolean, mayBeMissing: false, from: node.from, to: node.to };
 }
@@ -30,18 +30,45 @@ export function negate(
   return { kind: 'negate', of, type: of.type, mayBeMissing: of.mayBeMissing, from, to };
 }
 
+interface Around {
+  /** What is meant, where that is known. */
+  readonly better?: Mend | undefined;
+  /** The whole node, where the opposite is asked. */
+  readonly denied?: Expr;
+}
+
 /** Something that is true or false; a missing one counts as false. */
-function condition(node: Expr, here: Checking, better?: Mend): Checked | undefined {
+function condition(node: Expr, here: Checking, { better, denied }: Around = {}) {
   const checked = here.visit(node);
   if (checked === undefined || checked.type.type === 'boolean' || isNull(node)) return checked;
-  const words = wordsOf(here, node);
-  const isSimple = node.kind === 'name' || node.kind === 'member' || node.kind === 'call';
-  const label = `Ask whether ${inWords(checked)} is there`;
-  const ask = { label, from: node.from, to: node.to, text: `${words} !== null` };
-  const mend = better ?? (isSimple ? ask : undefined);
+  const mend = better ?? asked(node, checked, here, denied);
   return here.note(
     valueFindings.noCondition(node, inWords(checked), withArticle(checked.type), mend),
   );
+}
+
+/** A value as a condition is, in ECMAScript, whether it is there and neither empty nor 0 (7.1.2). */
+function asked(
+  node: Expr,
+  checked: Checked,
+  here: Checking,
+  denied: Expr | undefined,
+): Mend | undefined {
+  if (node.kind !== 'name' && node.kind !== 'member' && node.kind !== 'call') return undefined;
+  const words = wordsOf(here, node);
+  const kind = kindOf(checked.type);
+  const nothing = kind === 'text' ? '""' : kind === 'number' ? '0' : 'null';
+  const orNothing = kind === 'text' ? ' and not empty' : kind === 'number' ? ' and not 0' : '';
+  const { from, to } = denied ?? node;
+  if (denied === undefined) {
+    const label = `Ask whether ${inWords(checked)} is there${orNothing}`;
+    const isCount = checked.kind === 'call' && checked.name === 'length';
+    return { label, from, to, text: `${words} ${isCount ? '>' : '!=='} ${nothing}` };
+  }
+  const label = `Ask whether ${inWords(checked)} is missing${orNothing.replace('and not', 'or')}`;
+  const canMiss = checked.mayBeMissing && nothing !== 'null';
+  const text = `${canMiss ? `(${words} ?? ${nothing})` : words} === ${nothing}`;
+  return { label, from, to, text };
 }
 
 export function arithmetic(
@@ -80,7 +107,7 @@ function unlikeOperands(
   const kinds = [left, right].map((each) => kindOf(each.type));
   const canBeShown = kinds.every((kind) => kind !== 'record' && kind !== 'list');
   if (operator === '+' && isText && canBeShown) {
-    const text = `\`${hole(node.left, here)}${hole(node.right, here)}\``;
+    const text = `\`${hole(node.left, left, here)}${hole(node.right, right, here)}\``;
     return valueFindings.unlike(
       node,
       'The two sides of +',
@@ -106,8 +133,10 @@ function unlikeOperands(
   );
 }
 
-/** A part of a template literal: a fixed text stands for itself. */
-function hole(node: Expr, here: Checking): string {
+/** A part of a template literal: a fixed text stands for itself, texts put together one by one. */
+function hole(node: Expr, checked: Checked, here: Checking): string {
+  if (node.kind === 'arithmetic' && checked.kind === 'joined')
+    return hole(node.left, checked.left, here) + hole(node.right, checked.right, here);
   if (node.kind === 'literal' && typeof node.value === 'string')
     return node.value.replace(/[\\`]|\$\{/g, (mark) => `\\${mark}`);
   return `\${${wordsOf(here, node)}}`;
@@ -156,7 +185,8 @@ const isDateFor = (other: string, literal: Checked): boolean =>
 export function logical(node: Expr & { kind: 'logical' }, here: Checking): Checked | undefined {
   const { operator, from, to } = node;
   if (operator === '??') return fallback(node, here);
-  const left = condition(node.left, here, operator === '||' ? standIn(node, here) : undefined);
+  const better = operator === '||' ? standIn(node, here) : undefined;
+  const left = condition(node.left, here, { better });
   const right = left && condition(node.right, here);
   if (left === undefined || right === undefined) return undefined;
   const mayBeMissing = left.mayBeMissing || right.mayBeMissing;
@@ -166,7 +196,8 @@ export function logical(node: Expr & { kind: 'logical' }, here: Checking): Check
 /** `x || "none"` is meant for a stand-in where x is neither true nor false. */
 function standIn({ left, right }: Expr & { kind: 'logical' }, here: Checking): Mend | undefined {
   const at = left.to + here.text.slice(left.to, right.from).indexOf('||');
-  return at < left.to ? undefined : { label: 'Write ??', from: at, to: at + 2, text: '??' };
+  const label = 'Write ?? (what is empty or 0 stays as it is)';
+  return at < left.to ? undefined : { label, from: at, to: at + 2, text: '??' };
 }
 
 function fallback(node: Expr & { kind: 'logical' }, here: Checking): Checked | undefined {

@@ -96,7 +96,7 @@ function intoValue({ step, name }: Expr & { kind: 'member' }, of: Checked) {
   if (methodNames.has(name)) return valueFindings.methodUncalled(step, name);
   if (type.type === 'list')
     return valueFindings.intoList(step, what, type.of.type === 'record', name);
-  return valueFindings.notARecord(step, what, withArticle(type));
+  return valueFindings.notARecord(step, of, { what, type: withArticle(type) });
 }
 
 export function index(node: Expr & { kind: 'index' }, here: Checking): Checked | undefined {

@@ -45,30 +45,3 @@ export const functionNames: ReadonlySet<string> = new Set(tables.standing.keys()
 export const methodNames: ReadonlySet<string> = new Set(
   [...tables.text.keys(), ...tables.list.keys()].filter((name) => name !== 'length'),
 );
-
-/** What people reach for that is not in the table: what to write instead. */
-export const refusedFunctions: Readonly<Record<string, string>> = {
-  String: 'Put the value into a text: `${value}`.',
-  Boolean: 'Compare: value > 0, or value !== null.',
-  parseInt: 'Write Math.trunc(Number(text)), or read the field as a number in Data.',
-  parseFloat: 'Write Number(text), or read the field as a number in Data.',
-  Date: 'Read the field as a date in Data (“Read it as …”); now is the time.',
-  toFixed: 'Digits are a matter of the format, not of the value.',
-  toLocaleString: 'Choose a format: it follows the reader’s region.',
-  toString: 'Put the value into a text: `${value}`.',
-  replace: 'Write replaceAll(part, by).',
-  substring: 'Write slice(from, to).',
-  substr: 'Write slice(from, to).',
-  charAt: 'Write at(position).',
-  trimStart: 'Write trim().',
-  trimEnd: 'Write trim().',
-  match: 'Write includes(part), startsWith(part) or endsWith(part).',
-  test: 'Write includes(part), startsWith(part) or endsWith(part).',
-  sort: 'Write toSorted((a, b) => a - b).',
-  reverse: 'Write toReversed(): an expression changes nothing.',
-  reduce: 'Write sum(list, x => …), average, smallest or largest.',
-  forEach: 'Write map(x => …).',
-  flatMap: 'Write map(x => …).',
-  push: 'Write concat([value]): an expression changes nothing.',
-  eval: 'An expression never runs text as code.',
-};

@@ -10,9 +10,9 @@ import type {
   Super,
   UnaryExpression,
 } from 'acorn';
-import { keepsDigits, ownValue } from '../../base';
+import { keepsDigits } from '../../base';
 import { type Span, valueFindings } from '../findings';
-import { functionNames, methodNames, refusedFunctions } from '../functions';
+import { functionNames, methodNames } from '../functions';
 import { Refused, refuse, refuseCall, refuseNode, refuseOperator } from './refusals';
 import type { Argument, ArithmeticOperator, Arrow, CompareOperator, Expr } from './tree';
 
@@ -151,12 +151,7 @@ function call(node: CallExpression, inner: Inner): Expr {
   if (whole !== undefined && functionNames.has(whole))
     return { kind: 'call', of: undefined, name: whole, nameSpan: spanOf(callee), args, ...span };
   if (whole !== undefined)
-    return refuseCall(
-      spanOf(callee),
-      whole,
-      [...functionNames, 'lookup', 'format'],
-      ownValue(refusedFunctions, whole),
-    );
+    return refuseCall(spanOf(callee), whole, [...functionNames, 'lookup', 'format']);
   if (
     callee.type !== 'MemberExpression' ||
     callee.property.type !== 'Identifier' ||
@@ -165,8 +160,7 @@ function call(node: CallExpression, inner: Inner): Expr {
     return refuse(span, 'This call', 'Write the name of a function or method.');
   const { name } = callee.property;
   const nameSpan = spanOf(callee.property);
-  if (!methodNames.has(name))
-    return refuseCall(nameSpan, name, [...methodNames], ownValue(refusedFunctions, name));
+  if (!methodNames.has(name)) return refuseCall(nameSpan, name, [...methodNames]);
   return { kind: 'call', of: inner(callee.object), name, nameSpan, args, ...span };
 }
 

@@ -75,15 +75,12 @@ export const refuseOperator = (operator: string, span: Span): never =>
   refuse(span, `The operator ${operator}`, ownValue(operators, operator) ?? inList);
 
 /** A call of something that is not in the table. */
-export function refuseCall(
-  span: Span,
-  name: string,
-  known: readonly string[],
-  instead: string | undefined,
-): never {
+export function refuseCall(span: Span, name: string, known: readonly string[]): never {
   const near = nearest(name, known);
   const mend = near === undefined ? undefined : { label: `Write ${near}`, ...span, text: near };
   const hint =
-    instead ?? (near === undefined ? `There are ${known.join(', ')}.` : `Did you mean ${near}?`);
+    near === undefined
+      ? 'Type its first letters to see what there is; Help, Expressions, lists all.'
+      : `Did you mean ${near}?`;
   return refuse(span, `${name}(…)`, hint, mend);
 }

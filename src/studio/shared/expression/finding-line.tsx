@@ -8,9 +8,12 @@ interface FindingLineProps {
 
 /** What is wrong with an expression, what to write instead, and one press that does. */
 export function FindingLine({ finding, text, onMend }: FindingLineProps) {
-  const { message, hint, mend } = finding;
+  const { message, hint, mend, severity } = finding;
   return (
-    <p className="pt-0.5 text-sm text-madder" role="status">
+    <p
+      className={`pt-0.5 text-sm ${severity === 'error' ? 'text-madder' : 'text-weld'}`}
+      role="status"
+    >
       {message} <span className="text-ink">{hint}</span>{' '}
       {mend !== undefined && (
         <button

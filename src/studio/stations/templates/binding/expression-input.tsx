@@ -1,7 +1,7 @@
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { environmentOf, scopeFor } from '../../../../core/project';
 import { type Bound, checkSlot, isContent, type Property } from '../../../../core/templates';
-import { casesIn, makeExpression, pathAt } from '../../../../core/values';
+import { casesIn, constantsLikeHoles, makeExpression, pathAt } from '../../../../core/values';
 import { Button } from '../../../shared/controls/controls';
 import { onDemand } from '../../../shared/controls/on-demand';
 import { ExpressionEditor } from '../../../shared/expression/expression-editor';
@@ -61,6 +61,11 @@ export function ExpressionInput({ selection, place, binding, declared }: Express
       make(bindPath(place, next, binding, `expression ${place.part}`));
   };
   const [finding] = findings;
+  const isRight = findings.length === 0 && isContent(declared);
+  const odd = useMemo(
+    () => (isRight ? constantsLikeHoles(text, fields, environment)[0] : undefined),
+    [isRight, text, fields, environment],
+  );
   const cases = findings.length === 0 ? casesIn(text) : undefined;
   const selected = useSpanShown(({ place: own, span }) =>
     own?.template === place.template && own.part === place.part && own.property === place.property
@@ -99,6 +104,9 @@ export function ExpressionInput({ selection, place, binding, declared }: Express
         )
       ) : (
         <FindingLine finding={finding} text={text} onMend={(next) => write(next, true)} />
+      )}
+      {odd !== undefined && (
+        <FindingLine finding={odd} text={text} onMend={(next) => write(next, true)} />
       )}
       {cases !== undefined && isAsText && (
         <Button onPress={() => setAsText(false)}>As a table</Button>
