@@ -1,6 +1,12 @@
 import type { Finding, JsonRecord } from '../base';
 import { compileMessage, type NamedFormat } from '../formats';
-import { constantsLikeHoles, formatsUsed, type RowContext, readsContext } from '../values';
+import {
+  constantsLikeHoles,
+  formatsUsed,
+  leftSeparators,
+  type RowContext,
+  readsContext,
+} from '../values';
 import { type BoundValue, bindSlot, checkSlot, namesOf } from './bind-value';
 import { environmentToRun } from './bind-words';
 import type { BindingScope } from './binding';
@@ -202,7 +208,7 @@ const messageFindings = (slot: BoundSlot, scope: BindingScope): readonly Finding
     return made.ok ? [] : [bindingFindings.message(format, made.error)];
   });
 
-/** Fixed words that look as if a value were to stand in them. */
+/** Fixed words that look as if a value were to stand in them, marks that stay without their values. */
 function constantFindings(
   slot: BoundSlot,
   scope: BindingScope,
@@ -215,7 +221,11 @@ function constantFindings(
     : typeof binding === 'string' && JSON.stringify(binding);
   if (!words) return [];
   const { fields } = seenIn.at(slot.scope);
-  return constantsLikeHoles(words, fields, environmentToRun(scope));
+  const checked = isBound(binding) ? slot.expression?.checked : undefined;
+  return [
+    ...constantsLikeHoles(words, fields, environmentToRun(scope)),
+    ...(checked === undefined ? [] : leftSeparators(checked, words)),
+  ];
 }
 
 const placed = (

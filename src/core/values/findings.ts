@@ -334,6 +334,17 @@ export const valueFindings = {
     mend: { label: clipped(`Write ${template}`), ...span, text: template },
   }),
 
+  separatorsLeft: (span: Span, text: string): Finding => ({
+    ...error(
+      'separators-left',
+      span,
+      'Where one of these values is missing, the marks beside it stay.',
+      `Write ${text}: it leaves them out.`,
+    ),
+    severity: 'note',
+    mend: { label: clipped(`Write ${text}`), from: span.from, to: span.to, text },
+  }),
+
   neverEqual: (span: Span, of: string, value: string, near: string | undefined): Finding => {
     const finding: Finding = {
       ...error(

@@ -31,6 +31,7 @@ export { type Expression, makeExpression } from './expression';
 export { type Span, valueFindings } from './findings';
 export { type FunctionEntry, functionTable, Missing } from './functions';
 export { instantOf } from './functions/instant';
+export { leftSeparators } from './left-separators';
 export { type NearestValue, nearestValue } from './nearest-value';
 export { type ComparedText, comparedTexts, constantsLikeHoles } from './odd-constants';
 export { renameStep } from './rename';

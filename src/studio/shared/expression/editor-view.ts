@@ -94,6 +94,8 @@ export function expressionEditor(
         autocompletion({
           override: [(context) => offersIn(context, events.world())],
           icons: false,
+          // What is wrong, and what mends it, is said beneath.
+          aboveCursor: true,
           interactionDelay: 0,
         }),
         keymap.of([

@@ -6,15 +6,15 @@ interface FindingLineProps {
   readonly onMend: (text: string) => void;
 }
 
+const colours = { error: 'text-madder', warning: 'text-weld', note: 'text-ash' } as const;
+
 /** What is wrong with an expression, what to write instead, and one press that does. */
 export function FindingLine({ finding, text, onMend }: FindingLineProps) {
   const { message, hint, mend, severity } = finding;
+  const isOnButton = hint === `${mend?.label}.`;
   return (
-    <p
-      className={`pt-0.5 text-sm ${severity === 'error' ? 'text-madder' : 'text-weld'}`}
-      role="status"
-    >
-      {message} <span className="text-ink">{hint}</span>{' '}
+    <p className={`pt-0.5 text-sm ${colours[severity]}`} role="status">
+      {message} {!isOnButton && <span className="text-ink">{hint} </span>}
       {mend !== undefined && (
         <button
           type="button"

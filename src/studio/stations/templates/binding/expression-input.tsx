@@ -1,7 +1,15 @@
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { environmentOf, scopeFor } from '../../../../core/project';
 import { type Bound, checkSlot, isContent, type Property } from '../../../../core/templates';
-import { casesIn, constantsLikeHoles, makeExpression, pathAt } from '../../../../core/values';
+import {
+  casesIn,
+  constantsLikeHoles,
+  type Environment,
+  type Field,
+  leftSeparators,
+  makeExpression,
+  pathAt,
+} from '../../../../core/values';
 import { Button } from '../../../shared/controls/controls';
 import { onDemand } from '../../../shared/controls/on-demand';
 import { ExpressionEditor } from '../../../shared/expression/expression-editor';
@@ -63,7 +71,7 @@ export function ExpressionInput({ selection, place, binding, declared }: Express
   const [finding] = findings;
   const isRight = findings.length === 0 && isContent(declared);
   const odd = useMemo(
-    () => (isRight ? constantsLikeHoles(text, fields, environment)[0] : undefined),
+    () => (isRight ? oddIn(text, fields, environment) : undefined),
     [isRight, text, fields, environment],
   );
   const cases = findings.length === 0 ? casesIn(text) : undefined;
@@ -116,6 +124,13 @@ export function ExpressionInput({ selection, place, binding, declared }: Express
       )}
     </>
   );
+}
+
+/** What is probably not meant in an expression that can be evaluated. */
+function oddIn(text: string, fields: readonly Field[], environment: Environment) {
+  const { checked } = makeExpression(text, fields, 'text', environment);
+  const [odd] = constantsLikeHoles(text, fields, environment);
+  return odd ?? (checked && leftSeparators(checked, text)[0]);
 }
 
 interface ResultsProps extends Omit<ExpressionInputProps, 'declared'> {
