@@ -3,7 +3,7 @@ import {
   type Inference,
   type Item,
   type ItemsRead,
-  infer,
+  inferRead,
   isThere,
   reshaper,
   settledDecoding,
@@ -23,7 +23,7 @@ export interface KnownItems {
 }
 
 export function known(file: string, read: ItemsRead): KnownItems {
-  const inference = atOnce(infer(read.items, file));
+  const inference = atOnce(inferRead(read, file));
   const { discriminator } = inference;
   const types = inference.types.map((type) => {
     const items =

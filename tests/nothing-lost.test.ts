@@ -191,16 +191,16 @@ async function does(
     case 'bring':
       return bring(page, what.name, what.items, (draft) => edits.addSource(draft));
     case 'elsewhere': {
-      const { read, inference } = known(what.items, what.name);
       const imports = new EngineImport(page.engine);
-      const summary = imports.ifKnown(source, what.name, read, inference);
+      const summary = imports.ifKnown(source, what.name, known(what.items, what.name));
       if (summary !== undefined) return page.make(edits.importAgain(source.id, summary));
       return bring(page, what.name, what.items, (draft) => edits.replaceSource(source.id, draft));
     }
     case 'import': {
-      const { read, inference } = known(what.items, source.name);
       const imports = new EngineImport(page.engine);
-      const summary = imports.importAgain(source, what.name, read, inference);
+      const came = known(what.items, source.name);
+      const how = what.items.length % 2 === 0 ? 'replace' : 'add and update';
+      const summary = imports.importAgain(source, what.name, came, how);
       if (summary.revision !== undefined) page.make(edits.importAgain(source.id, summary));
       return;
     }

@@ -29,6 +29,7 @@ export {
   type ArrivalSummary,
   EngineImport,
   type FollowNews,
+  type ImportHow,
   type ImportSummary,
   type MoreCame,
 } from './imports';

@@ -30,7 +30,7 @@ import type {
   Trace,
 } from './answers';
 import type { DrawTask, RowsDrawn } from './drawing';
-import type { FollowNews, ImportSummary, MoreCame } from './imports';
+import type { FollowNews, ImportHow, ImportSummary, MoreCame } from './imports';
 import type { ItemChange, OneChange } from './items';
 import type { FontContents } from './measuring';
 import type { SourceDocument } from './reading';
@@ -201,7 +201,15 @@ export interface DataProtocol {
   /** Reads a document as a source of the project that is open. */
   bringSource(document: SourceDocument, used: UsedIds): Promise<Result<SourceRead, Finding>>;
   /** Takes up the items of a document for a source that is there. */
-  importAgain(source: string, document: SourceDocument): Promise<Result<ImportSummary, Finding>>;
+  importAgain(
+    source: string,
+    document: SourceDocument,
+    how: ImportHow,
+  ): Promise<Result<ImportSummary, Finding>>;
+  /** Reads a document as another set of a source; refused where its items are of other types. */
+  bringSet(source: string, set: string, document: SourceDocument): Promise<Result<number, Finding>>;
+  /** The items that another source has now as a set of a source; the number of the change. */
+  setFrom(source: string, set: string, other: string): Promise<number>;
   /** The same document again, at another place in it; refused if it is not at hand any more. */
   readAt(source: string, at: string, used: UsedIds): Promise<Result<ReadElsewhere, Finding>>;
   /** Where else in its document a source's items could be. */

@@ -1,9 +1,15 @@
-import { type Finding, failed, ok, type Result } from '../core/base';
+import { clipped, type Finding, failed, ok, type Result } from '../core/base';
 import { pathSteps } from '../core/items';
 import { draftSource, type Source, type UsedIds, withId } from '../core/project';
 import { EngineData } from './answers';
 import type { Engine } from './engine';
-import { EngineImport, type FollowNews, following } from './imports';
+import {
+  EngineImport,
+  type FollowNews,
+  following,
+  type ImportHow,
+  type ImportSummary,
+} from './imports';
 import type { DataProtocol, ReadElsewhere, SourceRead } from './protocol';
 import { goesOn, type ItemsKnown, type Reading, type SourceDocument } from './reading';
 import { turns } from './turns';
@@ -54,15 +60,15 @@ export function dataProtocol(
     bringSource: (document, used) =>
       reading.cancellable(document, () => sources.bring(document, used)),
 
-    importAgain: (id, document) =>
-      reading.cancellable(document, async () => {
-        const source = sourceOf(id);
-        const all = await reading.items(document, () => {}, true);
-        if (!all.ok) return all;
-        reading.remember(id, document, all.value.read.places ?? []);
-        engine.pageWaits(id, all.value.next);
-        return ok(imports.importAgain(source, all.value.name, all.value.read, all.value.inference));
-      }),
+    importAgain: (id, document, how) =>
+      reading.cancellable(document, () => sources.importAgain(sourceOf(id), document, how)),
+
+    bringSet: (id, set, document) =>
+      reading.cancellable(document, () => sources.bringSet(sourceOf(id), set, document)),
+
+    async setFrom(id, set, other) {
+      return imports.setFrom(sourceOf(id), set, other);
+    },
 
     async readAt(id, at, used) {
       const source = sourceOf(id);
@@ -150,8 +156,8 @@ function sourceReader(engine: Engine, reading: Reading, imports: EngineImport) {
   ): Promise<Result<ReadElsewhere, Finding>> {
     const all = await reading.items(document, () => {});
     if (!all.ok) return all;
-    const { read, name, inference } = all.value;
-    const summary = imports.ifKnown(source, name, read, inference);
+    const { read, name } = all.value;
+    const summary = imports.ifKnown(source, name, all.value);
     if (summary === undefined)
       return ok({ kind: 'other', brought: brought(document, all.value, used) });
     reading.remember(source.id, document, read.places ?? []);
@@ -159,8 +165,43 @@ function sourceReader(engine: Engine, reading: Reading, imports: EngineImport) {
     return ok({ kind: 'known', summary });
   }
 
-  return { bring, readElsewhere };
+  async function importAgain(
+    source: Source,
+    document: SourceDocument,
+    how: ImportHow,
+  ): Promise<Result<ImportSummary, Finding>> {
+    const all = await reading.items(document, () => {}, true);
+    if (!all.ok) return all;
+    const summary = imports.importAgain(source, all.value.name, all.value, how);
+    if (summary.isAsked) return ok(summary);
+    reading.remember(source.id, document, all.value.read.places ?? []);
+    engine.pageWaits(source.id, all.value.next);
+    return ok(summary);
+  }
+
+  async function bringSet(
+    source: Source,
+    set: string,
+    document: SourceDocument,
+  ): Promise<Result<number, Finding>> {
+    const all = await reading.items(document, () => {}, true);
+    if (!all.ok) return all;
+    const revision = imports.asSet(source, set, all.value);
+    return revision === undefined ? failed(ofOtherShape(source, all.value.name)) : ok(revision);
+  }
+
+  return { bring, readElsewhere, importAgain, bringSet };
 }
+
+const ofOtherShape = (source: Source, file: string): Finding => ({
+  code: 'set-of-other-shape',
+  severity: 'error',
+  place: { in: 'document', file },
+  message: clipped(
+    `What is in ${file} is not of the types of ${source.name}, so it can be no set of it.`,
+  ),
+  hint: 'Add it as a source of its own.',
+});
 
 const notAtHand = (source: Source): Finding => ({
   code: 'document-gone',

@@ -155,7 +155,7 @@ export const itemFindings = {
       'sqlite-fails',
       inFile(file),
       `${file} could not be read as an SQLite database: ${wrong}.`,
-      'It may be cut short or locked by a key; copy it again. In a SELECT, check its words.',
+      'It may be cut short or locked by a key; copy it again.',
     ),
 
   noSchema: (file: string) =>
@@ -166,12 +166,30 @@ export const itemFindings = {
       'It needs an object with properties, at its root, in $defs or in components.schemas.',
     ),
 
-  listEmpty: (file: string, at: string) =>
+  listEmpty: (file: string, at: string): Finding => ({
+    code: 'list-empty',
+    severity: 'warning',
+    place: inFile(file),
+    message: clipped(
+      `${at === '$[*]' ? 'The list' : `The list at ${at}`} in ${file} has no items yet.`,
+    ),
+    hint: 'Type items in the table, or bring a file of them and import it into this source.',
+  }),
+
+  selectFails: (file: string, wrong: string) =>
     error(
-      'list-empty',
+      'select-fails',
       inFile(file),
-      `The list at ${at} in ${file} is empty, so there are no rows to show.`,
-      'Bring at least one item, so that its fields can be known.',
+      `The database refuses the SELECT: ${wrong}.`,
+      'Check the names of its tables and columns.',
+    ),
+
+  severalStatements: (file: string) =>
+    error(
+      'several-statements',
+      inFile(file),
+      'There are several statements; one SELECT is read.',
+      'Take away all but the one that gives the items.',
     ),
 
   pathFindsNothing: (file: string, at: string, reach: string) =>

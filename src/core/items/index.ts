@@ -35,7 +35,7 @@ export {
   nastyItems,
   type Rule,
 } from './generate';
-export { type FieldFound, type Inference, infer, type TypeFound } from './infer';
+export { type FieldFound, type Inference, infer, inferRead, type TypeFound } from './infer';
 export { asItem, type Format, type Item, type Key, keyFields } from './item';
 export { type ItemKeys, itemKeys } from './key';
 export {

@@ -4,6 +4,7 @@ import { likelyDiscriminator } from './discriminator';
 import { itemFindings } from './findings';
 import type { Item, Key } from './item';
 import { findKey } from './likely-key';
+import type { ItemsRead } from './readers/reader';
 import { kindsInWords, type ShapeStat, type Shapes, shapesOf, wholeOf } from './shape';
 
 export interface TypeFound {
@@ -54,6 +55,20 @@ export function* infer(
     .map((field) => itemFindings.fieldMixed(source, field.name, kindsInWords(field.stat, count)));
   const unique = isUnique && typeof key === 'string' ? key : undefined;
   return { types, discriminator, key, unique, findings: [...tooMany, ...findings, ...mixed] };
+}
+
+/** The same of a document; where it has no items yet, what they would have. */
+export function* inferRead(
+  { items, columns = [], gathered }: Pick<ItemsRead, 'items' | 'columns' | 'gathered'>,
+  source: string,
+): Turns<Inference> {
+  if (items.length > 0) return yield* infer(items, source, gathered);
+  const fields = columns.map(
+    (name): FieldFound => ({ name, type: 'text', required: false, missingCount: 0 }),
+  );
+  const type: TypeFound = { value: undefined, count: 0, fields };
+  const none = { discriminator: undefined, key: undefined, unique: undefined };
+  return { types: [type], ...none, findings: [] };
 }
 
 function fieldsFound(shape: ShapeStat): FieldFound[] {

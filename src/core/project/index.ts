@@ -36,7 +36,7 @@ export { projectFindings } from './findings';
 export { foresee, goesWith, withMends } from './foresee';
 export { formatFrom } from './format-from';
 export { forgetRevision, type History, makeEdit, redo, startHistory, undo } from './history';
-export { isShapeKnown } from './known-shape';
+export { isShapeKnown, sourcesOfShape } from './known-shape';
 export { type StartingSet, startingSets } from './looks-to-start-from';
 export {
   draftFromSchema,

@@ -1,5 +1,10 @@
-import { keyFields, type TypeFound } from '../items';
+import { keyFields } from '../items';
 import { type Project, type Source, typesOf } from './project';
+
+/** The names that items of one type were found to have. */
+interface ShapeFound {
+  readonly fields: readonly { readonly name: string }[];
+}
 
 /**
  * Whether items that were read from another place are of the types that a source has already: each
@@ -9,7 +14,7 @@ import { type Project, type Source, typesOf } from './project';
 export function isShapeKnown(
   project: Project,
   source: Source,
-  found: readonly TypeFound[],
+  found: readonly ShapeFound[],
 ): boolean {
   const types = typesOf(project, source.id).map(({ fields }) =>
     fields.filter(({ expr }) => expr === undefined),
@@ -20,7 +25,7 @@ export function isShapeKnown(
   const hasKey = keyFields(source.key).every((name) =>
     isThere(rawNames.find((each) => each.name === name)?.raw ?? name),
   );
-  const isOfKnownType = ({ fields }: TypeFound) =>
+  const isOfKnownType = ({ fields }: ShapeFound) =>
     types.some((known) => {
       const names = new Set(known.map(({ name, from }) => from ?? name));
       const shared = fields.filter(({ name }) => names.has(name)).length;
@@ -28,3 +33,14 @@ export function isShapeKnown(
     });
   return hasKey && found.length > 0 && found.every(isOfKnownType);
 }
+
+/** Other sources whose items are of the types of one, so that they can be shown in its place. */
+export const sourcesOfShape = (project: Project, source: Source): readonly Source[] =>
+  project.sources.filter((other) => {
+    const found = typesOf(project, other.id).map(({ fields }) => ({
+      fields: fields
+        .filter(({ expr }) => expr === undefined)
+        .map(({ name, from }) => ({ name: from ?? name })),
+    }));
+    return other.id !== source.id && isShapeKnown(project, source, found);
+  });

@@ -64,8 +64,10 @@ export function draftSource(
     name,
     from: {
       file,
-      format: read.format,
-      at: read.at,
+      // What has no items yet is typed in.
+      ...(read.items.length === 0
+        ? ({ format: 'typed', at: '' } as const)
+        : { format: read.format, at: read.at }),
       ...(pages !== undefined && { pages }),
       ...(follow !== undefined && { follow }),
     },

@@ -11,7 +11,10 @@ function open(items?: readonly Item[]) {
 }
 
 const readOf = (items: readonly Item[]) =>
-  [{ format: 'json', at: '$[*]', items, findings: [] }, atOnce(infer(items, 'stock'))] as const;
+  ({
+    read: { format: 'json', at: '$[*]', items, findings: [] },
+    inference: atOnce(infer(items, 'stock')),
+  }) as const;
 
 describe('importing again', () => {
   test('says what was added, changed, removed and left, and undo takes it back', () => {
@@ -21,7 +24,7 @@ describe('importing again', () => {
       shop[2] ?? {},
       { id: 'd', name: 'Cobweb', made: '26.03.2026', price: '27,00' },
     ];
-    const summary = imports.importAgain(source(), 'later.json', ...readOf(later));
+    const summary = imports.importAgain(source(), 'later.json', readOf(later), 'replace');
     expect(summary).toMatchObject({
       addedCount: 1,
       changedCount: 1,
@@ -41,7 +44,7 @@ describe('importing again', () => {
   test('the same items again write nothing', () => {
     const { imports, source } = open();
     const again = shop.map((item) => ({ ...item }));
-    const summary = imports.importAgain(source(), 'stock.json', ...readOf(again));
+    const summary = imports.importAgain(source(), 'stock.json', readOf(again), 'replace');
     expect(summary.revision).toBeUndefined();
     expect(summary.unchangedCount).toBe(3);
   });
@@ -49,16 +52,60 @@ describe('importing again', () => {
   test('a key that repeats is listed', () => {
     const { imports, source } = open();
     const twice = [...shop, { id: 'a', name: 'Lace too' }];
-    const { findings, repeated } = imports.importAgain(source(), 'stock.json', ...readOf(twice));
+    const { findings, repeated } = imports.importAgain(
+      source(),
+      'stock.json',
+      readOf(twice),
+      'replace',
+    );
     expect(findings).toMatchObject([{ code: 'key-repeats' }]);
     expect(repeated).toEqual(['a']);
+  });
+
+  test('asks first where no key matches or most items would go, and does nothing before', () => {
+    const goods = Array.from({ length: 9 }, (_, at) => ({ id: `g${at}`, name: `Good ${at}` }));
+    const { imports, source, names } = open(goods);
+    const others = goods.map((item) => ({ ...item, id: `x${item.id}` }));
+    for (const later of [others, goods.slice(0, 4)]) {
+      const summary = imports.importAgain(source(), 'later.json', readOf(later), 'ask');
+      expect(summary).toMatchObject({ isAsked: true, revision: undefined });
+      expect(names()).toEqual(goods.map(({ name }) => name));
+    }
+    const most = imports.importAgain(source(), 'later.json', readOf(goods.slice(0, 5)), 'ask');
+    expect(most).toMatchObject({ isAsked: false, removedCount: 4 });
+  });
+
+  test('adds and updates, and keeps what did not come again', () => {
+    const { imports, source, make, names } = open();
+    const later = [
+      { ...shop[0], name: 'Merino lace' },
+      { id: 'd', name: 'Cobweb' },
+    ];
+    const summary = imports.importAgain(source(), 'later.json', readOf(later), 'add and update');
+    expect(summary).toMatchObject({
+      ...{ addedCount: 1, changedCount: 1, removedCount: 0, unchangedCount: 2 },
+      isAsked: false,
+    });
+    const { revision, from, found } = summary;
+    make(edits.importAgain('stock', { revision: revision ?? never(), from, found }));
+    expect(names()).toEqual(['Merino lace', 'Sock', 'Slub', 'Cobweb']);
+  });
+
+  test('a file or another source is a set, if it is of the same types', () => {
+    const { imports, engine, source, make } = open();
+    const others = [{ id: 'z', name: 'Zephyr', made: '01.02.2026', price: '3,00' }];
+    const set = imports.asSet(source(), 'more', readOf(others));
+    make(edits.addSet('stock', 'more', 'more', set ?? never()));
+    engine.showSet('stock', 'more');
+    expect(engine.heldIn('stock').map(({ name }) => name)).toEqual(['Zephyr']);
+    expect(imports.asSet(source(), 'odd', readOf([{ town: 'Ings', lat: 3 }]))).toBeUndefined();
   });
 
   test('without a key items are told apart by what they are', () => {
     const { imports, source, make } = open();
     make(edits.setKey('stock', null));
     const later = [shop[1] ?? {}, shop[0] ?? {}, { ...shop[2], name: 'Linen slub' }];
-    expect(imports.importAgain(source(), 'stock.json', ...readOf(later))).toMatchObject({
+    expect(imports.importAgain(source(), 'stock.json', readOf(later), 'replace')).toMatchObject({
       addedCount: 1,
       removedCount: 1,
       unchangedCount: 2,

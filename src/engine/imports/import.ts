@@ -9,9 +9,9 @@ import {
   type ImportDifference,
   type Inference,
   type Item,
-  type ItemsRead,
   infer,
   joinItems,
+  successionOf,
   type TypeFound,
 } from '../../core/items';
 import {
@@ -24,6 +24,7 @@ import {
 } from '../../core/project';
 import type { Engine } from '../engine';
 import { ItemStore } from '../items';
+import type { ItemsKnown } from '../reading';
 
 /** What came of asking or listening once more. */
 export interface FollowNews {
@@ -44,6 +45,8 @@ export interface ArrivalSummary {
 export interface ImportSummary {
   /** The number of the change; undefined: nothing changed. */
   readonly revision: number | undefined;
+  /** Most items would go: nothing was done yet, a person says whether they do. */
+  readonly isAsked: boolean;
   readonly from: Origin;
   readonly found: readonly TypeFound[];
   readonly addedCount: number;
@@ -62,19 +65,35 @@ export interface ImportSummary {
   readonly findings: readonly Finding[];
 }
 
+/**
+ * What becomes of items that are not among those that came: they go, or they stay. `ask`: they go,
+ * unless that would be most of them; then nothing is done yet.
+ */
+export type ImportHow = 'ask' | 'replace' | 'add and update';
+
 const maxListed = 100;
 
 /** Items that come again for a source: once, again and again, or as events. */
 export class EngineImport {
   constructor(private readonly engine: Engine) {}
 
-  /** Takes up items that came again for a source, matched by its key. */
-  importAgain(source: Source, file: string, read: ItemsRead, inference: Inference): ImportSummary {
+  /** Takes up items that came again for a source, matched by its key; those that are not among them go, or stay. */
+  importAgain(
+    source: Source,
+    file: string,
+    { read, inference }: Pick<ItemsKnown, 'read' | 'inference'>,
+    how: ImportHow,
+  ): ImportSummary {
     const held = this.engine.held(source.id);
-    const after = new ItemStore(read.items, inference.unique);
+    const after =
+      how === 'add and update'
+        ? new ItemStore(this.joined(source, read.items))
+        : new ItemStore(read.items, inference.unique);
     const { difference, keys, isSame } = this.compared(source, after);
+    const isAsked = how === 'ask' && wouldLoseMost(difference);
     return {
-      revision: isSame ? undefined : held.change(ownSet, difference.next),
+      revision: isSame || isAsked ? undefined : held.change(ownSet, difference.next),
+      isAsked,
       from: { file, format: read.format, at: read.at },
       found: this.typesIn(source, read.items, inference),
       ...summed(difference, keys),
@@ -87,13 +106,40 @@ export class EngineImport {
   ifKnown(
     source: Source,
     file: string,
-    read: ItemsRead,
-    inference: Inference,
+    known: Pick<ItemsKnown, 'read' | 'inference'>,
   ): ImportSummary | undefined {
-    const found = this.typesIn(source, read.items, inference);
-    return isShapeKnown(this.projectNow(), source, found)
-      ? this.importAgain(source, file, read, inference)
+    return this.isOfShape(source, known)
+      ? this.importAgain(source, file, known, 'replace')
       : undefined;
+  }
+
+  /** The items as another set of the source; undefined: they are not of its types. */
+  asSet(
+    source: Source,
+    set: string,
+    known: Pick<ItemsKnown, 'read' | 'inference'>,
+  ): number | undefined {
+    return this.isOfShape(source, known)
+      ? this.changeSet(source, set, known.read.items)
+      : undefined;
+  }
+
+  /** The items that another source has now, as a set of this one. */
+  setFrom(source: Source, set: string, other: string): number {
+    return this.changeSet(source, set, this.engine.held(other).set(ownSet).raw);
+  }
+
+  private changeSet(source: Source, set: string, items: readonly Item[]): number {
+    return this.engine.held(source.id).change(set, successionOf([], items));
+  }
+
+  private isOfShape(source: Source, { read, inference }: Pick<ItemsKnown, 'read' | 'inference'>) {
+    return isShapeKnown(this.projectNow(), source, this.typesIn(source, read.items, inference));
+  }
+
+  private joined(source: Source, items: readonly Item[]): readonly Item[] {
+    const before = this.engine.held(source.id).set(ownSet);
+    return joinItems(before.raw, before.rawKeys(this.projectNow(), source), items).next.items;
   }
 
   /** Takes up items that keep coming: they join what is there, and undo does not take them back. */
@@ -195,6 +241,15 @@ function summed(
       .map(({ after, fields }) => ({ key: keys.after.at(after), fields })),
     removed: removed.slice(0, maxListed).map((at) => keys.before.at(at)),
   };
+}
+
+/** Fewer items are looked at by whoever imports them. */
+const fewItems = 3;
+
+/** Whether fewer than half of the items that are there come again. */
+function wouldLoseMost({ removed, changed, unchangedCount }: ImportDifference): boolean {
+  const keptCount = changed.length + unchangedCount;
+  return removed.length > fewItems && removed.length > keptCount;
 }
 
 const counted = ({ added, changed, removed }: ImportDifference) => ({

@@ -3,4 +3,10 @@
  */
 export type { MoreCame } from './asking';
 export { following } from './following';
-export { type ArrivalSummary, EngineImport, type FollowNews, type ImportSummary } from './import';
+export {
+  type ArrivalSummary,
+  EngineImport,
+  type FollowNews,
+  type ImportHow,
+  type ImportSummary,
+} from './import';

@@ -3,7 +3,7 @@ import {
   type Follow,
   type Inference,
   type ItemsRead,
-  infer,
+  inferRead,
   type ListPlace,
   type ReadTask,
   read,
@@ -93,11 +93,7 @@ export class Reading {
         : await this.readPages(document, where, first);
     if (!known.ok) return known;
     const { read, name } = known.value;
-    const inference = await inTurns(
-      infer(read.items, name, read.gathered),
-      this.turn.pause,
-      this.part(0.8, 0.2),
-    );
+    const inference = await inTurns(inferRead(read, name), this.turn.pause, this.part(0.8, 0.2));
     return ok({ ...known.value, inference });
   }
 

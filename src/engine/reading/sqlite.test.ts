@@ -59,7 +59,13 @@ describe('SQLite databases', () => {
     };
     const bytes = await shop;
     expect(await code(bytes, 'tools')).toBe('no-such-table');
-    expect(await code(bytes, 'SELECT * FROM')).toBe('sqlite-fails');
+    expect(await code(bytes, 'SELECT * FROM')).toBe('select-fails');
+    expect(await code(bytes, 'SELECT id FROM skein; SELECT 1')).toBe('several-statements');
+    expect(await code(bytes, "SELECT id, ';x' AS mark FROM skein;")).toBe('read');
+    const wrong = await readDatabase(bytes, 'SELECT colour FROM skein');
+    expect(!wrong.ok && wrong.error.message).toContain('no such column: colour');
+    const empty = await readDatabase(await databaseOf('CREATE TABLE a (b, c)'));
+    expect(empty).toMatchObject({ ok: true, value: { items: [], columns: ['b', 'c'] } });
     expect(await code(await databaseOf('CREATE TABLE a (b)', 'DROP TABLE a'))).toBe('no-table');
     expect(await code(bytes.slice(0, 60))).toBe('sqlite-fails');
   });

@@ -9,6 +9,7 @@ import { Button } from '../shared/controls/controls';
 import { FileButton } from '../shared/controls/file-button';
 import { Mark } from '../shared/controls/mark';
 import { documentOf, isAddress } from '../shared/opening/arrivals';
+import { NewType } from '../shared/opening/new-type';
 import { bring, demoId } from '../shared/opening/opening';
 import { go } from '../shared/session/route';
 import { useFontsOf } from '../shared/window/own-fonts';
@@ -73,7 +74,8 @@ function Paste() {
           <b>Drop a file anywhere</b>{' '}
           <span className="text-ash">JSON, NDJSON, CSV, or a project</span>
         </p>
-        <span className="ms-auto">
+        <span className="ms-auto flex gap-2">
+          <NewType onMake={(document) => void bring(document)} />
           <FileButton words="Choose a file" label="A file of items" />
         </span>
       </div>

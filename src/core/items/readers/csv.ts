@@ -72,15 +72,18 @@ export const csv: Reader = {
       ports.progress(from / text.length);
       await ports.pause();
     }
-    if (columns === undefined || items.length === 0) return failed(itemFindings.noList(task.file));
+    // Of a single line without a separator nobody knows whether it is a heading.
+    if (columns === undefined || (items.length === 0 && columns.names.length < 2))
+      return failed(itemFindings.noList(task.file));
     const findings: Finding[] = [...columns.findings];
+    if (items.length === 0) findings.push(itemFindings.listEmpty(task.file, '$[*]'));
     if (ragged.count > 0) {
       const at = rowPosition(text, ragged.offset);
       findings.push(itemFindings.rowsRagged(task.file, at, ragged, columns.names.length));
     }
     if (openQuote !== undefined)
       findings.push(itemFindings.quoteOpen(task.file, rowPosition(text, openQuote)));
-    return ok({ format: 'csv', at: '$[*]', items, findings });
+    return ok({ format: 'csv', at: '$[*]', items, findings, columns: columns.names });
   },
 };
 

@@ -430,10 +430,9 @@ describe('bad documents are refused in words, with the place', () => {
       { line: 1 },
     ],
     ['a number', 'x.json', '42', 'json-scalar', {}],
-    ['an empty list', 'x.json', '{"rows":[]}', 'list-empty', {}],
     ['no list', 'x.json', '{}', 'no-list', {}],
     ['nothing', 'x.json', '', 'file-empty', {}],
-    ['only a heading', 'x.csv', 'a,b\n', 'no-list', {}],
+    ['one word', 'x.csv', 'a\n', 'no-list', {}],
     [
       'a picture',
       'x.json',

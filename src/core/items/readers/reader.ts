@@ -32,6 +32,8 @@ export interface ItemsRead {
   readonly at: string;
   readonly items: readonly Item[];
   readonly findings: readonly Finding[];
+  /** What the items would have, where there are none. */
+  readonly columns?: readonly string[];
   /** Counts for inference, if the task asked for them: items are quickest to look at just parsed. */
   readonly gathered?: Shapes;
   /** Where else in the document items could be, with how many. */

@@ -19,12 +19,15 @@ export async function readSqlite(
 ): Promise<Result<ItemsRead, Finding>> {
   if (ports.sqlite === undefined) return failed(itemFindings.fileIsBinary(task.file));
   let database: SqliteDatabase | undefined;
+  let asked: string | undefined;
   try {
     database = await ports.sqlite(bytes);
     const tables = await tablesOf(database);
     const at = task.at ?? tables[0]?.at;
     if (at === undefined) return failed(itemFindings.noTable(task.file));
     const isSelect = /^\s*(?:select|with)\b/i.test(at);
+    if (isSelect && hasSeveralStatements(at))
+      return failed(itemFindings.severalStatements(task.file));
     if (!isSelect && !tables.some((table) => table.at === at))
       return failed(
         itemFindings.noSuchTable(
@@ -34,13 +37,22 @@ export async function readSqlite(
         ),
       );
     const select = isSelect ? at : `SELECT * FROM ${quoted(at)}`;
+    asked = isSelect ? at : undefined;
     const { columns, rows } = await database.query(select);
-    if (rows.length === 0) return failed(itemFindings.listEmpty(task.file, at));
+    if (rows.length === 0)
+      return ok({
+        ...{ format: 'sqlite', at, items: [], columns, places: tables },
+        findings: [itemFindings.listEmpty(task.file, at)],
+      });
     const items = rows.map((row) => itemOf(columns, row));
     return ok({ format: 'sqlite', at, items, findings: [], places: tables });
   } catch (error) {
     const wrong = error instanceof Error ? error.message : String(error);
-    return failed(itemFindings.sqliteFails(task.file, wrong));
+    return failed(
+      asked === undefined
+        ? itemFindings.sqliteFails(task.file, wrong)
+        : itemFindings.selectFails(task.file, wrong),
+    );
   } finally {
     database?.close();
   }
@@ -72,3 +84,7 @@ function jsonOf(value: SqliteRows[number][number]): Json {
   const number = Number(value);
   return Number.isSafeInteger(number) ? number : String(value);
 }
+
+/** Whether anything but space stands behind a semicolon that is not within quotes or a remark. */
+const hasSeveralStatements = (sql: string): boolean =>
+  /;\s*\S/.test(sql.replace(/'(?:[^']|'')*'|"(?:[^"]|"")*"|--[^\n]*|\/\*[\s\S]*?\*\//g, ''));

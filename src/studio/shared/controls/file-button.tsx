@@ -6,11 +6,11 @@ interface FileButtonProps {
   readonly words: string;
   /** What is asked for, for those who do not see the button's surroundings. */
   readonly label: string;
-  /** Several at once, of these kinds only. */
+  /** Of these kinds only. */
   readonly accept?: string;
 }
 
-/** Chooses a file and brings it; the same file may be chosen again. */
+/** Chooses files and brings them; the same ones may be chosen again. */
 export function FileButton({ words, label, accept }: FileButtonProps) {
   const input = useRef<HTMLInputElement>(null);
   return (
@@ -19,7 +19,7 @@ export function FileButton({ words, label, accept }: FileButtonProps) {
         ref={input}
         type="file"
         accept={accept}
-        multiple={accept !== undefined}
+        multiple
         className="hidden"
         aria-label={label}
         onChange={(event) => {

@@ -64,7 +64,12 @@ async function lookOn(id: string): Promise<void> {
   if (useSession.getState().id !== id) return;
   const { keeping } = useSession.getState();
   if (keeping.kind !== 'handing over' && isUnkept()) useSession.setState({ notice: notKept });
-  useSession.setState({ keeping: { kind: 'looking' }, arrived: undefined, foreseen: undefined });
+  useSession.setState({
+    keeping: { kind: 'looking' },
+    arrived: [],
+    doubted: undefined,
+    foreseen: undefined,
+  });
   followNothing();
   stopWatching();
   const { watchProject } = await keptHere();

@@ -1,6 +1,13 @@
-import type { Finding, Result } from '../../../core/base';
-import { draftFromSchema, edits, goesWith, looksLikeProject } from '../../../core/project';
+import { type Finding, freeId, type Result, slug } from '../../../core/base';
 import {
+  draftFromSchema,
+  edits,
+  goesWith,
+  looksLikeProject,
+  type Source,
+} from '../../../core/project';
+import {
+  type ImportHow,
   type ImportSummary,
   type SourceDocument,
   type SourceRead,
@@ -8,7 +15,7 @@ import {
 } from '../../../engine';
 import { handItem } from '../session/at-hand';
 import { currentNow } from '../session/current';
-import { make, refused } from '../session/editing';
+import { changeItems, make, refused } from '../session/editing';
 import { followSource } from '../session/following';
 import { makeForeseen } from '../session/foreseeing';
 import { goWithin, useRoute } from '../session/route';
@@ -17,13 +24,32 @@ import { bringFonts, isFontFile } from './font-files';
 import { bring, documentName } from './opening';
 import { bringPictures, isPictureFile } from './picture-files';
 
-/** Files were dropped, pasted or chosen: pictures and fonts join the project that is open, of others the first counts. */
+/**
+ * Files were dropped, pasted or chosen: pictures and fonts join the project that is open. On the start
+ * page the first of the others is opened, a project before all; of what is left it is asked what becomes.
+ */
 export async function arriveFiles(files: readonly File[]): Promise<void> {
-  const [first] = files;
-  if (first === undefined) return;
-  if (isInProject() && (await isPictureFile(first))) await bringPictures(files);
-  else if (isInProject() && (await isFontFile(first))) await bringFonts(files);
-  else await arrive({ file: first, name: first.name });
+  const kinds = await Promise.all(files.map(kindOf));
+  const ofKind = (kind: FileKind) => files.filter((_, at) => kinds[at] === kind);
+  const items = [...ofKind('project'), ...ofKind('items')];
+  // What cannot be opened is said.
+  const others = items.length === 0 && !isInProject() ? files : items;
+  const [first, ...rest] = others.map((file) => ({ file, name: file.name }));
+  if (first !== undefined) await arrive(first);
+  if (isInProject()) {
+    if (ofKind('picture').length > 0) await bringPictures(ofKind('picture'));
+    if (ofKind('font').length > 0) await bringFonts(ofKind('font'));
+  }
+  if (rest.length > 0 && isInProject())
+    useSession.setState(({ arrived }) => ({ arrived: [...arrived, ...rest] }));
+}
+
+type FileKind = 'picture' | 'font' | 'project' | 'items';
+
+async function kindOf(file: File): Promise<FileKind> {
+  if (await isPictureFile(file)) return 'picture';
+  if (await isFontFile(file)) return 'font';
+  return looksLikeProject(await file.slice(0, 200).text()) ? 'project' : 'items';
 }
 
 /** On the start page a project may be open for a moment, while the demo is put among the kept ones. */
@@ -44,13 +70,14 @@ export async function arrive(document: SourceDocument): Promise<void> {
   const isOpen = isInProject();
   const isProject =
     'file' in document && looksLikeProject(await document.file.slice(0, 200).text());
-  if (isOpen && !isProject) useSession.setState({ arrived: document, notice: undefined });
+  if (isOpen && !isProject)
+    useSession.setState(({ arrived }) => ({ arrived: [...arrived, document], notice: undefined }));
   else await bring(document);
 }
 
 /** The document becomes a source of the project that is open; a schema becomes types to type items for. */
 export async function addAsSource(document: SourceDocument): Promise<void> {
-  useSession.setState({ arrived: undefined });
+  answered(document);
   if (refused(`Add ${documentName(document)}`) || (await addFromSchema(document))) return;
   const brought = await reading(document, () => engine().bringSource(document, usedIds()));
   if (brought !== undefined) addBrought(brought);
@@ -80,12 +107,57 @@ async function addFromSchema(document: SourceDocument): Promise<boolean> {
   return true;
 }
 
-/** The items of the document take the place of a source's, matched by its key. */
-export async function importInto(source: string, document: SourceDocument): Promise<void> {
-  useSession.setState({ arrived: undefined });
+/** It was said what becomes of a document: the next one is asked about. */
+export const answered = (document: SourceDocument): void =>
+  useSession.setState(({ arrived }) => ({ arrived: arrived.filter((each) => each !== document) }));
+
+/**
+ * The items of the document take the place of a source's, matched by its key. Where most of them would
+ * go, a person is asked what becomes of them.
+ */
+export async function importInto(
+  source: string,
+  document: SourceDocument,
+  how: ImportHow = 'ask',
+): Promise<void> {
+  answered(document);
+  useSession.setState({ doubted: undefined });
   if (refused(`Import ${documentName(document)} again`)) return;
-  const summary = await reading(document, () => engine().importAgain(source, document));
-  if (summary !== undefined) takeImport(source, summary);
+  const summary = await reading(document, () => engine().importAgain(source, document, how));
+  if (summary?.isAsked === true) useSession.setState({ doubted: { source, document, summary } });
+  else if (summary !== undefined) takeImport(source, summary);
+}
+
+/** The items of the document become another set of a source. */
+export async function bringAsSet(source: string, document: SourceDocument): Promise<void> {
+  const name = documentName(document);
+  const set = freeSetId(source, name);
+  if (refused(`Add set ${name}`)) return;
+  const revision = await reading(document, () => engine().bringSet(source, set, document));
+  // Of other types it can still become something else.
+  if (revision === undefined) return;
+  answered(document);
+  if (make(edits.addSet(source, set, name, revision)) === undefined) await showSet(source, set);
+}
+
+/** The items that another source has now, in the place of a source's own. */
+export async function showItemsOf(source: string, other: Source): Promise<void> {
+  const set = freeSetId(source, other.id);
+  const isMade = await changeItems(
+    source,
+    `Show items of ${other.name}`,
+    () => engine().setFrom(source, set, other.id),
+    (revision) => edits.addSet(source, set, other.name, revision),
+  );
+  if (isMade) await showSet(source, set);
+}
+
+function freeSetId(source: string, name: string): string {
+  const sets = currentNow()?.project.sources.find(({ id }) => id === source)?.sets ?? [];
+  return freeId(
+    slug(name),
+    sets.map(({ id }) => id),
+  );
 }
 
 function takeImport(source: string, summary: ImportSummary, name?: string): void {

@@ -38,6 +38,13 @@ export interface Followed {
   readonly trouble: Finding | undefined;
 }
 
+/** An import of which nothing is taken up yet. */
+export interface DoubtedImport {
+  readonly source: string;
+  readonly document: SourceDocument;
+  readonly summary: ImportSummary;
+}
+
 export interface Foreseen {
   readonly edit: Edit;
   readonly findings: readonly Finding[];
@@ -62,8 +69,10 @@ export interface Session {
   readonly atHand: ItemAtHand | undefined;
   /** The set that is shown in the place of a source's own items. */
   readonly sets: Readonly<Record<string, string>>;
-  /** A document that came while a project was open: what becomes of it is asked. */
-  readonly arrived: SourceDocument | undefined;
+  /** Documents that came while a project was open: what becomes of each is asked, one after another. */
+  readonly arrived: readonly SourceDocument[];
+  /** An import that would remove most items of a source: what becomes of them is asked. */
+  readonly doubted: DoubtedImport | undefined;
   /** What the last import of a source changed. */
   readonly imported: { readonly source: string; readonly summary: ImportSummary } | undefined;
   /** An edit that would make something wrong: whether it is made is asked. */
@@ -94,7 +103,8 @@ export const noSession: Omit<Session, 'survey'> = {
   notice: undefined,
   atHand: undefined,
   sets: {},
-  arrived: undefined,
+  arrived: [],
+  doubted: undefined,
   imported: undefined,
   foreseen: undefined,
   followed: {},

@@ -7,6 +7,7 @@ import { Button, Heading, MenuButton } from '../../shared/controls/controls';
 import { FileButton } from '../../shared/controls/file-button';
 import { Renamed } from '../../shared/controls/renamed';
 import { addAsSource, arrive, documentOf, isAddress, showSet } from '../../shared/opening/arrivals';
+import { NewType } from '../../shared/opening/new-type';
 import type { Current } from '../../shared/session/current';
 import { make } from '../../shared/session/editing';
 import { makeForeseen } from '../../shared/session/foreseeing';
@@ -56,6 +57,7 @@ export function Aside({ current }: { readonly current: Current }) {
       <Actions>
         <FileButton words="Bring a file" label="Items for this project" />
         <AddSource />
+        <NewType onMake={(document) => void addAsSource(document)} />
         {project.sources.length > 1 && (
           <Button
             title="With its types, their templates and the lists that show it; undo brings all back"

@@ -1,7 +1,7 @@
-import { type Arrangement, asKind, type List as ListShown, listSources } from '../../../core/lists';
-import { edits, type Project, withId } from '../../../core/project';
+import { type Arrangement, asKind, type List as ListShown } from '../../../core/lists';
+import { edits, type Project } from '../../../core/project';
 import type { Frame } from '../../../engine';
-import { ChoiceChips, MenuButton } from '../../shared/controls/controls';
+import { ChoiceChips } from '../../shared/controls/controls';
 import { useCurrent } from '../../shared/session/current';
 import { make } from '../../shared/session/editing';
 import { goWithin, type ListPiece, useRoute } from '../../shared/session/route';
@@ -14,6 +14,7 @@ import { ReaderPiece } from './reader-piece';
 import { RowsPiece } from './rows-piece';
 import { SectionsPiece } from './sections-piece';
 import { SequenceDrawing } from './sequence-drawing';
+import { SourcesOf } from './sources-of';
 import { StatesPiece } from './states-piece';
 
 /** The list as it is arranged: what follows what, and what is set of each piece. */
@@ -49,41 +50,6 @@ export default function List() {
         <PieceOf {...{ project, list, piece }} counts={view?.kindCounts} />
       </div>
     </div>
-  );
-}
-
-/** Whose items the list shows: those of its own source, and after them those of others. */
-function SourcesOf({ project, list }: Pick<PieceOfProps, 'project' | 'list'>) {
-  const { more = [] } = list;
-  const others = project.sources.filter(({ id }) => id !== list.source);
-  const named = (id: string) => withId(project.sources, id)?.name ?? id;
-  if (others.length === 0)
-    return <span className="ms-auto text-ash">source: {named(list.source)}</span>;
-  return (
-    <span className="ms-auto">
-      <MenuButton
-        label="Sources"
-        words={listSources(list).map(named).join(', ')}
-        entries={[
-          { words: named(list.source), hint: 'its own', isChosen: true, onChoose: () => {} },
-          ...others.map(({ id, name }) => {
-            const isIn = more.includes(id);
-            return {
-              words: name,
-              hint: isIn ? 'comes after' : 'take it in',
-              isChosen: isIn,
-              onChoose: () =>
-                make(
-                  edits.takeSources(
-                    list.id,
-                    isIn ? more.filter((each) => each !== id) : [...more, id],
-                  ),
-                ),
-            };
-          }),
-        ]}
-      />
-    </span>
   );
 }
 

@@ -81,7 +81,7 @@ export const json: Reader = {
       return failed(refusal(text, task.file));
     }
     const at = listPath(list.path);
-    if (items.length === 0) return failed(itemFindings.listEmpty(task.file, at));
+    if (items.length === 0) return ok(noItems(task, at));
     const gathered = taken?.shapes;
     const places = scan.lists
       .filter((each) => each.holds === 'records' && each.elementCount > 0)
@@ -96,6 +96,12 @@ export const json: Reader = {
     });
   },
 };
+
+/** A list without items yet: its type can be written. */
+const noItems = ({ file }: ReadTask, at: string): ItemsRead => ({
+  ...{ format: 'json', at, items: [], columns: [] },
+  findings: [itemFindings.listEmpty(file, at)],
+});
 
 interface Taken {
   readonly items: Item[];
@@ -161,7 +167,7 @@ async function wherever(
     }
     const empty = scanned.find(({ elementCount }) => elementCount === 0);
     if (empty !== undefined && isWithoutValues(root))
-      return failed(itemFindings.listEmpty(task.file, listPath(empty.path)));
+      return ok(noItems(task, listPath(empty.path)));
     if (isRecord(root) && Object.keys(root).length > 0) {
       return ok({ format: 'json', at: '$', items: [root], findings: keeper.findings(task.file) });
     }
