@@ -8,6 +8,7 @@ export default defineConfig({
     pool: 'threads',
     isolate: false,
     maxWorkers: 2,
+    setupFiles: ['tests/support/habits.ts'],
     include: [
       'src/**/*.test.ts',
       'cli/**/*.test.ts',

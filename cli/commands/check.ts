@@ -1,5 +1,6 @@
 import { type Finding, placeInWords } from '../../src/core/base';
 import { withId } from '../../src/core/project';
+import { loadHabits } from '../../src/core/values';
 import type { Engine, Measures } from '../../src/engine';
 import { type ItemsOptions, readItems } from '../input';
 import { endWith, flush, json, line, needs, WrongUse } from '../output';
@@ -19,6 +20,7 @@ export async function check(file: string, options: CheckOptions): Promise<void> 
   needs('--at', options.at, '--items', options.items);
   needs('--source', options.source, '--items', options.items);
   needs('--timeout', options.timeout, '--items', options.items);
+  await loadHabits();
   const { project, engine, findings: broken, measures } = await openProject(file);
   const others = options.items === undefined ? [] : await putIn(engine, project, options);
   const replaced = options.items === undefined ? broken : [];

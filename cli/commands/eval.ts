@@ -4,6 +4,7 @@ import {
   type Expression,
   explain,
   fieldsOfAll,
+  loadHabits,
   makeExpression,
   plainText,
   type RowContext,
@@ -26,6 +27,7 @@ interface EvalOptions extends ItemsOptions {
 export async function evaluate(text: string | undefined, options: EvalOptions): Promise<void> {
   excludes('an expression', text, '--from', options.from);
   excludes('--json', options.json, '--key', options.key);
+  await loadHabits();
   const texts = await expressions(text, options.from);
   const read = await readItems(options.items, options);
   report(read.findings);

@@ -9,6 +9,7 @@ import {
   readProject,
   writeProject,
 } from '../core/project';
+import { loadHabits } from '../core/values';
 import {
   type AllItems,
   type ByExample,
@@ -145,6 +146,7 @@ async function surveyed(edition: number): Promise<void> {
   const own = { edition, version };
   const measuredWith = measures.edition;
   surveying = own;
+  await loadHabits();
   const survey = await engine.survey();
   if (survey !== undefined) tell(crossing({ kind: 'survey', ...survey }));
   // Where each key stands is found while nobody waits: the first change of an item needs it.

@@ -3,6 +3,7 @@ import { nounOf, nouns, plural, words } from './vocabulary';
 import {
   at,
   dates,
+  daysFromNow,
   fromNow,
   list,
   money,
@@ -210,6 +211,105 @@ export const kinds: readonly Kind[] = [
       ),
   },
   { weight: 3, make: () => ofDate('packedAt', { timeStyle: 'short' }) },
+  {
+    weight: 2,
+    make: (one) =>
+      ofText(
+        one(['name', 'maker.name', 'note']),
+        (value) => value.split(' ').at(-1) ?? '',
+        'last word',
+      ),
+  },
+  { weight: 2, make: () => ofText('name', (value) => value.split(', ')[1] ?? '', 'after a comma') },
+  { weight: 1, make: () => ofText('id', (value) => value.split('-')[1] ?? '', 'after a dash') },
+  { weight: 1, make: () => ofText('code', (value) => value.slice(0, 2), 'first two') },
+  {
+    weight: 1,
+    make: () =>
+      ofText('maker.name', (value) => value.slice(0, 3).toUpperCase(), 'first three upper'),
+  },
+  {
+    weight: 2,
+    make: () =>
+      ofText('note', (value) => (value.length > 12 ? `${value.slice(0, 12)}…` : value), 'cut'),
+  },
+  {
+    weight: 2,
+    make: () => ({
+      what: 'initials buyer',
+      write: (item) =>
+        when(
+          text(item, 'buyer.first'),
+          (given) => given.slice(0, 1) + (text(item, 'buyer.last') ?? '').slice(0, 1),
+        ),
+    }),
+  },
+  { weight: 1, make: () => ofNumber('needles', (value) => String(Math.trunc(value)), 'truncated') },
+  {
+    weight: 1,
+    make: () =>
+      ofNumber(
+        'discount',
+        (value, _, locale) => numbers(1 - value, locale, { style: 'percent' }),
+        'rest',
+      ),
+  },
+  {
+    weight: 2,
+    make: (one) => {
+      const how = one([' h %m min', ':%2', 'h %2m'] as const);
+      return ofNumber(
+        'minutes',
+        (value) =>
+          String(Math.floor(value / 60)) +
+          how.replace('%m', String(value % 60)).replace('%2', String(value % 60).padStart(2, '0')),
+        `hours${how}`,
+      );
+    },
+  },
+  {
+    weight: 2,
+    make: () => ({
+      what: 'days due',
+      write: (item, locale) =>
+        when(text(item, 'due'), (value) =>
+          new Intl.RelativeTimeFormat(locale, { numeric: 'auto' }).format(
+            daysFromNow(value),
+            'day',
+          ),
+        ),
+    }),
+  },
+  {
+    weight: 1,
+    make: (one) => {
+      const pick = one([Math.max, Math.min]);
+      return {
+        what: `${pick.name} stars`,
+        write: (item, locale) => {
+          const stars = list(item, 'reviews').flatMap((review) => number(review, 'stars') ?? []);
+          return stars.length === 0 ? undefined : numbers(pick(...stars), locale);
+        },
+      };
+    },
+  },
+  {
+    weight: 1,
+    make: () => ({
+      what: 'joined stars',
+      write: (item) => {
+        const stars = list(item, 'reviews').flatMap((review) => number(review, 'stars') ?? []);
+        return stars.length === 0 ? undefined : stars.join(', ');
+      },
+    }),
+  },
+  {
+    weight: 1,
+    make: () => ({
+      what: 'last reviewer',
+      write: (item) => when(list(item, 'reviews').at(-1), (review) => text(review, 'by') ?? ''),
+    }),
+  },
   { weight: 2, make: () => ofDate('packedAt', { dateStyle: 'medium', timeStyle: 'short' }) },
   {
     weight: 3,

@@ -159,6 +159,9 @@ const decoded: Readonly<Record<string, ScalarName>> = {
   due: 'date',
   packedAt: 'datetime',
   opens: 'time',
+  leaves: 'date',
+  booked: 'date',
+  startsAt: 'datetime',
 };
 
 export interface Rates {

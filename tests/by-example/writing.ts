@@ -53,9 +53,12 @@ export const money = (
 export const dates = (value: string, locale: string, options: Intl.DateTimeFormatOptions) =>
   dateFormat(locale, { timeZone: 'UTC', ...options }).format(Date.parse(value));
 
+export const daysFromNow = (value: string): number =>
+  Math.round((Date.parse(value) - Date.parse(now.slice(0, 10))) / 86_400_000);
+
 /** How far a day is from now, as the reader of a list says it. */
 export function fromNow(value: string, locale: string): string {
-  const days = Math.round((Date.parse(value) - Date.parse(now.slice(0, 10))) / 86_400_000);
+  const days = daysFromNow(value);
   const relative = new Intl.RelativeTimeFormat(locale, { numeric: 'auto' });
   if (Math.abs(days) < 7) return relative.format(days, 'day');
   return Math.abs(days) < 30

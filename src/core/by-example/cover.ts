@@ -1,7 +1,8 @@
 import type { Field } from '../values';
-import { type FormSource, formSources, formsAt } from './forms';
+import { type FormPiece, formSources, formsAt } from './forms';
 import type { Read } from './occurrences';
 import type { Source } from './sources';
+import { thresholdSources, thresholdsAt } from './thresholds';
 import type { Hole } from './writings/writing';
 
 /** Fixed words, or a value written in some way. Places are of the first example's folded text. */
@@ -52,12 +53,14 @@ export function coversOf(
 ): readonly Cover[] {
   const board = new Board(reads);
   const forms = formSources(reads, sources, locale);
+  const thresholds = thresholdSources(reads, sources);
   const holes = holesAt(reads);
   board.add({ places: reads.map(() => 0), cost: 0, piece: undefined, before: undefined });
   for (const { places, partials } of board.states()) {
     const steps = [
       ...holeSteps(places, holes, reads),
       ...formSteps(places, reads, (form) => formsAt(form, places, locale, fields), forms),
+      ...formSteps(places, reads, (line) => thresholdsAt(line, places, reads), thresholds),
     ];
     const char = sameChar(places, reads);
     for (const partial of partials) {
@@ -203,11 +206,11 @@ function* holeSteps(
   }
 }
 
-function* formSteps(
+function* formSteps<Of>(
   places: readonly number[],
   reads: readonly Read[],
-  at: (form: FormSource) => ReturnType<typeof formsAt>,
-  forms: readonly FormSource[],
+  at: (form: Of) => Iterable<FormPiece>,
+  forms: readonly Of[],
 ): Generator<Step, void> {
   for (const form of forms)
     for (const { hole, ends, words } of at(form)) {

@@ -115,7 +115,7 @@ function pluralForms(
 }
 
 /** Where the next few words end, letters only. */
-function wordEnds(text: string, from: number): number[] {
+export function wordEnds(text: string, from: number): number[] {
   const ends: number[] = [];
   let at = from;
   while (ends.length < maxWords) {
@@ -153,12 +153,15 @@ export function* formsAt(
     if ([...forms.values()].every((form) => form === '')) continue;
     const isPlural = source.type.type !== 'boolean';
     if (isPlural && ![...forms.values()].some((form) => form.includes(number))) continue;
-    // Where all examples show one form only, more than one of them says that it is fixed.
-    if (shown.length > 1 && forms.size < 2) continue;
+    // Where all examples show one form only, more than one of them says that it is fixed, unless the
+    // language has a habit for the other one.
+    const isOfOne = shown.length > 1 && forms.size < 2;
+    if (isOfOne && !isPlural) continue;
     if (forms.size > 1 && isTooWide([...forms.values()])) continue;
     const writing = isPlural
       ? pluralWriting(forms, locale, fields)
       : booleanWriting(forms, locale, fields);
+    if (isOfOne && !areGuessed(writing)) continue;
     const words = [...forms.values()].reduce((a, b) => (b.length > a.length ? b : a), '');
     yield {
       hole: holeOf(source, writing),
@@ -167,6 +170,9 @@ export function* formsAt(
     };
   }
 }
+
+const areGuessed = ({ open }: Writing): boolean =>
+  open?.forms.every((form) => Object.hasOwn(open.guesses, form)) ?? true;
 
 /** Words that all forms begin or end with are no part of them. */
 function isTooWide(forms: readonly string[]): boolean {

@@ -1,8 +1,8 @@
 import type { JsonRecord } from '../base';
-import type { Field, RowContext } from '../values';
+import type { RowContext } from '../values';
 import { type Folded, folded, standsIn } from './fold';
 import type { Source } from './sources';
-import { wantedFrom } from './wanted';
+import { cutsIn, type Wanted, wantedFrom } from './wanted';
 import { type Hole, holeOf } from './writings/writing';
 import { writingsOf } from './writings/writings';
 
@@ -32,31 +32,54 @@ export interface Read {
   /** The pins as places of the folded text. */
   readonly pins: readonly Pin[];
   readonly holes: ReadonlyMap<string, { readonly hole: Hole; readonly spans: Spans }>;
-  /** Where words begin that stand in texts of the item. */
+  /** Where words begin that stand in texts of the item, and letters that those begin with. */
   readonly knownWords: ReadonlySet<number>;
   /** Sources that have no value for the item: their holes are empty. */
   readonly missing: ReadonlySet<Source>;
 }
 
-export function readExample(
+/** What of the sources stands where in each of the examples. */
+export function readExamples(
+  examples: readonly Example[],
+  sources: readonly Source[],
+  { locale, fields }: Pick<Wanted, 'locale' | 'fields'>,
+): readonly Read[] {
+  const cuts = new Map(
+    examples
+      .flatMap(({ text, item, context }) =>
+        sources.flatMap((source) => {
+          const value = source.isPath ? source.evaluate(item, context) : undefined;
+          return typeof value === 'string' ? cutsIn(text, value) : [];
+        }),
+      )
+      .map((cut) => [`${cut.length} ${cut.sign}`, cut]),
+  );
+  const reading = { locale, fields, cuts: [...cuts.values()] };
+  return examples.map((example) => readExample(example, sources, reading));
+}
+
+function readExample(
   example: Example,
   sources: readonly Source[],
-  fields: readonly Field[],
-  locale: string,
+  reading: Pick<Wanted, 'locale' | 'fields' | 'cuts'>,
 ): Read {
   const { item, context } = example;
-  const wanted = wantedFrom(example.text, item, context, { locale, fields });
+  const wanted = wantedFrom(example.text, item, context, reading);
   const { words, text } = wanted;
   const holes = new Map<string, { hole: Hole; spans: Spans }>();
   const missing = new Set<Source>();
   const known = new Set<string>();
+  const initials = new Set<string>();
   for (const source of sources) {
     const value = source.evaluate(item, context);
     if (value === undefined) {
       missing.add(source);
       continue;
     }
-    if (typeof value === 'string') for (const word of wordsIn(folded(value))) known.add(word.word);
+    if (typeof value === 'string') {
+      for (const word of wordsIn(folded(value))) known.add(word.word);
+      if (source.isPath && /^\p{Lu}/u.test(value)) initials.add(value.slice(0, 1));
+    }
     for (const writing of writingsOf(source, value, wanted)) {
       const rendered = folded(writing.write(value, item, context) ?? '');
       const spans = new Map<number, number[]>();
@@ -73,9 +96,12 @@ export function readExample(
     to: placeOf(to),
     expr,
   }));
-  const knownWords = new Set(
-    wordsIn(text).flatMap(({ word, at }) => (known.has(word) ? [at] : [])),
-  );
+  const knownWords = new Set([
+    ...wordsIn(text).flatMap(({ word, at }) => (known.has(word) ? [at] : [])),
+    ...[...text.matchAll(/(?<![\p{L}\p{N}])\p{Lu}(?![\p{L}\p{N}])/gu)].flatMap(
+      ({ 0: letter, index }) => (initials.has(letter) ? [index] : []),
+    ),
+  ]);
   return { example, words, pins, holes, knownWords, missing };
 }
 

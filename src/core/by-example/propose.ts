@@ -4,7 +4,7 @@ import { type Field, instantOf, pathText, plainText } from '../values';
 import { type Behaviour, behavioursOf, nextSample, openAt, type Sample } from './behaviours';
 import { type Cover, coversOf, type Piece } from './cover';
 import { typedOf } from './fold';
-import { type Example, type Read, readExample } from './occurrences';
+import { type Example, type Read, readExamples } from './occurrences';
 import type { Source } from './sources';
 import { exprOf, type Hole, type Text } from './writings/writing';
 
@@ -73,11 +73,13 @@ export interface Proposed {
 
 const maxProposals = 3;
 const maxOthers = 4;
+/** Past this gap in cost to the first, nobody means it. */
+const widestGap = 6;
 
 /** What could give the words that a person typed for some items. */
 export function propose(asked: Asked): Proposed {
   const { examples, sources, fields, locale, samples } = asked;
-  const reads = examples.map((example) => readExample(example, sources, fields, locale));
+  const reads = readExamples(examples, sources, { locale, fields });
   const [first] = reads;
   if (first === undefined || first.words.text.trim() === '')
     return { proposals: [], next: undefined, isTwoRules: false };
@@ -85,12 +87,19 @@ export function propose(asked: Asked): Proposed {
   const behaviours = behavioursOf(covers, first.words, samples);
   const positions = new Set(examples.map(({ position }) => position));
   return {
-    proposals: behaviours
-      .slice(0, maxProposals)
-      .map((behaviour) => proposalOf(behaviour, first, asked)),
+    proposals: likelyOf(behaviours).map((behaviour) => proposalOf(behaviour, first, asked)),
     next: nextSample(behaviours, samples, positions),
     isTwoRules: covers.length === 0 && examples.length > 1,
   };
+}
+
+/** The likeliest, and of the others those that are not far less likely: no place is filled with noise. */
+function likelyOf(behaviours: readonly Behaviour[]): readonly Behaviour[] {
+  const [first] = behaviours;
+  if (first === undefined) return [];
+  return behaviours
+    .slice(0, maxProposals)
+    .filter(({ cover }) => cover.cost - first.cover.cost <= widestGap);
 }
 
 function proposalOf({ cover, others, texts }: Behaviour, read: Read, asked: Asked): Proposal {
@@ -167,7 +176,7 @@ function nameOf(format: Format, { source }: Hole): string {
     case 'unit':
       return typeof format.unit === 'string' ? format.unit : 'unit';
     case 'relative':
-      return 'from now';
+      return format.unit === 'day' ? 'days from now' : 'from now';
     case 'yesNo':
     case 'message':
       return `${last} in words`;

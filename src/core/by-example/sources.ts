@@ -23,6 +23,8 @@ export interface Source {
   readonly isPath: boolean;
   /** One number as a part of another: only percents are meant by it. */
   readonly isShare: boolean;
+  /** How many sixties a number is, or what is left of them: hours and minutes. */
+  readonly isOfSixty: boolean;
   evaluate(item: JsonRecord, context?: RowContext): Value;
 }
 
@@ -39,8 +41,13 @@ const costs = {
   extreme: 2.8,
   counted: 3.4,
   first: 2.2,
+  last: 2.6,
   joined: 1.2,
   arithmetic: 4.2,
+  initials: 0.6,
+  joinedNumbers: 2.4,
+  remainder: 2.4,
+  sixties: 1.7,
 } as const;
 
 /** All that a hole could show of an item type, from some of its items. */
@@ -52,13 +59,13 @@ export function sourcesOf(
   const numbers = drafts
     .filter((draft) => draft.isNumber && draft.isPath)
     .map((draft) => ({ ...draft, isMoney: isMoney(draft, samples, fields) }));
-  const all = [...drafts, ...pairs(numbers)];
+  const all = [...drafts, ...numbers.flatMap(partsOfNumber), ...pairs(numbers)];
   return all
     .slice(0, maxSources)
-    .flatMap(({ expr, cost, names, isPath, isShare = false }): Source[] => {
+    .flatMap(({ expr, cost, names, isPath, isShare = false, isOfSixty = false }): Source[] => {
       const { checked, evaluate } = makeExpression(expr, fields);
       if (checked === undefined || evaluate === undefined) return [];
-      return [{ expr, cost, names, isPath, isShare, type: checked.type, evaluate }];
+      return [{ expr, cost, names, isPath, isShare, isOfSixty, type: checked.type, evaluate }];
     });
 }
 
@@ -70,6 +77,7 @@ interface Draft {
   readonly isPath: boolean;
   readonly isWhole: boolean;
   readonly isShare?: true;
+  readonly isOfSixty?: true;
 }
 
 type NumberDraft = Draft & { readonly isMoney: boolean };
@@ -100,6 +108,7 @@ function* pathsIn(
   before: readonly string[],
   samples: readonly JsonRecord[],
 ): Generator<Draft, void> {
+  yield* initials(fields, before);
   for (const field of fields) {
     const path = [...before, field.name];
     const expr = pathText(path);
@@ -116,6 +125,42 @@ function* pathsIn(
       yield { expr, cost, names, isNumber, isPath: true, isWhole };
     }
   }
+}
+
+const givenName = /^(?:first|given|fore)/;
+const familyName = /^(?:last|family|sur)/;
+
+/** The initials of a person whose names are two fields. */
+function* initials(fields: readonly Field[], before: readonly string[]): Generator<Draft, void> {
+  const named = (is: RegExp) =>
+    fields.find(({ name, type }) => type === 'text' && is.test(name.toLowerCase()));
+  const [given, family] = [named(givenName), named(familyName)];
+  if (given === undefined || family === undefined) return;
+  const first = ({ name }: Field) => `\${${pathText([...before, name])}.slice(0, 1)}`;
+  yield {
+    expr: `\`${first(given)}${first(family)}\``,
+    cost: before.length * costs.step + costs.initials,
+    names: [...partsOfName(given.name), ...partsOfName(family.name)],
+    ...{ isNumber: false, isPath: false, isWhole: false },
+  };
+}
+
+const sixtyName = /^(?:minutes?|mins?|seconds?|secs?|duration|runtime|time|length|lasts?)$/;
+
+/** What one number gives: what is missing to a whole, and hours and minutes of minutes. */
+function partsOfNumber({ expr, names, cost, isWhole, isMoney: isAmount }: NumberDraft): Draft[] {
+  const made = { names, isNumber: true, isPath: false };
+  if (isWhole && names.some((name) => sixtyName.test(name))) {
+    const sixty = { ...made, cost: cost + costs.sixties, isWhole: true, isOfSixty: true } as const;
+    return [
+      { ...sixty, expr: `Math.floor(${expr} / 60)` },
+      { ...sixty, expr: `${expr} % 60` },
+    ];
+  }
+  if (isWhole || isAmount) return [];
+  return [
+    { ...made, expr: `1 - ${expr}`, cost: cost + costs.remainder, isWhole: false, isShare: true },
+  ];
 }
 
 /** A list of an item: how it is read, and what reading it costs. */
@@ -143,8 +188,9 @@ function* fromList(
   yield draft(`${list}.length`, costs.length, true);
   if (of.type !== 'record') {
     if (!isShowable(of)) return;
-    yield draft(list, costs.joined, false);
+    yield draft(list, kindOf(of) === 'number' ? costs.joinedNumbers - 1 : costs.joined, false);
     yield draft(`${list}[0]`, costs.first, kindOf(of) === 'number');
+    yield draft(`${list}.at(-1)`, costs.last, kindOf(of) === 'number');
     if (kindOf(of) === 'number') yield* aggregates(list, '', draft);
     return;
   }
@@ -154,9 +200,15 @@ function* fromList(
     const step = pathText(['x', field.name]);
     const isNumber = kindOf(field) === 'number';
     yield draft(`${list}[0]${step.slice(1)}`, costs.first, isNumber, [field.name]);
+    yield draft(`${list}.at(-1)${step.slice(1)}`, costs.last, isNumber, [field.name]);
     if (isNumber) yield* aggregates(list, step, draft, field.name);
-    else if (field.type !== 'boolean')
-      yield draft(`${list}.map(x => ${step})`, costs.joined + 0.4, false, [field.name]);
+    if (field.type !== 'boolean')
+      yield draft(
+        `${list}.map(x => ${step})`,
+        isNumber ? costs.joinedNumbers : costs.joined + 0.4,
+        false,
+        [field.name],
+      );
     if (kindOf(field) === 'date')
       for (const name of ['smallest', 'largest'])
         yield draft(`${name}(${list}, x => ${step})`, costs.extreme, false, [field.name]);
@@ -230,8 +282,9 @@ function* pairs(numbers: readonly NumberDraft[]): Generator<Draft, void> {
         yield { ...both, expr: `${a.expr} / ${b.expr}`, isShare: true };
         yield { ...both, expr: `${b.expr} / ${a.expr}`, isShare: true };
       }
-      if (a.isMoney !== b.isMoney && (a.isMoney ? b : a).isWhole)
-        yield { ...both, expr: `${a.expr} * ${b.expr}` };
+      const isProduct =
+        a.isMoney === b.isMoney ? isLike && !a.isMoney : (a.isMoney ? b : a).isWhole;
+      if (isProduct) yield { ...both, expr: `${a.expr} * ${b.expr}` };
     }
 }
 

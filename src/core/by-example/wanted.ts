@@ -1,4 +1,4 @@
-import { type JsonRecord, ownValue } from '../base';
+import { isRecord, type JsonRecord, ownValue } from '../base';
 import { type Field, pathText, plainText, type RowContext } from '../values';
 import { type Folded, fold, folded, numbersIn } from './fold';
 
@@ -18,6 +18,14 @@ export interface Wanted {
   readonly now: string | undefined;
   readonly locale: string;
   readonly fields: readonly Field[];
+  /** Where the texts of any example are cut. */
+  readonly cuts: readonly Cut[];
+}
+
+/** So many characters of a text, and what stands for the rest. */
+export interface Cut {
+  readonly length: number;
+  readonly sign: string;
 }
 
 export interface MoneySign {
@@ -37,18 +45,18 @@ export function wantedFrom(
   typed: string,
   item: JsonRecord,
   { now }: RowContext,
-  { locale, fields }: Pick<Wanted, 'locale' | 'fields'>,
+  { locale, fields, cuts }: Pick<Wanted, 'locale' | 'fields' | 'cuts'>,
 ): Wanted {
   const words = fold(typed);
   const { text } = words;
   const signs = signsOf(locale);
   const units = signs.units.filter((each) => each.signs.some((sign) => text.includes(sign)));
   return {
-    ...{ words, text, item, now, locale, fields, units },
+    ...{ words, text, item, now, locale, fields, units, cuts },
     lower: text.toLowerCase(),
     numbers: numbersIn(text),
     money: [
-      ...ofFields(fields, item, locale, text),
+      ...ofFields(fields, item, { locale, text }),
       ...signs.money
         .filter(({ sign }) => text.includes(sign))
         .map(({ code, display }) => ({ currency: code, display })),
@@ -56,17 +64,38 @@ export function wantedFrom(
   };
 }
 
-/** Currencies that follow from a field of the item. */
+const fewestLeft = 5;
+
+/** Where a text stands in the typed one, up to a sign for the rest of it. */
+export function cutsIn(typed: string, value: string): readonly Cut[] {
+  const [wanted, own] = [folded(typed).toLowerCase(), folded(value).toLowerCase()];
+  return ['…', '...'].flatMap((sign): Cut[] => {
+    const at = wanted.indexOf(sign);
+    for (let length = Math.min(at, own.length - 1); length >= fewestLeft; length -= 1)
+      if (wanted.slice(0, at).endsWith(own.slice(0, length))) return [{ length, sign }];
+    return [];
+  });
+}
+
+const deepestCurrency = 3;
+
+/** Currencies that follow from a field of the item, or of a record in it. */
 function ofFields(
   fields: readonly Field[],
   item: JsonRecord,
-  locale: string,
-  text: string,
+  { locale, text }: { readonly locale: string; readonly text: string },
+  before: readonly string[] = [],
 ): MoneySign[] {
-  return fields.flatMap(({ name, type }) => {
-    const code = plainText(ownValue(item, name) ?? undefined) ?? '';
-    if (type !== 'text' || !/^[A-Z]{3}$/.test(code)) return [];
-    const currency = { expr: pathText([name]) };
+  return fields.flatMap((field): MoneySign[] => {
+    const value = ownValue(item, field.name);
+    const path = [...before, field.name];
+    if (field.type === 'record')
+      return isRecord(value) && path.length < deepestCurrency
+        ? ofFields(field.fields, value, { locale, text }, path)
+        : [];
+    const code = plainText(value ?? undefined) ?? '';
+    if (field.type !== 'text' || !/^[A-Z]{3}$/.test(code)) return [];
+    const currency = { expr: pathText(path) };
     return displays
       .filter((display) => text.includes(signOf(code, display, locale)))
       .map((display) => ({ currency, display }));

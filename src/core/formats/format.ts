@@ -55,6 +55,8 @@ export interface DateFormat {
 export interface RelativeFormat {
   readonly as: 'relative';
   readonly width?: Width;
+  /** Days, however many; without it the largest unit that fits. */
+  readonly unit?: 'day';
 }
 
 export interface DurationFormat {

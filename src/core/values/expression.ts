@@ -5,7 +5,6 @@ import { showableFinding } from './check/showable';
 import { compile, type Evaluate } from './compile/compile';
 import { type Environment, emptyEnvironment } from './environment';
 import { valueFindings } from './findings';
-import { mendable } from './habits/mend';
 import { kindOf, withArticle } from './result-type';
 import { readExpression } from './syntax/read';
 import { type Field, fieldNamed } from './type';
@@ -30,6 +29,14 @@ export interface Expression {
  */
 export type Use = 'any' | 'text' | 'property' | 'condition';
 
+/** What is written elsewhere, and what for it here: much code, for when something is wrong only. */
+let habits: typeof import('./habits/mend') | undefined;
+
+/** From then on findings say what is written here for what somebody wrote out of habit. */
+export async function loadHabits(): Promise<void> {
+  habits ??= await import('./habits/mend');
+}
+
 export function makeExpression(
   text: string,
   fields: readonly Field[],
@@ -43,7 +50,8 @@ export function makeExpression(
     ...made,
     /** Mends are looked for when somebody reads what is wrong: it takes some milliseconds. */
     get findings() {
-      findings ??= mendable(made.findings, text, {
+      if (habits === undefined) return made.findings;
+      findings ??= habits.mendable(made.findings, text, {
         findingsOf: (other) => expressionAsIs(other, fields, use, environment).findings,
         isField: (name) => fieldNamed(fields, name) !== undefined,
         kindOf: (other) => {

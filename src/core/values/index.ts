@@ -27,7 +27,7 @@ export {
 } from './environment';
 export { type Explained, explain, type TraceStep } from './explain/explain';
 export { shown } from './explain/shown';
-export { type Expression, makeExpression } from './expression';
+export { type Expression, loadHabits, makeExpression } from './expression';
 export { type Span, valueFindings } from './findings';
 export { type FunctionEntry, functionTable, Missing } from './functions';
 export { instantOf } from './functions/instant';

@@ -83,6 +83,8 @@ export interface Misfit {
 }
 
 const sampleCount = 5;
+/** So many values tell how a field is written. */
+const maxSample = 2_000;
 const maxListed = 100;
 
 /** What the Data station asks and does: everything about the items themselves. */
@@ -128,7 +130,8 @@ export class EngineData {
     for (const path of this.undecided(source)) {
       await pause();
       const asked = { source, type: undefined, path };
-      const sample = [...this.rawValues(asked)].slice(0, 2_000).map(({ raw }) => raw);
+      const sample: Json[] = [];
+      for (const { raw } of this.rawValues(asked)) if (sample.push(raw) === maxSample) break;
       const proposals = proposeDecodings(path.at(-1) ?? '', sample);
       const [first] = proposals;
       if (first === undefined) continue;

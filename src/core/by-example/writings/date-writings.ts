@@ -29,9 +29,10 @@ export function dateWritings(value: string, wanted: Wanted): Writing[] {
   const relative =
     now === undefined || isTime
       ? []
-      : (['long', 'short', 'narrow'] as const).map((width, at) =>
-          by({ as: 'relative', ...(width !== 'long' && { width }) }, 0.4 + at * 0.4),
-        );
+      : (['long', 'short', 'narrow'] as const).flatMap((width, at) => {
+          const format = { as: 'relative', ...(width !== 'long' && { width }) } as const;
+          return [by(format, 0.4 + at * 0.4), by({ ...format, unit: 'day' }, 0.8 + at * 0.4)];
+        });
   const patterns = [...patternsIn(value, wanted)].map(({ pattern, cost }) =>
     by({ as: 'date', pattern }, cost + base),
   );

@@ -1,4 +1,5 @@
 import { type Format, proposeFormats } from '../../formats';
+import { plainText } from '../../values';
 import type { Source } from '../sources';
 import type { Wanted } from '../wanted';
 import { byFormat, plain, type Writing } from './writing';
@@ -12,11 +13,63 @@ export function numberWritings(source: Source, value: number, wanted: Wanted): W
   const by: By = (format, cost) => byFormat(format, cost, wanted, true);
   const percents = wanted.text.includes('%') ? percentWritings(value, wanted, by) : [];
   if (source.isShare) return percents;
+  if (source.isOfSixty) return [twoDigits, plain(0.2, true)];
   return [
     ...bareWritings(source, value, wanted, by),
+    ...cutWritings(value, wanted),
+    ...durationWritings(source, by),
     ...percents,
     ...largeWritings(source, value, by),
   ];
+}
+
+/** 5 as 05. */
+const twoDigits: Writing = {
+  id: 'two digits',
+  cost: 0.1,
+  isNumber: true,
+  wrap: (expr) => `\`\${${expr}}\`.padStart(2, "0")`,
+  write: (value) => String(value).padStart(2, '0'),
+};
+
+/** Digits that are left away, not rounded. */
+function cutWritings(value: number, wanted: Wanted): Writing[] {
+  if (Number.isInteger(value)) return [];
+  return ([1, 10] as const).flatMap((by): Writing[] => {
+    const cut = (of: number) => Math.trunc(of * by) / by;
+    if (!has(wanted, digitsOf(cut(value), by === 1 ? 0 : 1))) return [];
+    return [
+      {
+        id: `cut ${by}`,
+        cost: 1.9,
+        isNumber: true,
+        wrap: (expr) => (by === 1 ? `Math.trunc(${expr})` : `Math.trunc((${expr}) * 10) / 10`),
+        write: (of) => (typeof of === 'number' ? (plainText(cut(of)) ?? null) : null),
+      },
+    ];
+  });
+}
+
+const durationName = /^(?:minutes?|mins?|seconds?|secs?|hours?|duration|runtime|lasts?)$/;
+
+/** Spans of time, where a name says that a number is one. */
+function durationWritings({ names, isPath }: Source, by: By): Writing[] {
+  if (!isPath || !names.some((name) => durationName.test(name))) return [];
+  const likely = names.some((name) => /^min/.test(name))
+    ? 'minutes'
+    : names.some((name) => /^hour/.test(name))
+      ? 'hours'
+      : 'seconds';
+  return (['long', 'short', 'narrow', 'digital'] as const).map((width, at) =>
+    by(
+      {
+        as: 'duration',
+        ...(width !== 'long' && { width }),
+        ...(likely !== 'seconds' && { of: likely }),
+      },
+      0.4 + at * 0.2,
+    ),
+  );
 }
 
 type By = (format: Format, cost: number) => Writing;
@@ -90,13 +143,20 @@ function moneyWritings(source: Source, wanted: Wanted, isLikely: boolean): Writi
   const { fields, locale, money } = wanted;
   const base = isLikely ? 0 : source.type.type === 'integer' ? 1.4 : 0.4;
   return money.flatMap(({ currency, display }) => {
-    const cost = base + (typeof currency === 'string' ? 1.3 : 0.3) + displayCosts[display];
+    const cost = base + nearnessCost(source, currency) + displayCosts[display];
     const format = { as: 'money', currency, ...(display !== 'symbol' && { display }) } as const;
     return [
       byFormat(format, cost, { locale, fields }, true),
       byFormat({ ...format, minDigits: 0, maxDigits: 0 }, cost + 0.5, { locale, fields }, true),
     ];
   });
+}
+
+/** A currency of the same record is the likeliest, one for all items the least likely. */
+function nearnessCost({ expr }: Source, currency: string | { readonly expr: string }): number {
+  if (typeof currency === 'string') return 1.3;
+  const parent = (path: string) => path.slice(0, Math.max(0, path.lastIndexOf('.')));
+  return parent(currency.expr) === parent(expr) ? 0.3 : 0.5;
 }
 
 const displayCosts = { symbol: 0, narrowSymbol: 1, code: 0.8 } as const;

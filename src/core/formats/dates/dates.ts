@@ -73,13 +73,21 @@ const steps = [
   { unit: 'year', ms: 365.2425 * 86_400_000, below: Number.POSITIVE_INFINITY },
 ] as const;
 
+/** Days as a calendar counts them, whatever the hour. */
+const daysFrom = (now: string, value: string): number =>
+  Math.round((instantOf(value.slice(0, 10)) - instantOf(now.slice(0, 10))) / 86_400_000);
+
 /** How far a date is from now, in the largest unit that fits; dates without a time in days at least. */
-export function relative({ width = 'long' }: RelativeFormat, locale: string): Formatter {
+export function relative(
+  { width = 'long', unit: given }: RelativeFormat,
+  locale: string,
+): Formatter {
   const intl = relativeFormat(locale, { numeric: 'auto', style: width });
   return (value, { now }) => {
     if (now === undefined) return new NoText('the time is not known here');
     const at = typeof value === 'string' ? instantOf(value) : Number.NaN;
     if (typeof value !== 'string' || Number.isNaN(at)) return notA('a date', value);
+    if (given === 'day') return intl.format(daysFrom(now, value), given);
     const isDay = value.length === 10;
     const distance = at - instantOf(isDay ? now.slice(0, 10) : now);
     const step = steps.find(

@@ -61,7 +61,9 @@ const families = {
       zone: optional(option()),
     }),
   ),
-  relative: record<Of<'relative'>>(family('relative', { width: width() })),
+  relative: record<Of<'relative'>>(
+    family('relative', { width: width(), unit: optional(oneOf(['day'])) }),
+  ),
   duration: record<Of<'duration'>>(
     family('duration', {
       width: optional(oneOf(['long', 'short', 'narrow', 'digital'])),

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Finding } from '../../../core/base';
-import type { Span } from '../../../core/values';
+import { loadHabits, type Span } from '../../../core/values';
 import { fetched } from '../controls/on-demand';
 import { useSession } from '../session/session';
 import { rowsStand } from '../window/rows-stand';
@@ -82,7 +82,10 @@ let loading: Promise<typeof import('./editor-view')> | undefined;
 
 /** Rows come first: nobody types before there is something to see. */
 function afterRows(): Promise<typeof import('./editor-view')> {
-  loading ??= rowsStand().then(() => fetched(() => import('./editor-view')));
+  loading ??= rowsStand().then(async () => {
+    const [view] = await Promise.all([fetched(() => import('./editor-view')), loadHabits()]);
+    return view;
+  });
   return loading;
 }
 

@@ -18,6 +18,8 @@ export default function Data() {
   const current = useCurrent();
   const { route } = useRoute();
   const imported = useSession((session) => session.imported);
+  // What is read comes first: it is looked at once it is all there.
+  const isReading = useSession((session) => session.reading !== undefined);
   const [looks, setLooks] = useState<Readonly<Record<string, TableLook>>>({});
   const id = current?.source.id ?? '';
   const look = ownValue(looks, id) ?? plainLook;
@@ -39,7 +41,7 @@ export default function Data() {
         >
           <div data-pane="table">
             <FollowLine source={source} />
-            <BetterReadings key={source.id} source={source} types={types} />
+            {!isReading && <BetterReadings key={source.id} source={source} types={types} />}
             {imported?.source === source.id && (
               <ImportSummary source={source} summary={imported.summary} />
             )}

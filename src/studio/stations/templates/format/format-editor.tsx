@@ -109,15 +109,7 @@ function Options({ format: named, fields, change }: OptionsProps) {
     case 'date':
       return <DateOptions format={format} fields={fields} change={change} />;
     case 'relative':
-      return (
-        <Choice
-          label="Width"
-          options={['short', 'narrow']}
-          none="long"
-          chosen={format.width === 'long' ? undefined : format.width}
-          onChoose={(width) => change(withOption(format, 'width', width))}
-        />
-      );
+      return <RelativeOptions format={format} change={change} />;
     case 'duration':
       return (
         <>
@@ -183,6 +175,33 @@ function Options({ format: named, fields, change }: OptionsProps) {
         </>
       );
   }
+}
+
+function RelativeOptions({
+  format,
+  change,
+}: {
+  readonly format: Extract<Format, { as: 'relative' }>;
+  readonly change: (format: Format) => void;
+}) {
+  return (
+    <>
+      <Choice
+        label="Width"
+        options={['short', 'narrow']}
+        none="long"
+        chosen={format.width === 'long' ? undefined : format.width}
+        onChoose={(width) => change(withOption(format, 'width', width))}
+      />
+      <Choice
+        label="Counted in"
+        options={['day']}
+        none="what fits"
+        chosen={format.unit}
+        onChoose={(unit) => change(withOption(format, 'unit', unit))}
+      />
+    </>
+  );
 }
 
 function DateOptions({
