@@ -36,16 +36,25 @@ export async function rowsOf(page: Page, max = 8, window = ''): Promise<string[]
   );
 }
 
-/** Drops a file on the page as from the desktop. */
-export async function dropFile(page: Page, name: string, content: string | Buffer): Promise<void> {
+/** Drops a file on the page. */
+export const dropFile = (page: Page, name: string, content: string | Buffer): Promise<void> =>
+  dropFiles(page, [[name, content]]);
+
+/** Drops files on the page, by their names. */
+export async function dropFiles(
+  page: Page,
+  files: readonly (readonly [name: string, content: string | Buffer])[],
+): Promise<void> {
   const transfer = await page.evaluateHandle(
-    ({ name, base64 }) => {
-      const bytes = Uint8Array.from(atob(base64), (char) => char.charCodeAt(0));
+    (all) => {
       const transfer = new DataTransfer();
-      transfer.items.add(new File([bytes], name));
+      for (const { name, base64 } of all) {
+        const bytes = Uint8Array.from(atob(base64), (char) => char.charCodeAt(0));
+        transfer.items.add(new File([bytes], name));
+      }
       return transfer;
     },
-    { name, base64: Buffer.from(content).toString('base64') },
+    files.map(([name, content]) => ({ name, base64: Buffer.from(content).toString('base64') })),
   );
   await page.locator('body > astro-island > div').dispatchEvent('drop', { dataTransfer: transfer });
 }
