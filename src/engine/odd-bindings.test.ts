@@ -46,6 +46,24 @@ describe('a binding that is probably not meant', () => {
     expect(codesOf('kind === "x" ? "a" : name')).toEqual([]);
   });
 
+  test('writes one currency for all, though the items name others', () => {
+    const priced = ['EUR', 'SEK', 'EUR'].map((code, at) => ({
+      ...{ id: `p${at}`, name: `Good ${at}` },
+      fare: { amount: at + 1.5, currency: code },
+    }));
+    const shop = openShop(priced);
+    const format = { id: 'money', name: 'money', as: 'money', currency: 'EUR' } as const;
+    const project = edited(
+      shop.project(),
+      edits.addFormat(format),
+      edits.bind(place, { expr: 'fare.amount', format: 'money' }),
+    );
+    shop.engine.update(project, everything);
+    const found = shop.engine.surveyNow().findings;
+    expect(found.map(({ code }) => code)).toEqual(['currency-fixed']);
+    expect(found[0]?.message).toContain('fare.currency names another for 1 item');
+  });
+
   test('is nothing to speak of where there are two items', () => {
     expect(codesOf('shop', undefined, goods.slice(1))).toEqual([]);
   });

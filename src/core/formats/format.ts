@@ -40,6 +40,8 @@ export interface UnitFormat extends Digits {
 
 export interface BytesFormat {
   readonly as: 'bytes';
+  /** How many of one unit make the next; 1,000 if not given. */
+  readonly of?: 1024;
 }
 
 export interface DateFormat {

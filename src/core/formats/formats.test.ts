@@ -102,6 +102,14 @@ describe.each(locales)('numbers and dates in %s are as Intl writes them', (local
     expect(written({ as: 'relative' }, '2026-03-05', locale)).toBe(
       new Intl.RelativeTimeFormat(locale, { numeric: 'auto' }).format(3, 'day'),
     );
+    for (const date of ['2026-05-20', '2025-11-02', '2026-03-03T23:30:00Z'])
+      expect(written({ as: 'relative', unit: 'day' }, date, locale)).toMatch(/\p{N}|\p{L}/u);
+  });
+
+  test('days from now are counted, however many, by the calendar', () => {
+    expect(written({ as: 'relative', unit: 'day' }, '2026-05-20', 'en')).toBe('in 79 days');
+    expect(written({ as: 'relative', unit: 'day' }, '2025-12-02', 'en')).toBe('90 days ago');
+    expect(written({ as: 'relative', unit: 'day' }, '2026-03-03T00:30:00Z', 'en')).toBe('tomorrow');
   });
 });
 
@@ -113,8 +121,13 @@ describe('each family', () => {
     [{ as: 'percent', of: 100, maxDigits: 1 }, 12.5, '12.5%'],
     [{ as: 'money', currency: { expr: 'currency' } }, 14.5, 'SEK 14.50'],
     [{ as: 'unit', unit: 'kilometer-per-hour', width: 'long' }, 30, '30 kilometers per hour'],
-    [{ as: 'bytes' }, 0, '0 byte'],
-    [{ as: 'bytes' }, 999, '999 byte'],
+    [{ as: 'bytes' }, 0, '0 bytes'],
+    [{ as: 'bytes' }, 1, '1 byte'],
+    [{ as: 'bytes' }, 999, '999 bytes'],
+    [{ as: 'bytes', of: 1024 }, 1_000, '1,000 bytes'],
+    [{ as: 'bytes', of: 1024 }, 1_024, '1 kB'],
+    [{ as: 'bytes', of: 1024 }, 1_536, '1.5 kB'],
+    [{ as: 'bytes', of: 1024 }, 1_048_576, '1 MB'],
     [{ as: 'bytes' }, 47_100_000, '47.1 MB'],
     [{ as: 'bytes' }, -1_500, '-1.5 kB'],
     [{ as: 'date' }, '2026-03-02', 'Mar 2, 2026'],

@@ -11,4 +11,4 @@ export { isLocale, numberText, pluralCategories, pluralCategory } from './intl';
 export { makeFormatter } from './make';
 export { compileMessage } from './message/message';
 export { itemOptions } from './options';
-export { type FormatProposal, proposeFormats } from './propose';
+export { currencyNear, type FormatProposal, proposeFormats } from './propose';

@@ -75,18 +75,20 @@ export function unit(format: UnitFormat, locale: string): Formatter {
 
 const byteUnits = ['byte', 'kilobyte', 'megabyte', 'gigabyte', 'terabyte', 'petabyte'] as const;
 
-/** Sizes by powers of 1,000, with three digits at most. */
-export function bytes(_: BytesFormat, locale: string): Formatter {
+/** Sizes by powers of 1,000 or 1,024, with three digits at most. */
+export function bytes(format: BytesFormat, locale: string): Formatter {
+  const of: number = format.of ?? 1_000;
   const text = rememberNumbers((value) => {
     const size = Math.abs(value);
-    const power = size < 1_000 ? 0 : Math.min(5, Math.floor(Math.log10(size) / 3));
+    const power = size < of ? 0 : Math.min(5, Math.floor(Math.log(size) / Math.log(of) + 1e-12));
     const options = {
       style: 'unit',
       unit: byteUnits[power] ?? 'byte',
-      unitDisplay: 'short',
-      maximumSignificantDigits: 3,
+      // The short one has no plural: 2 byte.
+      unitDisplay: power === 0 ? 'long' : 'short',
+      maximumSignificantDigits: of === 1_000 || size / of ** power < 1_000 ? 3 : 4,
     } as const;
-    return numberFormat(locale, options).format(value / 1_000 ** power);
+    return numberFormat(locale, options).format(value / of ** power);
   });
   return (value) => (typeof value === 'number' ? text(value) : notA('a number', value));
 }

@@ -4,7 +4,7 @@ import { families, proposeFormats } from '.';
 
 const fields: readonly Field[] = [{ name: 'currency', type: 'text', required: true }];
 const first = (name: string, type: ResultType, beside = fields) =>
-  proposeFormats(name, type, beside)[0]?.format;
+  proposeFormats([name], type, beside)[0]?.format;
 
 describe('a format is proposed from type and name', () => {
   test.each<[string, ResultType, object]>([
@@ -24,7 +24,7 @@ describe('a format is proposed from type and name', () => {
     ['name', { type: 'text' }, { as: 'text' }],
   ])('%s', (name, type, format) => {
     expect(first(name, type)).toMatchObject(format);
-    for (const proposal of proposeFormats(name, type, fields))
+    for (const proposal of proposeFormats([name], type, fields))
       expect(families[proposal.format.as].takes(type)).toBe(true);
   });
 
@@ -33,6 +33,27 @@ describe('a format is proposed from type and name', () => {
   });
 
   test('records have none', () => {
-    expect(proposeFormats('maker', { type: 'record', fields: [] }, [])).toEqual([]);
+    expect(proposeFormats(['maker'], { type: 'record', fields: [] }, [])).toEqual([]);
   });
+});
+
+test('money has the currency of its own record, else of one around it', () => {
+  const text = { type: 'text', required: true } as const;
+  const amount = { name: 'amount', type: 'number', required: true } as const;
+  const fare: Field = {
+    name: 'fare',
+    type: 'record',
+    required: true,
+    fields: [amount, { name: 'currency', ...text }],
+  };
+  const fee: Field = { name: 'fee', type: 'record', required: true, fields: [amount] };
+  const fields: readonly Field[] = [fare, fee, { name: 'currency', ...text }];
+  const currencyOf = (path: readonly string[], all = fields) => {
+    const format = proposeFormats(path, amount, all)[0]?.format;
+    return format?.as === 'money' ? format.currency : undefined;
+  };
+  expect(currencyOf(['fare', 'amount'])).toEqual({ expr: 'fare.currency' });
+  expect(currencyOf(['fee', 'amount'])).toEqual({ expr: 'currency' });
+  expect(currencyOf(['amount'])).toEqual({ expr: 'currency' });
+  expect(currencyOf(['fee', 'amount'], [fee, fare])).toBe('EUR');
 });

@@ -1,4 +1,4 @@
-import { type Field, kindOf, pathText, type ResultType } from '../values';
+import { type Field, fieldAtPath, kindOf, pathText, type ResultType } from '../values';
 import type { Format } from './format';
 
 /** A format that is likely meant, with a name for it. */
@@ -26,15 +26,18 @@ const units: readonly (readonly [RegExp, string])[] = [
   [/celsius$|temperature$|temp$/i, 'celsius'],
 ];
 
-/** What a value is likely to be written as, by its type and name and the fields beside it; the likeliest first. */
+/**
+ * What a value is likely to be written as, by its type, its path and the fields beside it; the
+ * likeliest first.
+ */
 export function proposeFormats(
-  name: string,
+  path: readonly string[],
   type: ResultType,
   fields: readonly Field[],
 ): readonly FormatProposal[] {
   switch (kindOf(type)) {
     case 'number':
-      return ofNumber(name, type, fields);
+      return ofNumber(path, type, fields);
     case 'date':
       return ofDate(type);
     case 'boolean':
@@ -51,12 +54,32 @@ export function proposeFormats(
   }
 }
 
-function ofNumber(name: string, type: ResultType, fields: readonly Field[]): FormatProposal[] {
+const currencyName = /currency|waehrung|währung|devise/i;
+
+/** The field that names the currency of an amount: of its own record, else of one around that. */
+export function currencyNear(
+  path: readonly string[],
+  fields: readonly Field[],
+): readonly string[] | undefined {
+  for (let depth = path.length - 1; depth >= 0; depth -= 1) {
+    const around = path.slice(0, depth);
+    const record = depth === 0 ? undefined : fieldAtPath(fields, around);
+    const beside = depth === 0 ? fields : record?.type === 'record' ? record.fields : [];
+    const code = beside.find(({ name, type }) => type === 'text' && currencyName.test(name));
+    if (code !== undefined) return [...around, code.name];
+  }
+  return undefined;
+}
+
+function ofNumber(
+  path: readonly string[],
+  type: ResultType,
+  fields: readonly Field[],
+): FormatProposal[] {
+  const name = path.at(-1) ?? '';
   const likely: FormatProposal[] = [];
-  const code = fields.find(
-    (field) => field.type === 'text' && /currency|waehrung|währung|devise/i.test(field.name),
-  );
-  const currency = code === undefined ? 'EUR' : { expr: pathText([code.name]) };
+  const code = currencyNear(path, fields);
+  const currency = code === undefined ? 'EUR' : { expr: pathText(code) };
   const money: FormatProposal = { name: 'money', format: { as: 'money', currency } };
   if (moneyName.test(name)) likely.push(money);
   if (percentName.test(name)) likely.push({ name: 'percent', format: { as: 'percent' } });

@@ -1,13 +1,30 @@
 import { count, type Finding, isRecord, type Json } from '../../core/base';
+import type { NamedFormat } from '../../core/formats';
 import type { Item } from '../../core/items';
 import { type CompiledTemplate, isBound, isContent } from '../../core/templates';
+import { fixedCurrencies } from './fixed-currency';
+import { neverEqual } from './never-equal';
 import type { TemplateSurvey } from './survey';
 
 /** The same words in fewer items say nothing. */
 const minItems = 3;
 
-/** Bindings that are probably not meant: the same words for all items, or none for any of them. */
-export function oddBindings(
+interface OddTask {
+  readonly surveys: readonly TemplateSurvey[];
+  readonly templates: readonly CompiledTemplate[];
+  readonly formats: readonly NamedFormat[];
+  readonly items: readonly Item[];
+}
+
+/** Bindings that are probably not meant, as all items show. */
+export const oddIn = ({ surveys, templates, formats, items }: OddTask): Finding[] => [
+  ...oddBindings(surveys, templates, items),
+  ...neverEqual(templates, items),
+  ...fixedCurrencies(templates, formats, items),
+];
+
+/** The same words for all items, or none for any of them. */
+function oddBindings(
   surveys: readonly TemplateSurvey[],
   templates: readonly CompiledTemplate[],
   [first, second]: readonly Item[],

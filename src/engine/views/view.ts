@@ -35,8 +35,7 @@ import { ListChoices } from './choices/list-choices';
 import type { EntryRange, Frame, ListBox } from './frame';
 import { missingPayloads } from './missing-payloads';
 import { missingPictures } from './missing-pictures';
-import { neverEqual } from './never-equal';
-import { oddBindings } from './odd-bindings';
+import { oddIn } from './odd-bindings';
 import { Once } from './once';
 import type { Acting } from './raising';
 import { ItemFilter } from './sequence/item-filter';
@@ -363,7 +362,7 @@ export class View {
     const payloads = yield* missingPayloads(this.acting, templates);
     // Two sections may well say the same: what stands beside rows is few.
     const ofRows = surveys.filter(({ template }) => !standing.has(template));
-    const odd = [...oddBindings(ofRows, templates, items), ...neverEqual(templates, items)];
+    const odd = oddIn({ surveys: ofRows, templates, formats: project.formats ?? [], items });
     return {
       templates: surveys,
       findings: [

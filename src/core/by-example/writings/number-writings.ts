@@ -113,7 +113,7 @@ function digitsCost({ type, isPath }: Source, value: number, digits: number): nu
 }
 
 function likelyFormat({ names, type }: Source): Format['as'] | undefined {
-  const [first] = names.length === 0 ? [] : proposeFormats(names.join(' '), type, []);
+  const [first] = names.length === 0 ? [] : proposeFormats([names.join(' ')], type, []);
   return first?.format.as;
 }
 

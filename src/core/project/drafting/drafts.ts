@@ -58,7 +58,7 @@ class Formats {
 
   /** The value as it is written, with what stands in where it is missing. */
   bound({ field, path, isMissing }: Candidate, standIn: string | null): Binding {
-    const id = field.type === 'text' ? undefined : this.idFor(field);
+    const id = field.type === 'text' ? undefined : this.idFor(field, path);
     return {
       expr: pathText(path),
       ...(id !== undefined && { format: id }),
@@ -66,8 +66,8 @@ class Formats {
     };
   }
 
-  private idFor(field: Field): string | undefined {
-    const [proposal] = proposeFormats(field.name, field, this.fields);
+  private idFor(field: Field, path: readonly string[]): string | undefined {
+    const [proposal] = proposeFormats(path, field, this.fields);
     if (proposal === undefined) return undefined;
     const wanted = JSON.stringify(proposal.format);
     const all = [...this.known, ...this.added];

@@ -52,7 +52,7 @@ const families = {
     }),
   ),
   unit: record<Of<'unit'>>(family('unit', { ...numbers, unit: option(), width: width() })),
-  bytes: record<Of<'bytes'>>(family('bytes', {})),
+  bytes: record<Of<'bytes'>>(family('bytes', { of: optional(oneOf([1024])) })),
   date: record<Of<'date'>>(
     family('date', {
       date: style(),

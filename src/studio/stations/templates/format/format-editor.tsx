@@ -1,4 +1,5 @@
 import type { DateFormat, Format, NamedFormat } from '../../../../core/formats';
+import { slipsIn } from '../../../../core/items';
 import { edits } from '../../../../core/project';
 import type { Field } from '../../../../core/values';
 import { Button, ChoiceChips } from '../../../shared/controls/controls';
@@ -105,7 +106,15 @@ function Options({ format: named, fields, change }: OptionsProps) {
         </>
       );
     case 'bytes':
-      return null;
+      return (
+        <Choice
+          label="A kilobyte is"
+          options={['1,024']}
+          none="1,000"
+          chosen={format.of === undefined ? undefined : '1,024'}
+          onChoose={(of) => change(withOption(format, 'of', of === undefined ? undefined : 1024))}
+        />
+      );
     case 'date':
       return <DateOptions format={format} fields={fields} change={change} />;
     case 'relative':
@@ -251,6 +260,18 @@ function DateOptions({
           onChange={(zone) => change(withOption(format, 'zone', zone === '' ? undefined : zone))}
         />
       </div>
+      {slipsIn(format.pattern ?? '').map(({ message, instead }) => (
+        <p key={message} className="text-sm text-weld">
+          {message}{' '}
+          <button
+            type="button"
+            className="text-woad underline"
+            onClick={() => change(withOption(format, 'pattern', instead))}
+          >
+            Write {instead}
+          </button>
+        </p>
+      ))}
     </>
   );
 }

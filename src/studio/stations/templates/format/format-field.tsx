@@ -8,7 +8,7 @@ import {
 } from '../../../../core/formats';
 import { edits, environmentOf, freeFormatId, inOneStep } from '../../../../core/project';
 import type { Binding } from '../../../../core/templates';
-import { makeExpression, type ResultType, typeOfResult } from '../../../../core/values';
+import { type Field, makeExpression, type ResultType, typeOfResult } from '../../../../core/values';
 import { Button, MenuButton, Row } from '../../../shared/controls/controls';
 import { make } from '../../../shared/session/editing';
 import { useLocale } from '../../../shared/session/locale';
@@ -36,10 +36,9 @@ export default function FormatField({ selection, place, binding }: FormatFieldPr
   const formats = project.formats ?? [];
   const current = formats.find((format) => format.id === binding.format);
   if (checked === undefined || checked.type.type === 'record') return null;
-  const name = paths[0]?.at(-1) ?? '';
   // A picture is named by a boolean through two words: the names of two pictures.
   const fits = ({ as }: Format) => place.property === 'text' || as === 'yesNo';
-  const proposals = proposalsFor(name, checked.type, selection).filter(({ format }) =>
+  const proposals = proposalsFor(paths[0] ?? [], checked.type, fields).filter(({ format }) =>
     fits(format),
   );
   if (place.property === 'picture' && proposals.length === 0) return null;
@@ -70,8 +69,12 @@ export default function FormatField({ selection, place, binding }: FormatFieldPr
 }
 
 /** What is likely, then one of every other family that takes such values. */
-function proposalsFor(name: string, type: ResultType, selection: Selection): FormatProposal[] {
-  const likely = proposeFormats(name, type, selection.type?.fields ?? []);
+function proposalsFor(
+  path: readonly string[],
+  type: ResultType,
+  fields: readonly Field[],
+): FormatProposal[] {
+  const likely = proposeFormats(path, type, fields);
   const environment = Object.values(families).filter(
     (family) => family.takes(type) && !likely.some(({ format }) => format.as === family.as),
   );
