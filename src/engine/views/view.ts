@@ -35,7 +35,7 @@ import { ListChoices } from './choices/list-choices';
 import type { EntryRange, Frame, ListBox } from './frame';
 import { missingPayloads } from './missing-payloads';
 import { missingPictures } from './missing-pictures';
-import { oddIn } from './odd-bindings';
+import { oddIn } from './odd/odd-bindings';
 import { Once } from './once';
 import type { Acting } from './raising';
 import { ItemFilter } from './sequence/item-filter';

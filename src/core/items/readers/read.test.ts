@@ -8,6 +8,8 @@ import {
   quietPorts,
   readAs,
 } from '../../../../tests/support/documents';
+import { atOnce } from '../../base';
+import { inferRead } from '../infer';
 import { read } from './read';
 
 const utf16 = (text: string, isBig: boolean): Uint8Array => {
@@ -63,6 +65,23 @@ describe('the list is found in a document', () => {
       'path-finds-nothing',
     );
     expect((await mustRefuse('x.json', '{"a":[{"b":1}]}', '$[')).code).toBe('path-invalid');
+  });
+});
+
+describe('what has no items yet is a source all the same', () => {
+  test.each([
+    ['x.json', '[]', '$[*]', []],
+    ['x.json', '{"rows":[]}', '$.rows[*]', []],
+    ['x.csv', 'name,price\n', '$[*]', ['name', 'price']],
+  ])('%s: %s', async (file, text, at, columns) => {
+    const found = await mustRead(file, text);
+    expect(found).toMatchObject({ at, items: [], columns });
+    expect(found.findings).toMatchObject([{ code: 'list-empty', severity: 'warning' }]);
+    const { types, key } = atOnce(inferRead(found, 'x'));
+    expect(types).toMatchObject([
+      { count: 0, fields: columns.map((name) => ({ name, type: 'text' })) },
+    ]);
+    expect(key).toBeUndefined();
   });
 });
 

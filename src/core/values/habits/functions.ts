@@ -1,3 +1,4 @@
+import { ownValue } from '../../base';
 import {
   bound,
   type Form,
@@ -87,7 +88,7 @@ const datePlaces: Readonly<Record<string, string>> = {
 
 const partOfDate: Form = ({ args: [part, date] }) => {
   const name = part?.text.replace(/["']/g, '').toLowerCase() ?? '';
-  const place = Object.hasOwn(datePlaces, name) ? datePlaces[name] : undefined;
+  const place = ownValue(datePlaces, name);
   return place === undefined || date === undefined
     ? undefined
     : `Number(${bound(date)}.slice(${place}))`;

@@ -8,6 +8,7 @@ import type {
   SpreadElement,
   Super,
 } from 'acorn';
+import { ownValue } from '../../base';
 import { functionHabits, type Habit } from './functions';
 import { type Habitual, habitual, pieceOf, type Reading } from './habitual';
 import { methodHabit } from './methods';
@@ -67,7 +68,7 @@ const names: Readonly<Record<string, string>> = {
 
 function nameHabit(node: Identifier): Habitual | undefined {
   const bare = node.name.replace(/^\$+/, '');
-  const known = Object.hasOwn(names, bare.toLowerCase()) ? names[bare.toLowerCase()] : undefined;
+  const known = ownValue(names, bare.toLowerCase());
   if (known !== undefined && known !== node.name) return habitual(node, node.name, [known]);
   return bare !== node.name && bare !== '' ? habitual(node, node.name, [bare]) : undefined;
 }

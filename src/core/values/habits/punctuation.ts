@@ -1,13 +1,18 @@
 import { masked, replacedOutside } from './masked';
 import { instead, type WrittenForm } from './written-form';
 
-const closing: Readonly<Record<string, string>> = { '(': ')', '[': ']', '{': '}' };
+const closing: ReadonlyMap<string, string> = new Map([
+  ['(', ')'],
+  ['[', ']'],
+  ['{', '}'],
+]);
 
 /** The brackets that were opened and not closed, as what closes them. */
 function unclosed(text: string): string {
   const open: string[] = [];
   for (const char of masked(text)) {
-    if (Object.hasOwn(closing, char)) open.push(closing[char] ?? '');
+    const closes = closing.get(char);
+    if (closes !== undefined) open.push(closes);
     else if (char === open.at(-1)) open.pop();
   }
   return open.toReversed().join('');

@@ -7,14 +7,14 @@ import { make } from '../../shared/session/editing';
 import { goWithin, type ListPiece, useRoute } from '../../shared/session/route';
 import { useProject, useSession } from '../../shared/session/session';
 import { FilterPiece } from './filter-piece';
+import { ListMenu } from './head/list-menu';
+import { SourcesOf } from './head/sources-of';
 import { InsertsPiece } from './inserts-piece';
-import { ListMenu } from './list-menu';
 import { Ends, Footing, SeparatorPiece } from './pieces';
 import { ReaderPiece } from './reader-piece';
 import { RowsPiece } from './rows-piece';
 import { SectionsPiece } from './sections-piece';
 import { SequenceDrawing } from './sequence-drawing';
-import { SourcesOf } from './sources-of';
 import { StatesPiece } from './states-piece';
 
 /** The list as it is arranged: what follows what, and what is set of each piece. */

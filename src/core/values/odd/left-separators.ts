@@ -1,6 +1,6 @@
-import type { Finding } from '../base';
-import type { Checked } from './check/checked';
-import { valueFindings } from './findings';
+import type { Finding } from '../../base';
+import type { Checked } from '../check/checked';
+import { valueFindings } from '../findings';
 
 type Template = Checked & { readonly kind: 'template' };
 

@@ -1,9 +1,10 @@
-import { type List, listSources } from '../../../core/lists';
-import { edits, ownSet, type Project, sourcesOfShape, withId } from '../../../core/project';
-import { MenuButton } from '../../shared/controls/controls';
-import { showItemsOf, showSet } from '../../shared/opening/arrivals';
-import { make } from '../../shared/session/editing';
-import { useSession } from '../../shared/session/session';
+import { ownValue } from '../../../../core/base';
+import { type List, listSources } from '../../../../core/lists';
+import { edits, ownSet, type Project, sourcesOfShape, withId } from '../../../../core/project';
+import { MenuButton } from '../../../shared/controls/controls';
+import { showItemsOf, showSet } from '../../../shared/opening/arrivals';
+import { make } from '../../../shared/session/editing';
+import { useSession } from '../../../shared/session/session';
 
 interface SourcesOfProps {
   readonly project: Project;
@@ -12,7 +13,7 @@ interface SourcesOfProps {
 
 /** Whose items the list shows: those of its source, of another of its sets or of a source like it; and what comes after them. */
 export function SourcesOf({ project, list }: SourcesOfProps) {
-  const shown = useSession(({ sets }) => sets[list.source] ?? ownSet);
+  const shown = useSession(({ sets }) => ownValue(sets, list.source) ?? ownSet);
   const source = withId(project.sources, list.source);
   if (source === undefined) return null;
   const { more = [] } = list;

@@ -1,10 +1,10 @@
-import { count, type Finding, isRecord, type Json } from '../../core/base';
-import type { NamedFormat } from '../../core/formats';
-import type { Item } from '../../core/items';
-import { type CompiledTemplate, isBound, isContent } from '../../core/templates';
+import { count, type Finding, isRecord, type Json } from '../../../core/base';
+import type { NamedFormat } from '../../../core/formats';
+import type { Item } from '../../../core/items';
+import { type CompiledTemplate, isBound, isContent } from '../../../core/templates';
+import type { TemplateSurvey } from '../survey';
 import { fixedCurrencies } from './fixed-currency';
 import { neverEqual } from './never-equal';
-import type { TemplateSurvey } from './survey';
 
 /** The same words in fewer items say nothing. */
 const minItems = 3;

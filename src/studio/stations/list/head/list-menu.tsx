@@ -1,12 +1,12 @@
 import { useState } from 'react';
-import { freeId, slug } from '../../../core/base';
-import type { List } from '../../../core/lists';
-import { edits } from '../../../core/project';
-import { MenuButton } from '../../shared/controls/controls';
-import { NameField } from '../../shared/fields/name-field';
-import { make, whyNot } from '../../shared/session/editing';
-import { goWithin } from '../../shared/session/route';
-import { usedIds } from '../../shared/session/session';
+import { freeId, slug } from '../../../../core/base';
+import type { List } from '../../../../core/lists';
+import { edits } from '../../../../core/project';
+import { MenuButton } from '../../../shared/controls/controls';
+import { NameField } from '../../../shared/fields/name-field';
+import { make, whyNot } from '../../../shared/session/editing';
+import { goWithin } from '../../../shared/session/route';
+import { usedIds } from '../../../shared/session/session';
 
 /** The name of a list, and what is done with it as a whole. */
 export function ListMenu({ list }: { readonly list: List }) {

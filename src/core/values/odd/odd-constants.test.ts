@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { comparedTexts, constantsLikeHoles, emptyEnvironment, type Field } from '.';
+import { comparedTexts, constantsLikeHoles, emptyEnvironment, type Field } from '..';
 
 const fields: readonly Field[] = [
   { name: 'name', type: 'text', required: true },
@@ -14,7 +14,8 @@ const fields: readonly Field[] = [
 
 function mendedOf(text: string): string | undefined {
   const [finding] = constantsLikeHoles(text, fields, emptyEnvironment);
-  if (finding !== undefined) expect(finding.severity).toBe('warning');
+  if (finding !== undefined)
+    expect(finding).toMatchObject({ code: 'constant-like-hole', severity: 'warning' });
   const mend = finding?.mend;
   return mend && text.slice(0, mend.from) + mend.text + text.slice(mend.to);
 }

@@ -1,8 +1,8 @@
-import { clipped, count, type Finding } from '../../core/base';
-import { currencyNear, type NamedFormat } from '../../core/formats';
-import type { Item } from '../../core/items';
-import { type CompiledTemplate, isBound } from '../../core/templates';
-import { makeExpression, pathText } from '../../core/values';
+import { clipped, count, type Finding } from '../../../core/base';
+import { currencyNear, type NamedFormat } from '../../../core/formats';
+import type { Item } from '../../../core/items';
+import { type CompiledTemplate, isBound } from '../../../core/templates';
+import { makeExpression, pathText } from '../../../core/values';
 
 /** Amounts that are written in one currency for all items, though the items name others. */
 export function fixedCurrencies(

@@ -1,10 +1,10 @@
-import type { Finding } from '../base';
-import type { Environment } from './environment';
-import { makeExpression } from './expression';
-import { type Span, valueFindings } from './findings';
-import { readExpression } from './syntax/read';
-import { type Argument, childrenOf, type Expr } from './syntax/tree';
-import type { Field } from './type';
+import type { Finding } from '../../base';
+import type { Environment } from '../environment';
+import { makeExpression } from '../expression';
+import { type Span, valueFindings } from '../findings';
+import { readExpression } from '../syntax/read';
+import { type Argument, childrenOf, type Expr } from '../syntax/tree';
+import type { Field } from '../type';
 
 /** A comparison of a value with a fixed text. */
 export interface ComparedText {

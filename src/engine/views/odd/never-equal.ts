@@ -1,7 +1,12 @@
-import { type Finding, nearest } from '../../core/base';
-import type { Item } from '../../core/items';
-import { type BoundSlot, type CompiledTemplate, isBound } from '../../core/templates';
-import { type ComparedText, comparedTexts, makeExpression, valueFindings } from '../../core/values';
+import { type Finding, nearest } from '../../../core/base';
+import type { Item } from '../../../core/items';
+import { type BoundSlot, type CompiledTemplate, isBound } from '../../../core/templates';
+import {
+  type ComparedText,
+  comparedTexts,
+  makeExpression,
+  valueFindings,
+} from '../../../core/values';
 
 /** Values that are kept to find the one that was probably meant. */
 const maxKept = 1_000;

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import type { JsonRecord } from '../base';
-import { type Field, makeExpression } from '.';
+import type { JsonRecord } from '../../base';
+import { type Field, makeExpression } from '..';
 import { leftSeparators } from './left-separators';
 
 const optional = { type: 'text', required: false } as const;
@@ -13,6 +13,7 @@ const fields: readonly Field[] = [
 function mendedOf(text: string): string | undefined {
   const { checked } = makeExpression(text, fields);
   const [finding] = checked === undefined ? [] : leftSeparators(checked, text);
+  if (finding !== undefined) expect(finding.code).toBe('separators-left');
   return finding?.mend?.text;
 }
 
