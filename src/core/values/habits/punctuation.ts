@@ -116,6 +116,15 @@ export const punctuationForms: readonly WrittenForm[] = [
     write: instead((at) => String(Number(at(1)) / 100)),
   },
   {
+    what: 'A quote that is not closed',
+    isSlip: true,
+    pattern: /^.*$/s,
+    write: ({ at }) =>
+      ['`', '"', "'"].map((quote) =>
+        at(0).split(quote).length % 2 === 0 ? at(0) + quote : undefined,
+      ),
+  },
+  {
     what: 'A bracket that is not closed',
     isSlip: true,
     pattern: /^.*$/s,
