@@ -9,6 +9,7 @@ import {
   settledDecoding,
   type TypeShape,
   typeDecoded,
+  typeValueOf,
 } from '../src/core/items';
 import type { Field } from '../src/core/values';
 
@@ -29,7 +30,7 @@ export function known(file: string, read: ItemsRead): KnownItems {
     const items =
       discriminator === undefined
         ? read.items
-        : read.items.filter((item) => ownValue(item, discriminator) === type.value);
+        : read.items.filter((item) => typeValueOf(ownValue(item, discriminator)) === type.value);
     const fields = type.fields.map(({ missingCount: _, ...field }) => decoded(field, items));
     return {
       name: type.value ?? file.replace(/\.[a-z0-9]+$/i, ''),
@@ -47,8 +48,9 @@ export function decodedItems({ read, inference, types }: KnownItems): readonly I
   const byValue = new Map(types.map((type) => [type.value, reshaper(type.fields)]));
   const { discriminator } = inference;
   return read.items.map((item) => {
-    const value = discriminator === undefined ? null : (ownValue(item, discriminator) ?? null);
-    return byValue.get(typeof value === 'string' ? value : null)?.(item) ?? item;
+    const value =
+      discriminator === undefined ? null : (typeValueOf(ownValue(item, discriminator)) ?? null);
+    return byValue.get(value)?.(item) ?? item;
   });
 }
 

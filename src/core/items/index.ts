@@ -36,7 +36,16 @@ export {
   type Rule,
 } from './generate';
 export { type FieldFound, type Inference, infer, inferRead, type TypeFound } from './infer';
-export { asItem, type Format, type Item, type Key, keyFields } from './item';
+export {
+  asItem,
+  type Format,
+  type Item,
+  itemValueOf,
+  type Key,
+  keyFields,
+  noTypeValue,
+  typeValueOf,
+} from './item';
 export { type ItemKeys, itemKeys } from './key';
 export {
   clipboardCells,

@@ -1,6 +1,7 @@
 import { isRecord, type Json, ownReader, type Turns } from '../base';
 import type { Field, ValueType } from '../values';
 import type { Item } from './item';
+import { typeValueOf } from './item';
 
 const itemsATurn = 4_000;
 
@@ -148,8 +149,7 @@ export class Shapes {
   }
 
   add(item: Item): void {
-    const value = this.read(item);
-    const group = typeof value === 'string' ? value : undefined;
+    const group = this.discriminator === undefined ? undefined : typeValueOf(this.read(item));
     let shape = this.byValue.get(group);
     if (shape === undefined) {
       shape = new ShapeStat();

@@ -1,6 +1,6 @@
 import { freeId, ownValue, slug } from '../base';
 import type { Inference, Item, ItemsRead, SchemaRead, TypeFound } from '../items';
-import { likelyTitle } from '../items';
+import { likelyTitle, noTypeValue, typeValueOf } from '../items';
 import type { List } from '../lists';
 import { draftRow, type Template } from '../templates';
 import type { Field } from '../values';
@@ -157,12 +157,21 @@ export function draftTemplate(
 export function itemTypes(used: UsedIds, source: Source, found: readonly TypeFound[]): ItemType[] {
   const taken = [...used.types];
   return found.map((each) => {
-    const name = each.value ?? singular(source.name);
+    const name = typeName(source, each);
     const id = freeId(slug(name), taken);
     taken.push(id);
     const fields = each.fields.map(({ missingCount: _, ...field }) => field);
     return { id, name, source: source.id, value: each.value ?? null, fields };
   });
+}
+
+function typeName(source: Source, { value, fields }: TypeFound): string {
+  const { discriminator } = source;
+  if (value === undefined || discriminator === null) return value ?? singular(source.name);
+  if (value === noTypeValue) return `no ${discriminator}`;
+  // A number or yes alone names nothing.
+  const isBare = fields.some(({ name, type }) => name === discriminator && type !== 'text');
+  return isBare ? `${discriminator} ${value}` : value;
 }
 
 function itemsOf(
@@ -172,7 +181,7 @@ function itemsOf(
 ): readonly Item[] {
   return discriminator === null
     ? items
-    : items.filter((item) => ownValue(item, discriminator) === type.value);
+    : items.filter((item) => typeValueOf(ownValue(item, discriminator)) === type.value);
 }
 
 /** The file's name, or the name of the list in it where the file says nothing. */

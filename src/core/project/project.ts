@@ -1,7 +1,8 @@
 import type { Action } from '../actions';
+import type { Json } from '../base';
 import type { ProjectFont } from '../fonts';
 import type { NamedFormat } from '../formats';
-import type { Follow, Format, Key, Paging } from '../items';
+import { type Follow, type Format, type Key, type Paging, typeValueOf } from '../items';
 import { type List, listSources } from '../lists';
 import type { HasContent, Picture } from '../pictures';
 import {
@@ -182,12 +183,12 @@ export function rawDiscriminator(project: Project, source: Source): string | nul
 export function typeFinder(
   project: Project,
   source: Source,
-): (value: unknown) => string | undefined {
+): (value: Json | undefined) => string | undefined {
   const own = project.types.filter((type) => type.source === source.id);
   if (source.discriminator === null) {
     const only = own[0]?.id;
     return () => only;
   }
   const byValue = new Map<unknown, string>(own.map((type) => [type.value, type.id]));
-  return (value) => byValue.get(value);
+  return (value) => byValue.get(typeValueOf(value));
 }

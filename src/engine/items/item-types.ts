@@ -1,4 +1,4 @@
-import { ownReader } from '../../core/base';
+import { type Json, ownReader } from '../../core/base';
 import { freshPositions, type Item, isInPlace, type Succession } from '../../core/items';
 import {
   type Project,
@@ -63,7 +63,7 @@ function withCounts(
 
 function typeIndexer(
   discriminator: string | null,
-  typeOf: (value: unknown) => string | undefined,
+  typeOf: (value: Json | undefined) => string | undefined,
   types: readonly string[],
 ): (item: Item) => number {
   const indexOf = (type: string | undefined) =>

@@ -1,4 +1,6 @@
+import type { Json } from '../../base';
 import { type Field, heldFields, type ScalarName, type ValueType } from '../../values';
+import { itemValueOf } from '../item';
 import type { TypeShape } from './write';
 
 const scalars: Readonly<Record<ScalarName, string>> = {
@@ -34,13 +36,15 @@ export function declarations(
 
 interface Constant {
   readonly name: string;
-  readonly value: string;
+  readonly value: Json;
 }
 
-const constantFor = (type: TypeShape, discriminator: string | null): Constant | undefined =>
-  discriminator === null || type.value === null
-    ? undefined
-    : { name: discriminator, value: type.value };
+function constantFor(type: TypeShape, discriminator: string | null): Constant | undefined {
+  if (discriminator === null || type.value === null) return undefined;
+  const field = type.fields.find(({ name, from }) => (from ?? name) === discriminator);
+  const value = itemValueOf(type.value, field?.type ?? 'text');
+  return value === undefined ? undefined : { name: discriminator, value };
+}
 
 function recordText(all: readonly Field[], indent: string, constant?: Constant): string {
   const fields = heldFields(all);

@@ -6,6 +6,7 @@ import {
   type ScalarName,
   type ValueType,
 } from '../../values';
+import { itemValueOf } from '../item';
 
 /** An item type as schemas and declarations need it. */
 export interface TypeShape {
@@ -59,8 +60,11 @@ export function itemsSchema(
 function typeSchema(type: TypeShape, discriminator: string | null): JsonRecord {
   const schema = recordSchema(type.fields);
   if (discriminator === null || type.value === null) return schema;
+  const field = type.fields.find(({ name, from }) => (from ?? name) === discriminator);
+  const value = itemValueOf(type.value, field?.type ?? 'text');
+  if (value === undefined) return schema;
   const properties: JsonRecord = { ...(schema['properties'] as JsonRecord) };
-  const own = { ...(ownValue(properties, discriminator) as JsonRecord), const: type.value };
+  const own = { ...(ownValue(properties, discriminator) as JsonRecord), const: value };
   const required = [...new Set([...((schema['required'] as string[]) ?? []), discriminator])];
   return { ...schema, properties: withOwn(properties, discriminator, own), required };
 }

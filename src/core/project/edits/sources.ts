@@ -154,7 +154,7 @@ export function splitTypes(id: string, field: string, found: readonly TypeFound[
       if (found.length < 2) return failed(`${field} does not tell several types apart.`);
       const others = project.types.filter((type) => type.source !== id);
       const taken = withIdsOf(used, project);
-      const types = itemTypes(taken, source, found).map((type) => ({
+      const types = itemTypes(taken, { ...source, discriminator: field }, found).map((type) => ({
         ...type,
         fields: withComputedSettled([
           ...known(type.fields, old.fields),

@@ -217,7 +217,7 @@ function ToldApart({ current }: { readonly current: Current }) {
       <Button onPress={() => makeForeseen(edits.mergeTypes(source.id))}>Merge into one</Button>
     );
   const fields = (types[0]?.fields ?? []).filter(
-    (field) => field.type === 'text' && field.required,
+    ({ type, expr }) => expr === undefined && /^(?:text|integer|boolean)$/.test(type),
   );
   if (fields.length === 0) return null;
   return (
@@ -226,6 +226,7 @@ function ToldApart({ current }: { readonly current: Current }) {
       words="Split by a field"
       entries={fields.map((field) => ({
         words: field.name,
+        hint: field.required ? '' : 'some have none',
         onChoose: () => void splitBy(source.id, field.name),
       }))}
     />
