@@ -40,7 +40,6 @@ export {
   asItem,
   type Format,
   type Item,
-  itemValueOf,
   type Key,
   keyFields,
   noTypeValue,
