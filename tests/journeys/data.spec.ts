@@ -239,6 +239,11 @@ test('the nasty set, an empty one, and many made-up items that can be cancelled'
   await expect(
     page.locator('.yc-row', { hasText: /שלום|العربية|[\u0590-\u06ff]/ }).first(),
   ).toBeVisible();
+  // The demo has such a row, too: the set is there once it is the chosen one.
+  await expect(page.getByRole('button', { name: 'nasty', exact: true })).toHaveAttribute(
+    'aria-current',
+    'true',
+  );
   await makeItems('An empty set');
   await expect(page.getByText('There are no items.')).toBeVisible();
   await page.getByRole('button', { name: 'its own' }).click();
