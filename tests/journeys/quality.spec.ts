@@ -84,6 +84,10 @@ for (const scheme of ['light', 'dark'] as const) {
       await expect(page.getByRole('region', { name: 'What becomes of it' })).toBeVisible();
       expect(await faults(page)).toEqual([]);
       await become(page, 'Import again into stock');
+      const doubt = page.getByRole('region', { name: 'Whether the import is meant' });
+      await expect(doubt).toBeVisible();
+      expect(await faults(page)).toEqual([]);
+      await doubt.getByRole('button', { name: /^Replace all/ }).click();
       await expect(page.getByRole('region', { name: 'What the import changed' })).toBeVisible();
       await page.getByRole('button', { name: 'Make items' }).click();
       expect(await faults(page)).toEqual([]);
