@@ -22,7 +22,12 @@ export function Fetching({ source }: { readonly source: Source }) {
     <>
       <Button
         onPress={() =>
-          void importInto(source.id, { address: file, at, ...(pages !== undefined && { pages }) })
+          void importInto(
+            source.id,
+            { address: file, at, ...(pages !== undefined && { pages }) },
+            // Of pages that wait, the first comes alone.
+            pages?.waits === true ? 'replace' : 'ask',
+          )
         }
       >
         Fetch again
@@ -184,7 +189,7 @@ function take(source: Source, { pages, follow }: GoesOn): void {
   else followSource(source.id);
   if (JSON.stringify(pages) === JSON.stringify(source.from.pages)) return;
   const { file: address, at } = source.from;
-  void importInto(source.id, { address, at, ...(pages !== undefined && { pages }) });
+  void importInto(source.id, { address, at, ...(pages !== undefined && { pages }) }, 'replace');
 }
 
 function againOf(follow: Follow | undefined): Again {

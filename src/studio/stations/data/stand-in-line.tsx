@@ -46,7 +46,7 @@ export function StandInLine({ source }: { readonly source: Source }) {
     const { at } = source.from;
     // What comes of another address goes on as it does there: that is said after.
     if (items !== file)
-      await importInto(source.id, { address: items, at, ...(pages && { pages }) });
+      await importInto(source.id, { address: items, at, ...(pages && { pages }) }, 'replace');
     if (make(edits.setGoesOn(source.id, goesOn)) !== undefined) return;
     if (isOver) pauseSource(source.id);
     else followSource(source.id);
