@@ -17,11 +17,15 @@ test('several files arrive at once, each asked about; an import that would take 
 }) => {
   await page.goto('/');
   await dropFiles(page, [
+    ['cut.json', '[{"a":1},{"a'],
     ['spring.json', plants('spring', 9)],
     ['autumn.json', plants('autumn', 7)],
     ['towns.csv', 'town,lat,lon\nIngs,54.3,-2.8\nOusby,54.7,-2.6\n'],
   ]);
   await expect.poll(() => firstRow(page)).toBe('spring plant 0');
+  // One that cannot be read is said, and keeps nobody else away.
+  await expect(page.getByRole('alert')).toContainText('cut.json is not valid JSON');
+  await page.getByRole('button', { name: 'Put this message away' }).click();
   const question = page.getByRole('region', { name: 'What becomes of it' });
   await expect(question).toContainText('autumn.json came');
   await expect(question).toContainText('then 1 more file');

@@ -34,8 +34,17 @@ describe('separators beside missing values', () => {
     expect(shown(mended, { street: 'Am Markt' })).toBe('Am Markt');
   });
 
+  test('of values with a stand-in, too, and what is written has nothing wrong', () => {
+    const mended = mendedOf('`${street}, (${town ?? zip})`') ?? '';
+    expect(makeExpression(mended, fields).findings).toEqual([]);
+    expect(shown(mended, { street: 'Am Markt', zip: '7' })).toBe('Am Markt, (7)');
+    expect(shown(mended, { street: 'Am Markt' })).toBe('Am Markt');
+  });
+
   test.each([
     '`${street}`',
+    '`${street} ${town}`',
+    '`${street}${town}`',
     '`${street} by ${town}`',
     '`${street}, ${street}`',
     'town',

@@ -1,6 +1,7 @@
 import type { Finding } from '../../base';
 import type { Checked } from '../check/checked';
 import { valueFindings } from '../findings';
+import { kindOf } from '../result-type';
 
 type Template = Checked & { readonly kind: 'template' };
 
@@ -16,7 +17,11 @@ interface Piece {
 /** Templates whose separators stay where a value beside them is missing: `Am Markt , ()`. */
 export function leftSeparators(checked: Checked, text: string): readonly Finding[] {
   if (checked.kind !== 'template' || checked.holes.length < 2) return [];
-  if (!checked.holes.some((hole) => hole.mayBeMissing)) return [];
+  const { texts, holes } = checked;
+  const isBesideMarks = (at: number) => /\S/.test(`${texts[at]}${texts[at + 1]}`);
+  if (!holes.some((hole, at) => hole.mayBeMissing && isBesideMarks(at))) return [];
+  // What may be of several kinds cannot be joined.
+  if (holes.some(({ type }) => kindOf(type) === 'mixed')) return [];
   const pieces = piecesOf(checked);
   if (pieces === undefined) return [];
   return [valueFindings.separatorsLeft(checked, joinedText(pieces, text))];
@@ -59,5 +64,7 @@ function pieceText({ hole, opens, closes }: Piece, text: string): string {
   const words = text.slice(hole.from, hole.to);
   if (opens === '' && closes === '') return words;
   const marked = `\`${opens}\${${words}}${closes}\``;
-  return hole.mayBeMissing ? `${words} === null ? null : ${marked}` : marked;
+  const isPath = hole.kind === 'field' || hole.kind === 'member' || hole.kind === 'call';
+  const asked = isPath ? words : `(${words})`;
+  return hole.mayBeMissing ? `${asked} === null ? null : ${marked}` : marked;
 }

@@ -43,6 +43,7 @@ describe('words that look as if a value were to stand in them', () => {
     '`${name}`',
     'name',
     '"{3}"',
+    '"${nmae}, {name}"',
   ])('are not %s', (text) => {
     expect(mendedOf(text)).toBeUndefined();
   });

@@ -24,6 +24,8 @@ export function constantsLikeHoles(
   fields: readonly Field[],
   environment: Environment,
 ): readonly Finding[] {
+  // Most texts have no quotes in them: nothing is read for those.
+  if (!/["']/.test(text)) return [];
   const isValue = (words: string): boolean => {
     const { findings, paths } = makeExpression(words, fields, 'text', environment);
     return paths.length > 0 && findings.length === 0;
@@ -35,7 +37,11 @@ export function constantsLikeHoles(
       const words = groups.slice(0, 6).find((each) => typeof each === 'string');
       return typeof words === 'string' && isValue(words) ? `\${${words}}` : mark;
     });
-    return made === inside ? [] : [valueFindings.looksLikeHole(node, `\`${made}\``)];
+    if (made === inside) return [];
+    const template = `\`${made}\``;
+    const whole = text.slice(0, node.from) + template + text.slice(node.to);
+    const isRight = makeExpression(whole, fields, 'text', environment).findings.length === 0;
+    return isRight ? [valueFindings.looksLikeHole(node, template)] : [];
   });
 }
 

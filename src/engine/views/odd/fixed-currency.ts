@@ -3,6 +3,7 @@ import { currencyNear, type NamedFormat } from '../../../core/formats';
 import type { Item } from '../../../core/items';
 import { type CompiledTemplate, isBound } from '../../../core/templates';
 import { makeExpression, pathText } from '../../../core/values';
+import { drawnTogether } from './drawn-together';
 
 /** Amounts that are written in one currency for all items, though the items name others. */
 export function fixedCurrencies(
@@ -11,7 +12,8 @@ export function fixedCurrencies(
   items: readonly Item[],
 ): Finding[] {
   return templates.flatMap((compiled) =>
-    compiled.slots.flatMap((slot): Finding[] => {
+    drawnTogether(compiled.slots).flatMap(([slot]): Finding[] => {
+      if (slot === undefined) return [];
       const id = isBound(slot.binding) ? slot.binding.format : undefined;
       const format = formats.find((each) => each.id === id);
       if (format?.as !== 'money' || typeof format.currency !== 'string') return [];

@@ -34,8 +34,16 @@ export async function arriveFiles(files: readonly File[]): Promise<void> {
   const items = [...ofKind('project'), ...ofKind('items')];
   // What cannot be opened is said.
   const others = items.length === 0 && !isInProject() ? files : items;
-  const [first, ...rest] = others.map((file) => ({ file, name: file.name }));
-  if (first !== undefined) await arrive(first);
+  const rest = others.map((file) => ({ file, name: file.name }));
+  // Of several, one that cannot be read leaves its place to the next.
+  let trouble: Finding | undefined;
+  do {
+    const first = rest.shift();
+    if (first !== undefined) await arrive(first);
+    if (!isInProject()) trouble ??= useSession.getState().notice;
+  } while (!isInProject() && rest.length > 0);
+  // What was wrong with it is said all the same.
+  if (trouble !== undefined) useSession.setState({ notice: trouble });
   if (isInProject()) {
     if (ofKind('picture').length > 0) await bringPictures(ofKind('picture'));
     if (ofKind('font').length > 0) await bringFonts(ofKind('font'));

@@ -165,7 +165,8 @@ async function demoBlob(): Promise<Blob> {
 
 /** The first rows open the project; the whole takes their place and leaves the rest as it is. */
 function show(id: string, { project, contents, isFile }: ProjectRead, view: Frame): void {
-  const { id: shown, reading } = useSession.getState();
+  // What came with it is still asked about.
+  const { id: shown, reading, arrived } = useSession.getState();
   if (shown === id) {
     useSession.setState({ history: startHistory(project), contents, view });
     void handAgain();
@@ -174,7 +175,8 @@ function show(id: string, { project, contents, isFile }: ProjectRead, view: Fram
   const history = startHistory(project);
   // A file from elsewhere asks for no picture outside by itself.
   const loadsOutside = !isFile;
-  useSession.setState({ ...noSession, reading, id, history, contents, view, loadsOutside });
+  const own = { id, history, contents, view, loadsOutside };
+  useSession.setState({ ...noSession, reading, arrived, ...own });
   go({ page: 'project', id, station: 'data' });
   void handItem(0);
 }

@@ -13,7 +13,9 @@ export function Arrival() {
   const current = useCurrent();
   if (current === undefined) return null;
   const { sources } = current.project;
-  if (doubted !== undefined) return <Doubted doubted={doubted} />;
+  // Its source may be gone by now.
+  if (doubted !== undefined && sources.some(({ id }) => id === doubted.source))
+    return <Doubted doubted={doubted} />;
   if (arrived === undefined) return null;
   const name = documentName(arrived);
   const same = sources.find((source) => source.from.file === name);
