@@ -4,8 +4,10 @@ import { join } from 'node:path';
 import Ajv from 'ajv/dist/2020';
 import { describe, expect, test } from 'vitest';
 import { neutralStyles } from '../src/core/templates';
+import { EngineData } from '../src/engine';
 import { yarncard, yarncardBuilt } from '../tests/support/command-line';
 import { ownFontFile } from '../tests/support/own-font';
+import { openShop, quiet } from '../tests/support/shop';
 import type { PartBox } from './row-boxes';
 
 const folder = mkdtempSync(join(tmpdir(), 'yarncard-'));
@@ -48,8 +50,24 @@ test('infer tells the types, with evidence as JSON', async () => {
         name: null,
         count: 2,
         fields: [
-          { path: 'id', type: 'text', required: true, missing: 0, distinct: 2, decoding: null },
-          { path: 'name', type: 'text', required: true, missing: 0, distinct: 2, decoding: null },
+          {
+            path: 'id',
+            type: 'text',
+            required: true,
+            missing: 0,
+            distinct: 2,
+            decoding: null,
+            better: [],
+          },
+          {
+            path: 'name',
+            type: 'text',
+            required: true,
+            missing: 0,
+            distinct: 2,
+            decoding: null,
+            better: [],
+          },
           {
             path: 'maker',
             type: 'record',
@@ -57,6 +75,7 @@ test('infer tells the types, with evidence as JSON', async () => {
             missing: 1,
             distinct: 1,
             decoding: null,
+            better: [],
           },
           {
             path: 'maker.town',
@@ -65,6 +84,7 @@ test('infer tells the types, with evidence as JSON', async () => {
             missing: 1,
             distinct: 1,
             decoding: null,
+            better: [],
           },
         ],
       },
@@ -79,9 +99,12 @@ describe('infer', () => {
     'code;sent;weight;paid\np-1;24.03.2026;1,5;yes\np-2;25.03.2026;0,75;no\np-3;31.03.2026;;yes\n',
   );
 
-  test('reads what the values settle: dates, decimal commas, yes and no', async () => {
-    const fields = JSON.parse((await yarncard(['infer', parcels, '--json'])).stdout).types[0]
-      .fields;
+  test('says what reads better, and reads it so where that is asked for', async () => {
+    expect((await yarncard(['infer', parcels])).stdout).toContain(
+      'sent: text, reads better as date (dd.MM.yyyy), all 3',
+    );
+    const fields = JSON.parse((await yarncard(['infer', parcels, '--json', '--decoded'])).stdout)
+      .types[0].fields;
     expect(
       fields.map((each: { path: string; type: string; decoding: unknown }) => [
         each.path,
@@ -99,6 +122,27 @@ describe('infer', () => {
     );
   });
 
+  test('and eval take fields for what the application takes them for', async () => {
+    const visits = file(
+      'visits.json',
+      '[{"id":1,"at":{"on":"03.05.2026","fee":"7,50"}},{"id":2,"at":{"on":"30.06.2026","fee":"8"}}]',
+    );
+    const { engine } = openShop(JSON.parse(readFileSync(visits, 'utf8')));
+    const shown = await new EngineData(engine).betterReadings('stock', undefined, quiet);
+    const { fields } = JSON.parse((await yarncard(['infer', visits, '--json'])).stdout).types[0];
+    expect(
+      fields.flatMap(({ path, better }: { path: string; better: readonly unknown[] }) =>
+        better.length === 0 ? [] : [[path, better]],
+      ),
+    ).toEqual(shown.map(({ path, ways }) => [path.join('.'), ways.map((way) => way.decoding)]));
+    expect(shown.length).toBe(2);
+    const asText = await yarncard(['eval', 'at.on', '--items', visits]);
+    expect(asText.stdout).toBe('03.05.2026\n30.06.2026\n');
+    expect(asText.stderr).toContain('at.on reads better as date (dd.MM.yyyy), all 2. --decoded');
+    const asDate = await yarncard(['eval', 'at.on', '--items', visits, '--decoded']);
+    expect([asDate.stdout, asDate.stderr]).toEqual(['2026-05-03\n2026-06-30\n', '']);
+  });
+
   test('writes a JSON Schema that the items satisfy', async () => {
     const schema = JSON.parse((await yarncard(['infer', parcels, '--schema'])).stdout);
     const { default: formats } = await import('ajv-formats');
@@ -110,9 +154,8 @@ describe('infer', () => {
   });
 
   test('declares types for code', async () => {
-    expect((await yarncard(['infer', parcels, '--types', 'ts'])).stdout).toMatch(
-      /weight\?: string/,
-    );
+    const asRead = await yarncard(['infer', parcels, '--types', 'ts', '--decoded']);
+    expect(asRead.stdout).toMatch(/weight\?: string/);
     expect((await yarncard(['infer', parcels, '--types', 'go'])).stdout).toContain('struct');
     const done = await yarncard(['infer', parcels, '--types', 'klingon']);
     expect([done.status, done.stderr]).toEqual([2, expect.stringContaining('It can be ts, ')]);

@@ -18,6 +18,10 @@ const program = new Command('yarncard')
   })
   .exitOverride();
 
+const decoded = [
+  '--decoded',
+  'what reads better as a date, a number or yes and no, read so',
+] as const;
 const timeout = ['--timeout <seconds>', 'end SQLite queries after so long (60)'] as const;
 
 program
@@ -26,7 +30,7 @@ program
   .argument('[file]', 'JSON, NDJSON, CSV or SQLite; - reads standard input', '-')
   .option('--at <place>', 'where the items are: a JSONPath (RFC 9535), a table or a SELECT')
   .option(...timeout)
-  .option('--decoded', 'dates, numbers and the like that the values settle, as such')
+  .option(...decoded)
   .option('--json', 'the same: items are JSON already')
   .action(async (file: string, options: { at?: string; decoded?: boolean }) => {
     const { items } = await import('./commands/items');
@@ -39,6 +43,7 @@ program
   .argument('[files...]', 'JSON, NDJSON, CSV or SQLite; - reads standard input', ['-'])
   .option('--at <jsonpath>', 'where the items are in the document (RFC 9535)')
   .option(...timeout)
+  .option(...decoded)
   .option('--json', 'one JSON value a file')
   .option('--schema', 'as JSON Schema 2020-12')
   .option(
@@ -57,6 +62,7 @@ program
   .requiredOption('--items <file>', 'JSON, NDJSON, CSV or SQLite; - reads standard input')
   .option('--at <jsonpath>', 'where the items are in the document (RFC 9535)')
   .option(...timeout)
+  .option(...decoded)
   .option('--key <field>', 'show this field of each item before its value')
   .option('--from <file>', 'many expressions, one a line')
   .option('--explain', 'each step on the way to the value')

@@ -1,19 +1,20 @@
 import { clipped, ownValue } from '../../src/core/base';
-import type { Item } from '../../src/core/items';
+import { type Item, readingInWords, settledWay } from '../../src/core/items';
 import {
   type Expression,
   explain,
   fieldsOfAll,
   loadHabits,
   makeExpression,
+  pathsRead,
   plainText,
   type RowContext,
   typeOfResult,
   type Value,
 } from '../../src/core/values';
 import { type ItemsOptions, inputFile, readItems } from '../input';
-import { decodedItems, known } from '../known';
-import { endWith, excludes, flush, json, line, report, WrongUse } from '../output';
+import { decodedItems, type KnownItems, known, readSo } from '../known';
+import { endWith, excludes, flush, json, line, report, tellError, WrongUse } from '../output';
 
 interface EvalOptions extends ItemsOptions {
   readonly items: string;
@@ -21,6 +22,7 @@ interface EvalOptions extends ItemsOptions {
   readonly from?: string;
   readonly explain?: boolean;
   readonly json?: boolean;
+  readonly decoded?: boolean;
 }
 
 /** Exit status 1 if an expression could not be read or does not fit the items. */
@@ -31,7 +33,9 @@ export async function evaluate(text: string | undefined, options: EvalOptions): 
   const texts = await expressions(text, options.from);
   const read = await readItems(options.items, options);
   report(read.findings);
-  const all = known(options.items, read);
+  const found = known(options.items, read);
+  const all = options.decoded ? readSo(found) : found;
+  tellBetter(all, texts);
   const fields = fieldsOfAll(all.types);
   const items = decodedItems(all);
   for (const each of texts) {
@@ -41,6 +45,17 @@ export async function evaluate(text: string | undefined, options: EvalOptions): 
     else tell(expression, items, options);
   }
   flush();
+}
+
+/** Says what the expressions read as text though it is more. */
+function tellBetter({ better }: KnownItems, texts: readonly string[]): void {
+  const read = texts.flatMap((text) => pathsRead(text));
+  for (const reading of better) {
+    const isRead = read.some((path) => reading.path.every((name, at) => path[at] === name));
+    if (!isRead) continue;
+    const can = settledWay(reading) === undefined ? '' : ' --decoded reads it so.';
+    tellError(`note: ${reading.path.join('.')} reads better as ${readingInWords(reading)}.${can}`);
+  }
 }
 
 async function expressions(

@@ -10,18 +10,20 @@ import {
   keyFields,
   type Language,
   languages,
+  readingInWords,
   valueAt,
 } from '../../src/core/items';
 import { type Field, typeInWords } from '../../src/core/values';
 import { largestSchemaBytes, schemaIn } from '../../src/engine';
 import { type ItemsOptions, inputFile, readItems } from '../input';
-import { type KnownItems, known } from '../known';
+import { type KnownItems, known, readSo } from '../known';
 import { excludes, flush, json, line, report, WrongUse } from '../output';
 
 interface InferOptions extends ItemsOptions {
   readonly json?: boolean;
   readonly schema?: boolean;
   readonly types?: string;
+  readonly decoded?: boolean;
 }
 
 /** Where the items are and what they are; as a schema or as declarations where that is asked for. */
@@ -32,7 +34,8 @@ export async function inferTypes(files: readonly string[], options: InferOptions
   for (const file of files) {
     const declared = options.at === undefined ? await declaredIn(file) : undefined;
     const read = declared?.read ?? (await readItems(file, options));
-    const all = declared ?? known(basename(file), read);
+    const found = declared ?? known(basename(file), read);
+    const all = options.decoded ? readSo(found) : found;
     report([...read.findings, ...all.inference.findings]);
     if (options.schema) json(schemaOf(file, all), 2);
     else if (options.types !== undefined) line(await declarationsOf(file, all, options.types));
@@ -58,6 +61,7 @@ async function declaredIn(file: string): Promise<KnownItems | undefined> {
       discriminator: discriminator ?? undefined,
     },
     types: types.map((type) => ({ ...type, count: 0, items: [] })),
+    better: [],
   };
 }
 
@@ -79,7 +83,7 @@ async function declarationsOf(file: string, all: KnownItems, language: string): 
 
 const isLanguage = (name: string): name is Language => Object.hasOwn(languages, name);
 
-function asJson(file: string, { read, inference, types }: KnownItems) {
+function asJson(file: string, { read, inference, types, better }: KnownItems) {
   return {
     file,
     format: read.format,
@@ -95,17 +99,21 @@ function asJson(file: string, { read, inference, types }: KnownItems) {
         required: field.required,
         ...evidenceOf(type.items, path, field),
         decoding: field.decode ?? null,
+        better: betterAt(better, path)?.ways.map(({ decoding }) => decoding) ?? [],
       })),
     })),
   };
 }
+
+const betterAt = (better: KnownItems['better'], path: readonly string[]) =>
+  better.find((each) => JSON.stringify(each.path) === JSON.stringify(path));
 
 function evidenceOf(items: KnownItems['read']['items'], path: readonly string[], field: Field) {
   const { itemCount, presentCount, distinctCount } = atOnce(gatherEvidence(items, path, field));
   return { missing: itemCount - presentCount, distinct: distinctCount };
 }
 
-function tell(file: string, { read, inference, types }: KnownItems): void {
+function tell(file: string, { read, inference, types, better }: KnownItems): void {
   const key =
     inference.key === undefined ? 'no key' : `key ${keyFields(inference.key).join(' and ')}`;
   const where = `${count(read.items.length, 'item')} at ${read.at}, ${read.format}, ${key}`;
@@ -119,7 +127,9 @@ function tell(file: string, { read, inference, types }: KnownItems): void {
       const gone = missing > 0 ? `, missing in ${missing}` : '';
       const decoding =
         field.decode === undefined ? '' : `, read as ${decodingInWords(field.decode)}`;
-      line(`    ${path.join('.')}: ${typeInWords(field)}${gone}${decoding}`);
+      const reading = betterAt(better, path);
+      const other = reading === undefined ? '' : `, reads better as ${readingInWords(reading)}`;
+      line(`    ${path.join('.')}: ${typeInWords(field)}${gone}${decoding}${other}`);
     }
   }
 }

@@ -1,6 +1,6 @@
 import { basename } from 'node:path';
 import { type ItemsOptions, readItems } from '../input';
-import { decodedItems, known } from '../known';
+import { decodedItems, known, readSo } from '../known';
 import { flush, json, report } from '../output';
 
 interface Options extends ItemsOptions {
@@ -11,7 +11,7 @@ interface Options extends ItemsOptions {
 export async function items(file: string, options: Options): Promise<void> {
   const read = await readItems(file, options);
   report(read.findings);
-  const all = options.decoded ? decodedItems(known(basename(file), read)) : read.items;
+  const all = options.decoded ? decodedItems(readSo(known(basename(file), read))) : read.items;
   for (const item of all) json(item);
   flush();
 }

@@ -4,7 +4,6 @@
  * pages may load); the command line calls it directly.
  */
 export {
-  type BetterReading,
   type DecodingTrial,
   EngineData,
   type ExampleAnswer,

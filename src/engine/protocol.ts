@@ -1,5 +1,6 @@
 import type { Finding, Result } from '../core/base';
 import type {
+  BetterReading,
   Evidence,
   ListPlace,
   PathSteps,
@@ -14,7 +15,6 @@ import type { Project, PropertyPlace, SourceDraft, UsedIds } from '../core/proje
 import type { Decoding } from '../core/values';
 import type { Writing } from '../keeping';
 import type {
-  BetterReading,
   DecodingTrial,
   ExampleAnswer,
   ExampleTask,
@@ -193,8 +193,11 @@ export interface DataProtocol {
   rows(source: string, look: TableLook, range: EntryRange): Promise<TableRows>;
   evidence(field: FieldTask): Promise<Evidence | undefined>;
   proposals(field: FieldTask): Promise<readonly Proposal[]>;
-  /** Fields that would be dates, numbers or yes and no if they were read so. */
-  betterReadings(source: string): Promise<readonly BetterReading[]>;
+  /** Fields that would be dates, numbers or yes and no if they were read so; of all, or of those that lie on paths. */
+  betterReadings(
+    source: string,
+    readBy?: readonly (readonly string[])[],
+  ): Promise<readonly BetterReading[]>;
   /** Values that are there and not of their field's type, by field. */
   misfits(source: string): Promise<readonly Misfit[]>;
   tryDecoding(field: FieldTask, decoding: Decoding): Promise<DecodingTrial>;

@@ -41,8 +41,8 @@ export function dataProtocol(
       return data.evidence(field, pause);
     },
 
-    async betterReadings(source) {
-      return data.betterReadings(source, pause);
+    async betterReadings(source, readBy) {
+      return data.betterReadings(source, readBy, pause);
     },
 
     async misfits(source) {

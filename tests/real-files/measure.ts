@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
-import { known } from '../../cli/known';
+import { known, readSo } from '../../cli/known';
 import {
   type DocumentPort,
   keyFields,
@@ -38,7 +38,7 @@ async function answersFor(path: string) {
     { decoder: strictDecoder, pause: async () => {}, progress: () => {}, first: () => {} },
   );
   if (!read.ok) return undefined;
-  return { read: read.value, known: known(file, read.value) };
+  return { read: read.value, known: readSo(known(file, read.value)) };
 }
 
 async function asked(of: FilesOf, expected: Expected): Promise<readonly Answered[]> {

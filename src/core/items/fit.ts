@@ -1,6 +1,6 @@
 import { type Finding, isRecord, type Json, ownValue, type Turns } from '../base';
 import type { Field, ValueType } from '../values';
-import { decoder, decodingInWords, isThere } from './decoding';
+import { decoder, decodingInWords, isReadAsFound, isThere } from './decoding';
 import { itemFindings } from './findings';
 import type { Item } from './item';
 
@@ -72,6 +72,16 @@ export const fieldsWithin = (
     const own = { path, field };
     return field.type === 'record' ? [own, ...fieldsWithin(field.fields, path)] : [own];
   });
+
+/** The paths of all fields about whose reading nobody has said anything, each once. */
+export function pathsReadAsFound(
+  types: readonly { readonly fields: readonly Field[] }[],
+): readonly (readonly string[])[] {
+  const paths = types.flatMap(({ fields }) =>
+    fieldsWithin(fields).flatMap(({ path, field }) => (isReadAsFound(field) ? [path] : [])),
+  );
+  return [...new Map(paths.map((path) => [JSON.stringify(path), path])).values()];
+}
 
 /** What an item has at a path; undefined also where a record on the way is missing. */
 export function valueAt(item: Item, path: readonly string[]): Json | undefined {

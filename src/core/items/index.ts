@@ -5,16 +5,20 @@
 
 export type { Beyond, Bin } from './bins';
 export {
+  type BetterReading,
+  betterReading,
   decoder,
   decodingInWords,
+  fieldReadSo,
   followsTime,
+  isReadAsFound,
   isThere,
-  otherReadings,
   type Proposal,
   proposeDecodings,
+  readingInWords,
   reshaper,
   type Slip,
-  settledDecoding,
+  settledWay,
   slipsIn,
   typeDecoded,
   whyNotDecoded,
@@ -27,7 +31,7 @@ export {
 export { type Evidence, type Extreme, gatherEvidence, type Measure, measured } from './evidence';
 export { applyFeed, type FeedApplied, type FeedEvent, type Follow, joinItems } from './feed';
 export type { Position } from './findings';
-export { fieldsWithin, isOfType, misfits, type TypedItems, valueAt } from './fit';
+export { fieldsWithin, isOfType, misfits, pathsReadAsFound, type TypedItems, valueAt } from './fit';
 export {
   type Generator,
   type GeneratorTask,

@@ -42,6 +42,7 @@ export {
   type Field,
   fieldAtPath,
   fieldNamed,
+  fieldsChangedAt,
   fieldsOfAll,
   isShowable,
   type ScalarName,

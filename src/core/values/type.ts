@@ -92,6 +92,24 @@ export function fieldAtPath(fields: readonly Field[], path: readonly string[]): 
   return field.type === 'record' ? fieldAtPath(field.fields, rest) : undefined;
 }
 
+/** The fields with the one at a path changed; with undefined it is taken out. */
+export function fieldsChangedAt(
+  fields: readonly Field[],
+  [first, ...rest]: readonly string[],
+  change: (field: Field) => Field | undefined,
+): readonly Field[] {
+  return fields.flatMap((field) => {
+    if (field.name !== first) return [field];
+    if (rest.length > 0) {
+      return field.type === 'record'
+        ? [{ ...field, fields: fieldsChangedAt(field.fields, rest, change) }]
+        : [field];
+    }
+    const changed = change(field);
+    return changed === undefined ? [] : [changed];
+  });
+}
+
 /** The fields of several types together, each once; required if every type requires it. */
 export function fieldsOfAll(types: readonly { readonly fields: readonly Field[] }[]): Field[] {
   const all: Field[] = [];

@@ -41,7 +41,7 @@ describe('decoding', () => {
     ];
     const { data, make, type } = open(items);
     const pause = async () => {};
-    const found = await data.betterReadings('stock', pause);
+    const found = await data.betterReadings('stock', undefined, pause);
     const ways = found.map(({ path, ways: own, readCount, valueCount }) => [
       path.join('.'),
       own.map(({ gives }) => gives).join(' '),
@@ -57,7 +57,7 @@ describe('decoding', () => {
     expect(fee).toEqual({ decimal: ',', none: ['—'] });
     if (fee !== undefined) make(edits.decodeField({ type: type(), path: ['fee'] }, fee));
     make(edits.retypeField({ type: type(), path: ['day'] }, 'text'));
-    const left = await data.betterReadings('stock', pause);
+    const left = await data.betterReadings('stock', undefined, pause);
     expect(left.map(({ path }) => path.join('.'))).toEqual(['born', 'kept']);
     expect(
       data.rows('stock', plainLook, { from: 0, to: 3 }).rows.map(({ item }) => item['fee']),

@@ -1,5 +1,7 @@
 import { atOnce, type Finding, failed, inTurns, type Json, ok, type Result } from '../../core/base';
 import {
+  type BetterReading,
+  betterReading,
   decoder,
   type Evidence,
   fieldsWithin,
@@ -12,8 +14,8 @@ import {
   itemGenerator,
   keyFields,
   nastyItems,
-  otherReadings,
   type Proposal,
+  pathsReadAsFound,
   proposeDecodings,
   type Slip,
   slipsIn,
@@ -63,16 +65,6 @@ export interface DecodingTrial {
   readonly fails: readonly { readonly item: number; readonly raw: Json; readonly why: string }[];
 }
 
-/** A field whose values would be more than texts or counts if they were read so. */
-export interface BetterReading {
-  readonly path: readonly string[];
-  /** The likeliest first; several where the values do not settle what is meant. */
-  readonly ways: readonly { readonly decoding: Decoding; readonly gives: string }[];
-  /** How many of the values the first of them reads. */
-  readonly readCount: number;
-  readonly valueCount: number;
-}
-
 /** A field with values that are not of its type. */
 export interface Misfit {
   readonly type: string;
@@ -82,14 +74,17 @@ export interface Misfit {
   readonly some: readonly { readonly item: number; readonly key: string; readonly value: Json }[];
 }
 
+const startsWith = (path: readonly string[], start: readonly string[]): boolean =>
+  start.every((name, at) => path[at] === name);
+
 const sampleCount = 5;
-/** So many values tell how a field is written. */
-const maxSample = 2_000;
 const maxListed = 100;
 
 /** What the Data station asks and does: everything about the items themselves. */
 export class EngineData {
   private order: { items: readonly Item[]; look: string; positions: Int32Array } | undefined;
+
+  private readonly better = new WeakMap<readonly Item[], Map<string, BetterReading | undefined>>();
 
   constructor(private readonly engine: Engine) {}
 
@@ -124,36 +119,36 @@ export class EngineData {
     );
   }
 
-  /** What reading fields otherwise would give; of those about which nobody has said anything. */
-  async betterReadings(source: string, pause: () => Promise<void>): Promise<BetterReading[]> {
+  /** What reading fields otherwise would give; of those about which nobody has said anything. `readBy`: only what an expression of these paths reads. */
+  async betterReadings(
+    source: string,
+    readBy: readonly (readonly string[])[] | undefined,
+    pause: () => Promise<void>,
+  ): Promise<BetterReading[]> {
     const found: BetterReading[] = [];
-    for (const path of this.undecided(source)) {
+    for (const path of pathsReadAsFound(typesOf(this.projectNow(), source))) {
+      if (readBy !== undefined && !readBy.some((each) => startsWith(each, path))) continue;
       await pause();
-      const asked = { source, type: undefined, path };
-      const sample: Json[] = [];
-      for (const { raw } of this.rawValues(asked)) if (sample.push(raw) === maxSample) break;
-      const proposals = proposeDecodings(path.at(-1) ?? '', sample);
-      const [first] = proposals;
-      if (first === undefined) continue;
-      const { triedCount, failCount } = this.tryDecoding(asked, first.decoding);
-      const ways = [first, ...otherReadings(proposals, sample)].flatMap(({ decoding }) => {
-        const gives = typeDecoded(decoding);
-        return gives === undefined ? [] : [{ decoding, gives }];
-      });
-      found.push({ path, ways, readCount: triedCount - failCount, valueCount: triedCount });
+      const better = this.betterReading({ source, type: undefined, path });
+      if (better !== undefined) found.push(better);
     }
     return found;
   }
 
-  private undecided(source: string): readonly (readonly string[])[] {
-    const paths = typesOf(this.projectNow(), source).flatMap(({ fields }) =>
-      fieldsWithin(fields).flatMap(({ path, field }) => {
-        const isPlain = ['text', 'number', 'integer'].includes(field.type);
-        const isSaid = field.decode !== undefined || field.expr !== undefined;
-        return isPlain && !isSaid && field.given === undefined ? [path] : [];
-      }),
-    );
-    return [...new Map(paths.map((path) => [JSON.stringify(path), path])).values()];
+  /** Asked with every edit, found once for the items and the way they are told apart. */
+  private betterReading(asked: FieldTask): BetterReading | undefined {
+    const { raw } = this.engine.held(asked.source).shown();
+    const own = withId(this.projectNow().sources, asked.source);
+    const of = JSON.stringify([this.fieldOf(asked)?.rawPath, own?.discriminator]);
+    const known = this.better.get(raw) ?? new Map<string, BetterReading | undefined>();
+    this.better.set(raw, known);
+    if (known.has(of)) return known.get(of);
+    const rawValues = () => this.rawValues(asked);
+    const found = betterReading(asked.path, function* () {
+      for (const { raw: value } of rawValues()) yield value;
+    });
+    known.set(of, found);
+    return found;
   }
 
   tryDecoding(asked: FieldTask, decoding: Decoding): DecodingTrial {

@@ -5,7 +5,6 @@
 export type { AllItems, MissingTask, SpreadTask } from './all-items';
 export type { ByExample, ExampleAnswer, ExampleTask } from './by-example';
 export {
-  type BetterReading,
   type DecodingTrial,
   EngineData,
   type FieldTask,

@@ -85,32 +85,6 @@ export function otherReadings(
   });
 }
 
-/** The decoding that fits all values, unless another one does too and reads them otherwise. */
-export function settledDecoding(name: string, values: readonly Json[]): Decoding | undefined {
-  const [first, ...others] = proposeDecodings(name, values);
-  if (first === undefined) return undefined;
-  const there = values.filter(isThere);
-  const wanted = decodedAll(first.decoding, there);
-  if (wanted === undefined) return undefined;
-  const isTheSame = ({ decoding }: Proposal) => {
-    const other = decodedAll(decoding, there);
-    return other === undefined || wanted.every((value, at) => value === other[at]);
-  };
-  return others.every(isTheSame) ? first.decoding : undefined;
-}
-
-/** The values decoded; undefined where one of them can't be. */
-function decodedAll(decoding: Decoding, values: readonly Json[]): Json[] | undefined {
-  const made = decoder(decoding);
-  const decoded: Json[] = [];
-  for (const raw of values) {
-    const value = made.ok ? made.value(raw) : made;
-    if (!value.ok) return undefined;
-    decoded.push(value.value);
-  }
-  return decoded;
-}
-
 function* candidates(name: string, texts: readonly string[]): Generator<Decoding> {
   if (texts.some((text) => /\d/.test(text))) {
     const dates = [...datePatternsLike(texts)].filter(

@@ -1,11 +1,12 @@
 import { failed, ok, type Result } from '../../base';
-import { type Key, keyFields, typeDecoded } from '../../items';
+import { fieldReadSo, type Key, keyFields } from '../../items';
 import {
   computedField,
   type Decoding,
   type Field,
   fieldAtPath,
   fieldNamed,
+  fieldsChangedAt,
   type ScalarName,
   withComputedSettled,
 } from '../../values';
@@ -94,6 +95,14 @@ export function retypeField(place: FieldPlace, type: ScalarName): Edit {
   });
 }
 
+/** The field stays what it was found to be, in all types of its source: nobody asks again. */
+export function leaveField(place: FieldPlace): Edit {
+  return editField(place, 'alike', `Leave ${inWords(place.path)} as it is`, (field) => ({
+    ...field,
+    given: 'person',
+  }));
+}
+
 export function requireField(place: FieldPlace, required: boolean): Edit {
   const what = required ? 'is in every item' : 'may be missing';
   return editField(place, 'one', `${inWords(place.path)} ${what}`, (field) => ({
@@ -109,11 +118,7 @@ export function decodeField(place: FieldPlace, decoding: Decoding | null, joins?
     const { name: own, required, from } = field;
     const kept = { name: own, required, ...(from !== undefined && { from }) };
     if (decoding === null) return { type: found === 'number' ? 'number' : 'text', ...kept };
-    const type = typeDecoded(decoding);
-    // Where a text stands for no value, the field may be missing.
-    const mayBeMissing = (decoding.none ?? []).length > 0;
-    const read = { ...kept, ...(mayBeMissing && { required: false }), decode: decoding };
-    return type === undefined ? undefined : { type, ...read };
+    return fieldReadSo(field, decoding);
   });
   return joins === undefined ? edit : { ...edit, joins };
 }
@@ -265,21 +270,4 @@ const changeField = (
   type: ItemType,
   path: readonly string[],
   change: (field: Field) => Field | undefined,
-): ItemType => ({ ...type, fields: changeIn(type.fields, path, change) });
-
-function changeIn(
-  fields: readonly Field[],
-  [first, ...rest]: readonly string[],
-  change: (field: Field) => Field | undefined,
-): readonly Field[] {
-  return fields.flatMap((field) => {
-    if (field.name !== first) return [field];
-    if (rest.length > 0) {
-      return field.type === 'record'
-        ? [{ ...field, fields: changeIn(field.fields, rest, change) }]
-        : [field];
-    }
-    const changed = change(field);
-    return changed === undefined ? [] : [changed];
-  });
-}
+): ItemType => ({ ...type, fields: fieldsChangedAt(type.fields, path, change) });

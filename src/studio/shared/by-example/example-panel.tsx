@@ -3,6 +3,7 @@ import { openForm, type Pin } from '../../../core/by-example';
 import type { ItemType } from '../../../core/project';
 import { type Field, makeExpression, pathText, shown } from '../../../core/values';
 import { Button } from '../controls/controls';
+import { ReadsBetter } from '../expression/reads-better';
 import { engine, useSession } from '../session/session';
 import { useAnswer } from '../session/use-answer';
 import { ProposalLine, type Taken } from './proposal-line';
@@ -95,6 +96,7 @@ export default function ExamplePanel(props: ExamplePanelProps) {
           />
         ))}
       </ul>
+      <ReadsBetter type={type} />
     </div>
   );
 }

@@ -1,9 +1,7 @@
-import { useState } from 'react';
 import { count, grouped } from '../../../core/base';
-import { decodingInWords } from '../../../core/items';
+import { type BetterReading, decodingInWords, settledWay } from '../../../core/items';
 import { type Edit, edits, type ItemType, inOneStep, type Source } from '../../../core/project';
 import { type Decoding, fieldAtPath } from '../../../core/values';
-import type { BetterReading } from '../../../engine';
 import { Button } from '../../shared/controls/controls';
 import { make } from '../../shared/session/editing';
 import { engine } from '../../shared/session/session';
@@ -16,22 +14,33 @@ interface BetterReadingsProps {
 
 /** Texts that are dates, numbers or yes and no: said where the items are, and read so by one press. */
 export function BetterReadings({ source, types }: BetterReadingsProps) {
-  const found = useAnswer(source.id, (id) => engine().betterReadings(id)) ?? [];
-  const [left, setLeft] = useState<readonly string[]>([]);
-  const shown = found.filter(({ path }) => !left.includes(JSON.stringify(path)));
+  const shown = useAnswer(source.id, (id) => engine().betterReadings(id)) ?? [];
   if (shown.length === 0) return null;
+  const ownerOf = ({ path }: BetterReading) =>
+    types.find(({ fields }) => fieldAtPath(fields, path) !== undefined);
   const read = (reading: BetterReading, decoding: Decoding): Edit[] => {
-    const type = types.find(({ fields }) => fieldAtPath(fields, reading.path) !== undefined);
+    const type = ownerOf(reading);
     return type === undefined
       ? []
       : [edits.decodeField({ type: type.id, path: reading.path }, decoding)];
   };
   const all = shown.flatMap((each) => {
-    const [way, ...others] = each.ways;
-    return way === undefined || others.length > 0 ? [] : read(each, way.decoding);
+    const way = settledWay(each);
+    return way === undefined ? [] : read(each, way);
   });
-  const leave = (readings: readonly BetterReading[]) =>
-    setLeft([...left, ...readings.map(({ path }) => JSON.stringify(path))]);
+  const leave = (readings: readonly BetterReading[]) => {
+    const left = readings.flatMap((reading) => {
+      const type = ownerOf(reading);
+      return type === undefined ? [] : [edits.leaveField({ type: type.id, path: reading.path })];
+    });
+    const [only] = left;
+    if (only !== undefined)
+      make(
+        left.length === 1
+          ? only
+          : inOneStep(`Leave ${count(left.length, 'field')} as they are`, left),
+      );
+  };
   return (
     <section
       aria-label="Fields that read better"

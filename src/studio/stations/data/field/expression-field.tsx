@@ -14,6 +14,7 @@ import { Button } from '../../../shared/controls/controls';
 import { onDemand } from '../../../shared/controls/on-demand';
 import { ExpressionEditor } from '../../../shared/expression/expression-editor';
 import { FindingLine } from '../../../shared/expression/finding-line';
+import { ReadsBetter } from '../../../shared/expression/reads-better';
 import { RenameHere } from '../../../shared/expression/rename-here';
 import { SpreadLine } from '../../../shared/expression/spread-line';
 import { useSpread } from '../../../shared/expression/use-spread';
@@ -108,6 +109,7 @@ function PropertyExpression({
       {circle === undefined && finding !== undefined && (
         <FindingLine finding={finding} text={text} onMend={onChange} />
       )}
+      <ReadsBetter type={type} text={text} />
       {isSound && (
         <div>
           <p className="truncate text-sm text-ash">

@@ -14,6 +14,7 @@ import { Button } from '../../../shared/controls/controls';
 import { onDemand } from '../../../shared/controls/on-demand';
 import { ExpressionEditor } from '../../../shared/expression/expression-editor';
 import { FindingLine } from '../../../shared/expression/finding-line';
+import { ReadsBetter } from '../../../shared/expression/reads-better';
 import { RenameHere } from '../../../shared/expression/rename-here';
 import { SpreadLine } from '../../../shared/expression/spread-line';
 import { make } from '../../../shared/session/editing';
@@ -113,6 +114,7 @@ export function ExpressionInput({ selection, place, binding, declared }: Express
       ) : (
         <FindingLine finding={finding} text={text} onMend={(next) => write(next, true)} />
       )}
+      {type !== undefined && !isOfElement && <ReadsBetter type={type} text={text} />}
       {odd !== undefined && (
         <FindingLine finding={odd} text={text} onMend={(next) => write(next, true)} />
       )}

@@ -1,0 +1,73 @@
+import { grouped, type Json } from '../../base';
+import type { Decoding, Field } from '../../values';
+import { decoder, decodingInWords, typeDecoded } from './decode';
+import { otherReadings, proposeDecodings } from './propose';
+
+/** A field whose values would be more than texts or counts if they were read so. */
+export interface BetterReading {
+  readonly path: readonly string[];
+  /** The likeliest first; several where the values do not settle what is meant. */
+  readonly ways: readonly { readonly decoding: Decoding; readonly gives: string }[];
+  /** How many of the values the first of them reads. */
+  readonly readCount: number;
+  readonly valueCount: number;
+}
+
+/** So many values tell how a field is written. */
+const maxSample = 2_000;
+
+/** `values`: those that are there, as they were read; gone through twice. Undefined: it is well as it is. */
+export function betterReading(
+  path: readonly string[],
+  values: () => Iterable<Json>,
+): BetterReading | undefined {
+  const sample: Json[] = [];
+  for (const raw of values()) if (sample.push(raw) === maxSample) break;
+  const proposals = proposeDecodings(path.at(-1) ?? '', sample);
+  const [first] = proposals;
+  const made = first && decoder(first.decoding);
+  if (first === undefined || !made?.ok) return undefined;
+  let [readCount, valueCount] = [0, 0];
+  for (const raw of values()) {
+    valueCount += 1;
+    if (made.value(raw).ok) readCount += 1;
+  }
+  const ways = [first, ...otherReadings(proposals, sample)].flatMap(({ decoding }) => {
+    const gives = typeDecoded(decoding);
+    return gives === undefined ? [] : [{ decoding, gives }];
+  });
+  return { path, ways, readCount, valueCount };
+}
+
+/** The one way of reading that nobody needs to be asked about; undefined: several may be meant. */
+export function settledWay({ ways }: BetterReading): Decoding | undefined {
+  const [way, ...others] = ways;
+  return others.length === 0 ? way?.decoding : undefined;
+}
+
+/** Whether it was left open how the field is read: a text or a number about which nobody has said anything. */
+export const isReadAsFound = (field: Field): boolean =>
+  ['text', 'number', 'integer'].includes(field.type) &&
+  field.decode === undefined &&
+  field.expr === undefined &&
+  field.given === undefined;
+
+/** The field read so; undefined: the decoding can't be used. */
+export function fieldReadSo(
+  { name, required, from }: Field,
+  decoding: Decoding,
+): Field | undefined {
+  const type = typeDecoded(decoding);
+  if (type === undefined) return undefined;
+  // Where a text stands for no value, the field may be missing.
+  const isRequired = required && (decoding.none ?? []).length === 0;
+  const own = { name, required: isRequired, ...(from !== undefined && { from }) };
+  return { type, ...own, decode: decoding };
+}
+
+/** `date (dd.MM.yyyy), 388 of 400`: what would come of a reading and of how many values, for messages. */
+export function readingInWords({ ways, readCount, valueCount }: BetterReading): string {
+  const gives = ways.map(({ decoding, gives }) => `${gives} (${decodingInWords(decoding)})`);
+  const of = readCount === valueCount ? 'all' : `${grouped(readCount)} of`;
+  return `${gives.join(' or ')}, ${of} ${grouped(valueCount)}`;
+}
