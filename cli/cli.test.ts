@@ -128,7 +128,7 @@ describe('infer', () => {
       '[{"id":1,"at":{"on":"03.05.2026","fee":"7,50"}},{"id":2,"at":{"on":"30.06.2026","fee":"8"}}]',
     );
     const { engine } = openShop(JSON.parse(readFileSync(visits, 'utf8')));
-    const shown = await new EngineData(engine).betterReadings('stock', undefined, quiet);
+    const shown = await new EngineData(engine).readings.betterReadings('stock', undefined, quiet);
     const { fields } = JSON.parse((await yarncard(['infer', visits, '--json'])).stdout).types[0];
     expect(
       fields.flatMap(({ path, better }: { path: string; better: readonly unknown[] }) =>

@@ -13,6 +13,7 @@ export function dataLater(load: () => Promise<DataProtocol>): DataProtocol {
     betterReadings: async (...asked) => (await data()).betterReadings(...asked),
     misfits: async (...asked) => (await data()).misfits(...asked),
     proposals: async (...asked) => (await data()).proposals(...asked),
+    tryType: async (...asked) => (await data()).tryType(...asked),
     tryDecoding: async (...asked) => (await data()).tryDecoding(...asked),
     bringSource: async (...asked) => (await data()).bringSource(...asked),
     importAgain: async (...asked) => (await data()).importAgain(...asked),

@@ -17,9 +17,12 @@ export {
   plainLook,
   type SpreadTask,
   type TableLook,
+  type TableRow,
   type TableRows,
   type Trace,
+  type TypeTrial,
   trace,
+  type Unread,
 } from './answers';
 export { cutRuns, longestCrossing } from './cut';
 export type { DrawTask, RowsDrawn } from './drawing';
@@ -32,7 +35,7 @@ export {
   type ImportSummary,
   type MoreCame,
 } from './imports';
-export { type BlockColumn, type ItemChange, rawPathOf, valueTyped } from './items';
+export { type BlockColumn, type ItemChange, valueTyped } from './items';
 export {
   type FontContents,
   type MeasureFiles,

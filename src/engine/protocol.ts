@@ -12,7 +12,7 @@ import type {
 import type { Entry, Space } from '../core/lists';
 import type { PictureContents } from '../core/pictures';
 import type { Project, PropertyPlace, SourceDraft, UsedIds } from '../core/project';
-import type { Decoding } from '../core/values';
+import type { Decoding, ScalarName } from '../core/values';
 import type { Writing } from '../keeping';
 import type {
   DecodingTrial,
@@ -28,6 +28,7 @@ import type {
   TableLook,
   TableRows,
   Trace,
+  TypeTrial,
 } from './answers';
 import type { DrawTask, RowsDrawn } from './drawing';
 import type { FollowNews, ImportHow, ImportSummary, MoreCame } from './imports';
@@ -200,6 +201,7 @@ export interface DataProtocol {
   ): Promise<readonly BetterReading[]>;
   /** Values that are there and not of their field's type, by field. */
   misfits(source: string): Promise<readonly Misfit[]>;
+  tryType(field: FieldTask, type: ScalarName): Promise<TypeTrial>;
   tryDecoding(field: FieldTask, decoding: Decoding): Promise<DecodingTrial>;
   /** Reads a document as a source of the project that is open. */
   bringSource(document: SourceDocument, used: UsedIds): Promise<Result<SourceRead, Finding>>;

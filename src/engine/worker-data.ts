@@ -42,7 +42,7 @@ export function dataProtocol(
     },
 
     async betterReadings(source, readBy) {
-      return data.betterReadings(source, readBy, pause);
+      return data.readings.betterReadings(source, readBy, pause);
     },
 
     async misfits(source) {
@@ -50,11 +50,15 @@ export function dataProtocol(
     },
 
     async proposals(field) {
-      return data.proposals(field);
+      return data.readings.proposals(field);
+    },
+
+    async tryType(field, type) {
+      return data.readings.tryType(field, type);
     },
 
     async tryDecoding(field, decoding) {
-      return data.tryDecoding(field, decoding);
+      return data.readings.tryDecoding(field, decoding);
     },
 
     bringSource: (document, used) =>

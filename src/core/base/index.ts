@@ -7,6 +7,7 @@ export { contrastOn, nearestReadable } from './contrast';
 export { piecesOf, wordsOf } from './date-fields';
 export { keepsDigits } from './digits';
 export { directionOf, type TextDirection } from './direction';
+export { durationOfSeconds, secondsOfDuration } from './duration';
 export type { Finding, Mend, Place, Severity } from './finding';
 export { placeInWords } from './finding';
 export { freeId, slug } from './id';

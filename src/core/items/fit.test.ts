@@ -46,6 +46,39 @@ describe('items that are not what their type says', () => {
     expect(found).toMatchObject([{ code: 'not-decoded', place: { item: 1 } }]);
   });
 
+  test.each<[Field['type'], readonly Json[], Json]>([
+    ['date', ['2026-03-02', '2026-03-02T10:00:00Z'], 'in spring'],
+    ['date', ['2024-02-29'], '2026-02-29'],
+    ['datetime', ['2026-03-02T10:00:00+01:00', '2026-03-02'], 'soon'],
+    ['time', ['10:30', '10:30:05'], 'noon'],
+    ['duration', ['PT1H30M'], 'an hour'],
+  ])('have a text that is no %s', (type, right, wrong) => {
+    const fields = [{ name: 'made', type, required: true } as Field];
+    const found = fitOf(
+      [...right, wrong].map((made) => ({ made })),
+      fields,
+    );
+    expect(found).toMatchObject([
+      { code: 'field-of-other-type', place: { item: right.length, field: 'made' } },
+    ]);
+  });
+
+  test('have a value inside a record that the decoding cannot read', () => {
+    const on: Field = {
+      name: 'on',
+      from: 'date',
+      type: 'date',
+      required: true,
+      decode: { pattern: 'dd.MM.yyyy' },
+    };
+    const found = fitOf(
+      [{ at: { date: '24.03.2026' } }, { at: { date: 'soon' } }, {}],
+      [{ name: 'at', type: 'record', required: false, fields: [on] }],
+    );
+    expect(found).toMatchObject([{ code: 'not-decoded', place: { item: 1, field: 'at.on' } }]);
+    expect(found[0]?.message).toContain('1 value of "at.on"');
+  });
+
   test('are of no type that is known', () => {
     const raw: readonly Item[] = [{ kind: 'skein' }, { kind: 'tool' }, {}];
     const found = atOnce(

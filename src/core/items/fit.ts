@@ -1,5 +1,12 @@
-import { type Finding, isRecord, type Json, ownValue, type Turns } from '../base';
-import type { Field, ValueType } from '../values';
+import {
+  type Finding,
+  isRecord,
+  type Json,
+  ownValue,
+  secondsOfDuration,
+  type Turns,
+} from '../base';
+import { type Field, instantOf, isWrittenDate, type ValueType } from '../values';
 import { decoder, decodingInWords, isReadAsFound, isThere } from './decoding';
 import { itemFindings } from './findings';
 import type { Item } from './item';
@@ -43,7 +50,7 @@ export function* misfits(typed: TypedItems): Turns<readonly Finding[]> {
     for (const each of own) look(each, items[at] ?? {}, at);
   }
   const findings = counts.flatMap((own, type) =>
-    own.flatMap((each) => findingsOf(typed, types[type]?.name ?? '', each)),
+    own.flatMap((each) => findingsOf(typed, type, each)),
   );
   if (typeless === 0 || typed.discriminator === null) return findings;
   const value = ownValue(typed.raw[firstTypeless] ?? {}, typed.discriminator);
@@ -81,6 +88,15 @@ export function pathsReadAsFound(
     fieldsWithin(fields).flatMap(({ path, field }) => (isReadAsFound(field) ? [path] : [])),
   );
   return [...new Map(paths.map((path) => [JSON.stringify(path), path])).values()];
+}
+
+/** A path in the names that the items have as they are read. */
+export function rawPathOf(fields: readonly Field[], path: readonly string[]): readonly string[] {
+  const [first, ...rest] = path;
+  const field = fields.find((each) => each.name === first);
+  if (first === undefined || field === undefined) return path;
+  const inside = field.type === 'record' ? field.fields : [];
+  return [field.from ?? field.name, ...rawPathOf(inside, rest)];
 }
 
 /** What an item has at a path; undefined also where a record on the way is missing. */
@@ -128,17 +144,29 @@ export function isOfType(value: Json, { type }: ValueType): boolean {
       return isRecord(value);
     case 'list':
       return Array.isArray(value);
+    case 'date':
+      return typeof value === 'string' && isWrittenDate(value);
+    case 'datetime':
+      return typeof value === 'string' && !Number.isNaN(instantOf(value));
+    case 'time':
+      return (
+        typeof value === 'string' &&
+        /^\d\d:\d\d(?::\d\d(?:\.\d+)?)?(?:Z|[+-]\d\d:?\d\d)?$/.test(value)
+      );
+    case 'duration':
+      return typeof value === 'string' && !Number.isNaN(secondsOfDuration(value));
     default:
       return typeof value === 'string';
   }
 }
 
-function findingsOf(typed: TypedItems, type: string, count: FieldCount): Finding[] {
+function findingsOf(typed: TypedItems, at: number, count: FieldCount): Finding[] {
+  const { name: type = '', fields = [] } = typed.types[at] ?? {};
   const { field, path, missing, firstMissing, other, firstOther } = count;
   const name = path.join('.');
   const found: Finding[] = [];
-  const isInside = path.length > 1;
-  const undecoded = missing === 0 || isInside ? undefined : firstUndecoded(typed, field);
+  const undecoded =
+    missing === 0 ? undefined : firstUndecoded(typed, { path, fields, type: at }, field);
   if (undecoded !== undefined) found.push(undecoded);
   else if (field.required && missing > 0)
     found.push(
@@ -164,21 +192,32 @@ function findingsOf(typed: TypedItems, type: string, count: FieldCount): Finding
 }
 
 /** Values that were there and could not be decoded, counted. */
-function firstUndecoded(typed: TypedItems, field: Field): Finding | undefined {
+function firstUndecoded(
+  typed: TypedItems,
+  {
+    path,
+    fields,
+    type,
+  }: { readonly path: readonly string[]; readonly fields: readonly Field[]; readonly type: number },
+  field: Field,
+): Finding | undefined {
   const made = field.decode === undefined ? undefined : decoder(field.decode);
   if (field.decode === undefined || made === undefined || !made.ok) return undefined;
+  const rawPath = rawPathOf(fields, path);
   let itemCount = 0;
   let first = -1;
   for (let at = 0; at < typed.raw.length; at += 1) {
-    if (ownValue(typed.items[at] ?? {}, field.name) !== undefined) continue;
-    const raw = ownValue(typed.raw[at] ?? {}, field.from ?? field.name);
+    if (typed.typeIndexes[at] !== type) continue;
+    if (valueAt(typed.items[at] ?? {}, path) !== undefined) continue;
+    const raw = valueAt(typed.raw[at] ?? {}, rawPath);
     if (!isThere(raw) || made.value(raw).ok) continue;
     itemCount += 1;
     if (first < 0) first = at;
   }
   if (itemCount === 0) return undefined;
-  const value = JSON.stringify(ownValue(typed.raw[first] ?? {}, field.from ?? field.name));
-  return itemFindings.notDecoded(typed.source, field, decodingInWords(field.decode), {
+  const value = JSON.stringify(valueAt(typed.raw[first] ?? {}, rawPath));
+  const named = { ...field, name: path.join('.') };
+  return itemFindings.notDecoded(typed.source, named, decodingInWords(field.decode), {
     itemCount,
     first,
     value,

@@ -31,7 +31,16 @@ export {
 export { type Evidence, type Extreme, gatherEvidence, type Measure, measured } from './evidence';
 export { applyFeed, type FeedApplied, type FeedEvent, type Follow, joinItems } from './feed';
 export type { Position } from './findings';
-export { fieldsWithin, isOfType, misfits, pathsReadAsFound, type TypedItems, valueAt } from './fit';
+export { itemFindings } from './findings';
+export {
+  fieldsWithin,
+  isOfType,
+  misfits,
+  pathsReadAsFound,
+  rawPathOf,
+  type TypedItems,
+  valueAt,
+} from './fit';
 export {
   type Generator,
   type GeneratorTask,

@@ -257,12 +257,15 @@ export const valueFindings = {
       mend,
     ),
 
-  notComparable: (span: Span, type: string, operator: string) =>
-    error(
-      'not-comparable',
-      span,
-      `${type} cannot be compared with ${operator}.`,
-      'Compare a value inside it, or how many there are.',
+  notComparable: (span: Span, type: string, operator: string, mend?: Mend) =>
+    mended(
+      error(
+        'not-comparable',
+        span,
+        `${type} cannot be compared with ${operator}.`,
+        'Compare a value inside it, or how many there are.',
+      ),
+      mend,
     ),
 
   noCondition: (span: Span, what: string, type: string, mend?: Mend) =>

@@ -30,7 +30,7 @@ export { shown } from './explain/shown';
 export { type Expression, loadHabits, makeExpression } from './expression';
 export { type Span, valueFindings } from './findings';
 export { type FunctionEntry, functionTable, Missing } from './functions';
-export { instantOf } from './functions/instant';
+export { instantOf, isWrittenDate } from './functions/instant';
 export { type NearestValue, nearestValue } from './nearest-value';
 export { leftSeparators } from './odd/left-separators';
 export { type ComparedText, comparedTexts, constantsLikeHoles } from './odd/odd-constants';

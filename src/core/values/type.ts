@@ -33,6 +33,8 @@ type HowDecoded =
   | { readonly pattern: string; readonly locale?: string }
   /** A count since 1970, in UTC. */
   | { readonly epoch: 'seconds' | 'milliseconds' }
+  /** How long something takes: a text of ISO 8601, a count, or as a clock shows it (`4:30`, `1:04:30`). */
+  | { readonly duration: 'iso' | 'milliseconds' | 'seconds' | 'minutes' | 'hours' | 'clock' }
   /**
    * The decimal sign of numbers that are texts; other signs between digits group them, brackets
    * around one make it negative. `unit`: a sign beside each, by `%` a hundredth is meant. `whole`:

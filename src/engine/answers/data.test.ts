@@ -15,22 +15,22 @@ describe('decoding', () => {
   const made = { source: 'stock', type: undefined, path: ['made'] };
 
   test('is tried on all values before it is kept: what fails is counted, with the reason', () => {
-    const trial = open().data.tryDecoding(made, { pattern: 'dd.MM.yyyy' });
+    const trial = open().data.readings.tryDecoding(made, { pattern: 'dd.MM.yyyy' });
     expect(trial).toMatchObject({ gives: 'date', triedCount: 3, failCount: 1 });
     expect(trial.samples[0]).toEqual({ raw: '24.03.2026', value: '2026-03-24' });
     expect(trial.fails[0]).toMatchObject({ item: 2, raw: 'in spring' });
   });
 
   test('a slip in the pattern is said in words', () => {
-    const { slips } = open().data.tryDecoding(made, { pattern: 'dd.mm.yyyy' });
+    const { slips } = open().data.readings.tryDecoding(made, { pattern: 'dd.mm.yyyy' });
     expect(slips.length).toBe(1);
-    expect(open().data.tryDecoding(made, { pattern: "dd.MM 'open" }).wrong).toMatch(/./);
+    expect(open().data.readings.tryDecoding(made, { pattern: "dd.MM 'open" }).wrong).toMatch(/./);
   });
 
   test('is proposed from the values', () => {
-    expect(open().data.proposals(made)[0]?.decoding).toEqual({ pattern: 'dd.MM.yyyy' });
+    expect(open().data.readings.proposals(made)[0]?.decoding).toEqual({ pattern: 'dd.MM.yyyy' });
     const price = { ...made, path: ['price'] };
-    expect(open().data.proposals(price)[0]?.decoding).toEqual({ decimal: ',' });
+    expect(open().data.readings.proposals(price)[0]?.decoding).toEqual({ decimal: ',' });
   });
 
   test('is offered for all fields at once, with what is left to be said; never for what a person said', async () => {
@@ -41,7 +41,7 @@ describe('decoding', () => {
     ];
     const { data, make, type } = open(items);
     const pause = async () => {};
-    const found = await data.betterReadings('stock', undefined, pause);
+    const found = await data.readings.betterReadings('stock', undefined, pause);
     const ways = found.map(({ path, ways: own, readCount, valueCount }) => [
       path.join('.'),
       own.map(({ gives }) => gives).join(' '),
@@ -57,7 +57,7 @@ describe('decoding', () => {
     expect(fee).toEqual({ decimal: ',', none: ['—'] });
     if (fee !== undefined) make(edits.decodeField({ type: type(), path: ['fee'] }, fee));
     make(edits.retypeField({ type: type(), path: ['day'] }, 'text'));
-    const left = await data.betterReadings('stock', undefined, pause);
+    const left = await data.readings.betterReadings('stock', undefined, pause);
     expect(left.map(({ path }) => path.join('.'))).toEqual(['born', 'kept']);
     expect(
       data.rows('stock', plainLook, { from: 0, to: 3 }).rows.map(({ item }) => item['fee']),
@@ -74,7 +74,10 @@ describe('decoding', () => {
       undefined,
     ]);
     expect(engine.itemsOf(project()).get('stock')).toBe(shop);
-    const trial = data.tryDecoding({ ...made, path: ['dyed on'] }, { pattern: 'dd.MM.yyyy' });
+    const trial = data.readings.tryDecoding(
+      { ...made, path: ['dyed on'] },
+      { pattern: 'dd.MM.yyyy' },
+    );
     expect(trial.triedCount).toBe(3);
     expect(engine.surveyNow().findings).toMatchObject([
       { code: 'not-decoded', place: { item: 2 } },
@@ -82,7 +85,41 @@ describe('decoding', () => {
   });
 });
 
+describe('another type for a field', () => {
+  const price = { source: 'stock', type: undefined, path: ['price'] };
+
+  test('is tried before it is made: values that are none of it are counted, with ways to read them', () => {
+    const { lost, valueCount, ways } = open().data.readings.tryType(price, 'number');
+    expect(lost).toMatchObject({ code: 'field-of-other-type', place: { item: 0, field: 'price' } });
+    expect(lost?.message).toContain('3 items of stock have something else');
+    expect([valueCount, ways]).toEqual([3, [{ decoding: { decimal: ',' }, readCount: 3 }]]);
+    expect(open().data.readings.tryType(price, 'text')).toEqual({
+      valueCount: 3,
+      lost: undefined,
+      ways: [],
+    });
+  });
+});
+
 describe('the table', () => {
+  test('tells a value that could not be read from one that is missing', () => {
+    const items = [
+      { id: 'a', at: { made: '24.03.2026' } },
+      { id: 'b', at: { made: 'in spring' } },
+      { id: 'c', at: { made: '' } },
+      { id: 'd', at: {} },
+    ];
+    const { data, make, type } = open(items);
+    make(edits.decodeField({ type: type(), path: ['at', 'made'] }, { pattern: 'dd.MM.yyyy' }));
+    const { rows } = data.rows('stock', plainLook, { from: 0, to: 4 });
+    expect(rows.map(({ unread }) => unread)).toEqual([
+      [],
+      [{ path: ['at', 'made'], raw: 'in spring' }],
+      [],
+      [],
+    ]);
+  });
+
   test('shows items as the type wants them, in the order that is asked for', () => {
     const { data, make, type } = open();
     make(edits.decodeField({ type: type(), path: ['price'] }, { decimal: ',' }));

@@ -1,8 +1,5 @@
 import { atOnce, type Finding, failed, inTurns, type Json, ok, type Result } from '../../core/base';
 import {
-  type BetterReading,
-  betterReading,
-  decoder,
   type Evidence,
   fieldsWithin,
   type GeneratorTask,
@@ -14,55 +11,34 @@ import {
   itemGenerator,
   keyFields,
   nastyItems,
-  type Proposal,
-  pathsReadAsFound,
-  proposeDecodings,
-  type Slip,
-  slipsIn,
+  rawPathOf,
   successionOf,
   type TypeFound,
-  typeDecoded,
   valueAt,
 } from '../../core/items';
 import { ownSet, type Project, type Source, typesOf, withId } from '../../core/project';
-import { type Decoding, fieldAtPath, type ValueType } from '../../core/values';
 import type { Engine } from '../engine';
-import {
-  changeAt,
-  changedItems,
-  type ItemChange,
-  type OneChange,
-  rawKey,
-  rawName,
-  rawPathOf,
-} from '../items';
+import { changeAt, changedItems, type ItemChange, type OneChange, rawKey, rawName } from '../items';
 import type { ItemPlace } from '../views';
+import { EngineReadings, type FieldTask } from './readings';
 import { type TableLook, tableOrder } from './table';
-
-/** A field of a source, of one type or of all that have it. */
-export interface FieldTask {
-  readonly source: string;
-  readonly type: string | undefined;
-  readonly path: readonly string[];
-}
 
 export interface TableRows {
   /** How many rows the look shows. */
   readonly count: number;
-  readonly rows: readonly { readonly position: number; readonly item: Item }[];
+  readonly rows: readonly TableRow[];
 }
 
-/** A decoding tried on the values that are there. */
-export interface DecodingTrial {
-  /** Why the decoding itself can't be used. */
-  readonly wrong: string | undefined;
-  readonly gives: string | undefined;
-  readonly slips: readonly Slip[];
-  readonly samples: readonly { readonly raw: Json; readonly value?: Json; readonly why?: string }[];
-  readonly triedCount: number;
-  readonly failCount: number;
-  /** The first that fail, each with its item. */
-  readonly fails: readonly { readonly item: number; readonly raw: Json; readonly why: string }[];
+export interface TableRow {
+  readonly position: number;
+  readonly item: Item;
+  readonly unread: readonly Unread[];
+}
+
+/** A value that is there and could not be read as its field says. */
+export interface Unread {
+  readonly path: readonly string[];
+  readonly raw: Json;
 }
 
 /** A field with values that are not of its type. */
@@ -74,19 +50,17 @@ export interface Misfit {
   readonly some: readonly { readonly item: number; readonly key: string; readonly value: Json }[];
 }
 
-const startsWith = (path: readonly string[], start: readonly string[]): boolean =>
-  start.every((name, at) => path[at] === name);
-
-const sampleCount = 5;
 const maxListed = 100;
 
 /** What the Data station asks and does: everything about the items themselves. */
 export class EngineData {
   private order: { items: readonly Item[]; look: string; positions: Int32Array } | undefined;
 
-  private readonly better = new WeakMap<readonly Item[], Map<string, BetterReading | undefined>>();
+  readonly readings: EngineReadings;
 
-  constructor(private readonly engine: Engine) {}
+  constructor(private readonly engine: Engine) {
+    this.readings = new EngineReadings(engine);
+  }
 
   rows(source: string, look: TableLook, range: { from: number; to: number }): TableRows {
     const items = this.engine.heldIn(source);
@@ -94,93 +68,42 @@ export class EngineData {
     if (this.order?.items !== items || this.order.look !== id)
       this.order = { items, look: id, positions: tableOrder(items, look) };
     const { positions } = this.order;
-    const rows = Array.from(positions.subarray(range.from, range.to), (position) => ({
-      position,
-      item: items[position] ?? {},
-    }));
+    const unreadIn = this.unreadIn(source);
+    const rows = Array.from(positions.subarray(range.from, range.to), (position) => {
+      const item = items[position] ?? {};
+      return { position, item, unread: unreadIn(position, item) };
+    });
     return { count: positions.length, rows };
   }
 
+  private unreadIn(id: string): (position: number, item: Item) => readonly Unread[] {
+    const project = this.projectNow();
+    const source = withId(project.sources, id);
+    if (source === undefined) return () => [];
+    const held = this.engine.held(id).shown();
+    const { types, indexes } = held.types(project, source);
+    const decoded = types.map((type) => {
+      const fields = withId(project.types, type)?.fields ?? [];
+      return fieldsWithin(fields).flatMap(({ path, field }) =>
+        field.decode === undefined ? [] : [{ path, rawPath: rawPathOf(fields, path) }],
+      );
+    });
+    return (position, item) =>
+      (decoded[indexes[position] ?? types.length] ?? []).flatMap(({ path, rawPath }) => {
+        if (valueAt(item, path) !== undefined) return [];
+        const raw = valueAt(held.raw[position] ?? {}, rawPath);
+        return isThere(raw) ? [{ path, raw }] : [];
+      });
+  }
+
   async evidence(asked: FieldTask, pause: () => Promise<void>): Promise<Evidence | undefined> {
-    const found = this.fieldOf(asked);
+    const found = this.readings.fieldOf(asked);
     if (found === undefined) return undefined;
     const { field, isOfType } = found;
     return inTurns(
       gatherEvidence(this.engine.heldIn(asked.source), asked.path, field, isOfType),
       pause,
     );
-  }
-
-  proposals(asked: FieldTask): readonly Proposal[] {
-    const name = asked.path.at(-1) ?? '';
-    return proposeDecodings(
-      name,
-      [...this.rawValues(asked)].slice(0, 2_000).map(({ raw }) => raw),
-    );
-  }
-
-  /** What reading fields otherwise would give; of those about which nobody has said anything. `readBy`: only what an expression of these paths reads. */
-  async betterReadings(
-    source: string,
-    readBy: readonly (readonly string[])[] | undefined,
-    pause: () => Promise<void>,
-  ): Promise<BetterReading[]> {
-    const found: BetterReading[] = [];
-    for (const path of pathsReadAsFound(typesOf(this.projectNow(), source))) {
-      if (readBy !== undefined && !readBy.some((each) => startsWith(each, path))) continue;
-      await pause();
-      const better = this.betterReading({ source, type: undefined, path });
-      if (better !== undefined) found.push(better);
-    }
-    return found;
-  }
-
-  /** Asked with every edit, found once for the items and the way they are told apart. */
-  private betterReading(asked: FieldTask): BetterReading | undefined {
-    const { raw } = this.engine.held(asked.source).shown();
-    const own = withId(this.projectNow().sources, asked.source);
-    const of = JSON.stringify([this.fieldOf(asked)?.rawPath, own?.discriminator]);
-    const known = this.better.get(raw) ?? new Map<string, BetterReading | undefined>();
-    this.better.set(raw, known);
-    if (known.has(of)) return known.get(of);
-    const rawValues = () => this.rawValues(asked);
-    const found = betterReading(asked.path, function* () {
-      for (const { raw: value } of rawValues()) yield value;
-    });
-    known.set(of, found);
-    return found;
-  }
-
-  tryDecoding(asked: FieldTask, decoding: Decoding): DecodingTrial {
-    const slips = 'pattern' in decoding ? slipsIn(decoding.pattern) : [];
-    const made = decoder(decoding);
-    const empty = { samples: [], triedCount: 0, failCount: 0, fails: [], slips };
-    if (!made.ok) return { ...empty, wrong: made.error, gives: undefined };
-    const samples: { raw: Json; value?: Json; why?: string }[] = [];
-    const fails: { item: number; raw: Json; why: string }[] = [];
-    let triedCount = 0;
-    let failCount = 0;
-    const seen = new Set<Json>();
-    for (const { raw, item } of this.rawValues(asked)) {
-      triedCount += 1;
-      const value = made.value(raw);
-      if (!value.ok) {
-        failCount += 1;
-        if (fails.length < maxListed) fails.push({ item, raw, why: value.error });
-      } else if (samples.length < sampleCount && !seen.has(raw)) {
-        seen.add(raw);
-        samples.push({ raw, value: value.value });
-      }
-    }
-    return {
-      wrong: undefined,
-      gives: typeDecoded(decoding),
-      samples,
-      triedCount,
-      failCount,
-      fails,
-      slips,
-    };
   }
 
   /** The types of a source if a field told them apart. */
@@ -282,37 +205,6 @@ export class EngineData {
   }
 
   /** Values of a field as they were read, with the item that each is of; nothing for missing and empty ones. */
-  private *rawValues(asked: FieldTask): Generator<{ raw: Json; item: number }, void> {
-    const found = this.fieldOf(asked);
-    if (found === undefined) return;
-    const { raw } = this.engine.held(asked.source).shown();
-    const path = found.rawPath;
-    for (let item = 0; item < raw.length; item += 1) {
-      const value = found.isOfType(item) ? valueAt(raw[item] ?? {}, path) : undefined;
-      if (isThere(value)) yield { raw: value, item };
-    }
-  }
-
-  private fieldOf({ source, type, path }: FieldTask) {
-    const project = this.projectNow();
-    const own = withId(project.sources, source);
-    if (own === undefined) return undefined;
-    const types = typesOf(project, source);
-    const owners = types.filter(
-      (each) =>
-        (type === undefined || each.id === type) && fieldAtPath(each.fields, path) !== undefined,
-    );
-    const field: ValueType | undefined = owners[0] && fieldAtPath(owners[0].fields, path);
-    if (field === undefined) return undefined;
-    const indexes = this.engine.held(source).shown().types(project, own).indexes;
-    const wanted = new Set(owners.map((each) => types.indexOf(each)));
-    return {
-      field,
-      rawPath: rawPathOf(owners[0]?.fields ?? [], path),
-      isOfType: (position: number) => wanted.has(indexes[position] ?? -1),
-    };
-  }
-
   private projectNow(): Project {
     const { project } = this.engine;
     if (project === undefined) throw new Error('The engine has no project.');

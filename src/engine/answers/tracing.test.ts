@@ -106,6 +106,10 @@ test('a decoded value is told as it came and as it was read; what is not decoded
     ['made, read as dd.MM.yyyy', '"2026-03-24"'],
   ]);
   const missing = stepsOf(2);
+  expect(missing?.steps.map(({ shown, isUnread = false }) => [shown, isUnread])).toEqual([
+    ['"in spring"', false],
+    ['not read', true],
+  ]);
   expect(missing?.missing).toContain('in spring');
   expect([missing?.text, missing?.instead?.map(({ shown }) => shown)]).toEqual([
     'Slub',

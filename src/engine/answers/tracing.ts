@@ -1,15 +1,14 @@
-import { ownValue } from '../../core/base';
 import { type Format, NoText } from '../../core/formats';
-import { decodingInWords, type Item, whyNotDecoded } from '../../core/items';
+import { decodingInWords, type Item, rawPathOf, valueAt, whyNotDecoded } from '../../core/items';
 import { type PropertyPlace, scopeFor, withId } from '../../core/project';
 import { type BindingScope, type BoundSlot, bindText, isBound } from '../../core/templates';
 import type { NearestValue } from '../../core/values';
 import {
   explain,
   type Field,
-  fieldNamed,
+  fieldAtPath,
   nearestValue,
-  pathText,
+  pathRead,
   type RowContext,
   type Span,
   shown,
@@ -58,17 +57,14 @@ export function trace(
     scene.contextOf(item),
     scene.localeNow(),
   );
-  const missing = found.missing && (undecoded(scene, missingStep?.label, item) ?? found.missing);
   const type = withId(scene.project?.types ?? [], scene.compiled(template)?.template.type ?? '');
-  const nearest =
-    missingStep &&
-    nearestValue(slot.expression?.text ?? '', missingStep, type?.fields ?? [], value);
-  const steps = withDecoding(
-    found.steps,
-    slot.expression?.text ?? '',
-    type?.fields ?? [],
-    scene.rawAt(item) ?? {},
-  );
+  const raw = scene.rawAt(item) ?? {};
+  const text = slot.expression?.text ?? '';
+  const unread =
+    missingStep && undecoded(type?.fields ?? [], text.slice(missingStep.from, missingStep.to), raw);
+  const missing = found.missing && (unread ?? found.missing);
+  const nearest = missingStep && nearestValue(text, missingStep, type?.fields ?? [], value);
+  const steps = withDecoding(found.steps, text, type?.fields ?? [], raw);
   return { ...found, steps, missing, nearest };
 }
 
@@ -80,25 +76,25 @@ function withDecoding(
   raw: Item,
 ): readonly TraceStep[] {
   return steps.flatMap((step): TraceStep[] => {
-    const read = text.slice(step.from, step.to);
-    const field = fields.find(({ name }) => name === step.label && pathText([name]) === read);
+    const path = pathRead(text.slice(step.from, step.to)) ?? [];
+    const field = fieldAtPath(fields, path);
     if (field?.decode === undefined) return [step];
     const { from, to } = step;
-    const came = shown(ownValue(raw, field.from ?? field.name) ?? undefined);
+    const came = valueAt(raw, rawPathOf(fields, path));
     const label = `${step.label}, read as ${decodingInWords(field.decode)}`;
+    const isUnread = whyNotDecoded(field, came) !== undefined;
     return [
-      { from, to, label: 'as it came', shown: came },
-      { ...step, label },
+      { from, to, label: 'as it came', shown: shown(came ?? undefined) },
+      { ...step, label, ...(isUnread && { shown: 'not read', isUnread }) },
     ];
   });
 }
 
 /** Why a value that is missing after decoding was not one before it. */
-function undecoded(scene: Scene, step: string | undefined, item: number): string | undefined {
-  const raw = scene.rawAt(item);
-  const type = withId(scene.project?.types ?? [], scene.typesShown()(item) ?? '');
-  const field = step === undefined ? undefined : fieldNamed(type?.fields ?? [], step);
-  return field === undefined || raw === undefined ? undefined : whyNotDecoded(field, raw);
+function undecoded(fields: readonly Field[], read: string, raw: Item): string | undefined {
+  const path = pathRead(read) ?? [];
+  const field = fieldAtPath(fields, path);
+  return field && whyNotDecoded(field, valueAt(raw, rawPathOf(fields, path)));
 }
 
 /** Formats on the values of an expression, by format, locale and item. */

@@ -15,6 +15,6 @@ export {
 export { holdsWords } from './holds-words';
 export { ItemStore } from './item-store';
 export type { ItemTypes } from './item-types';
-export { rawKey, rawName, rawPathOf } from './raw-names';
+export { rawKey, rawName } from './raw-names';
 export { SourceStore } from './source-store';
 export { Titles } from './titles';

@@ -1,6 +1,5 @@
 import { type Key, keyFields } from '../../core/items';
 import { type Project, type Source, typesOf } from '../../core/project';
-import type { Field } from '../../core/values';
 
 /** The key in the names that the items have as they are read. */
 export const rawKey = (project: Project, source: Source): Key =>
@@ -10,12 +9,3 @@ export const rawName = (project: Project, source: Source, name: string): string 
   typesOf(project, source.id)
     .flatMap((type) => type.fields)
     .find((field) => field.name === name)?.from ?? name;
-
-/** A path in the names that the items have as they are read. */
-export function rawPathOf(fields: readonly Field[], path: readonly string[]): readonly string[] {
-  const [first, ...rest] = path;
-  const field = fields.find((each) => each.name === first);
-  if (first === undefined || field === undefined) return path;
-  const inside = field.type === 'record' ? field.fields : [];
-  return [field.from ?? field.name, ...rawPathOf(inside, rest)];
-}

@@ -1,8 +1,8 @@
 import { failed, ok, type Result } from '../../core/base';
-import { valueAt } from '../../core/items';
+import { rawPathOf, valueAt } from '../../core/items';
 import type { SectionTable } from '../../core/lists';
 import { fieldNamed, withId } from '../../core/project';
-import { type Beside, type OneChange, rawPathOf } from '../items';
+import type { Beside, OneChange } from '../items';
 import type { Acting } from './raising';
 import type { ItemPlace } from './shown-list';
 

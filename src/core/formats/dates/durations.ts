@@ -1,3 +1,4 @@
+import { secondsOfDuration } from '../../base';
 import type { DurationFormat } from '../format';
 import { type Formatter, notA } from '../formatter';
 import { listFormat, numberFormat } from '../intl';
@@ -11,22 +12,6 @@ const units = [
 
 const secondsOf = { seconds: 1, minutes: 60, hours: 3_600, milliseconds: 0.001 } as const;
 
-const iso =
-  /^([+-])?P(?:(\d+(?:[.,]\d+)?)W)?(?:(\d+(?:[.,]\d+)?)D)?(?:T(?:(\d+(?:[.,]\d+)?)H)?(?:(\d+(?:[.,]\d+)?)M)?(?:(\d+(?:[.,]\d+)?)S)?)?$/;
-
-/** Seconds of an ISO 8601 duration of weeks, days, hours, minutes and seconds; NaN: it is none. */
-function secondsIn(text: string): number {
-  const match = iso.exec(text);
-  if (match === null || !/\d/.test(text)) return Number.NaN;
-  const [, sign, ...amounts] = match;
-  const sizes = [604_800, 86_400, 3_600, 60, 1];
-  const sum = sizes.reduce(
-    (total, size, at) => total + Number((amounts[at] ?? '0').replace(',', '.')) * size,
-    0,
-  );
-  return sign === '-' ? -sum : sum;
-}
-
 /** Days, hours, minutes and seconds, those that are there; `digital`: 1:05:00. */
 export function duration(
   { width = 'long', of = 'seconds' }: DurationFormat,
@@ -37,7 +22,7 @@ export function duration(
       typeof value === 'number'
         ? value * secondsOf[of]
         : typeof value === 'string'
-          ? secondsIn(value)
+          ? secondsOfDuration(value)
           : Number.NaN;
     if (!Number.isFinite(seconds)) return notA('a duration', value);
     const whole = Math.round(Math.abs(seconds));

@@ -1,4 +1,12 @@
-import { failed, type Json, keepsDigits, ok, type Result } from '../../base';
+import {
+  durationOfSeconds,
+  failed,
+  type Json,
+  keepsDigits,
+  ok,
+  type Result,
+  secondsOfDuration,
+} from '../../base';
 import type { Decoding, ScalarName } from '../../values';
 import { dateNames } from './names';
 import { datePattern, isoOfEpoch } from './pattern';
@@ -20,6 +28,7 @@ export function decoder(decoding: Decoding): Result<Decode, string> {
 function plainDecoder(decoding: Decoding): Result<Decode, string> {
   if ('pattern' in decoding) return byPattern(decoding.pattern, decoding.locale ?? 'en');
   if ('epoch' in decoding) return ok(byEpoch(decoding.epoch === 'seconds' ? 1_000 : 1));
+  if ('duration' in decoding) return ok(byDuration(decoding.duration));
   if ('decimal' in decoding) return ok(byDecimalSign(decoding));
   return ok(byWords(decoding.yes, decoding.no));
 }
@@ -35,6 +44,7 @@ export function typeDecoded(decoding: Decoding): ScalarName | undefined {
     return pattern.ok ? pattern.value.gives : undefined;
   }
   if ('epoch' in decoding) return 'datetime';
+  if ('duration' in decoding) return 'duration';
   if (!('decimal' in decoding)) return 'boolean';
   return decoding.whole === true ? 'integer' : 'number';
 }
@@ -53,6 +63,7 @@ function plainlyInWords(decoding: Decoding): string {
       : `${decoding.pattern} (${decoding.locale})`;
   }
   if ('epoch' in decoding) return `${decoding.epoch} since 1970`;
+  if ('duration' in decoding) return durationInWords[decoding.duration];
   if ('decimal' in decoding) {
     const { decimal, whole, unit } = decoding;
     const words = whole ? 'whole number' : `decimal ${decimal === ',' ? 'comma' : 'point'}`;
@@ -82,6 +93,39 @@ function byEpoch(millisecondsEach: number): Decode {
       ? ok(isoOfEpoch(Math.round(milliseconds)))
       : failed('beyond the years that a date can have');
   };
+}
+
+type Durations = Extract<Decoding, { readonly duration: string }>['duration'];
+
+const durationInWords: Readonly<Record<Durations, string>> = {
+  iso: 'P1DT2H3M',
+  clock: 'hours:minutes:seconds',
+  milliseconds: 'milliseconds it takes',
+  seconds: 'seconds it takes',
+  minutes: 'minutes it takes',
+  hours: 'hours it takes',
+};
+
+const secondsEach = { milliseconds: 0.001, seconds: 1, minutes: 60, hours: 3_600 } as const;
+
+function byDuration(of: Durations): Decode {
+  return (raw) => {
+    if (typeof raw === 'string' && !Number.isNaN(secondsOfDuration(raw))) return ok(raw);
+    if (of === 'iso') return failed('no duration such as PT1H30M');
+    if (of === 'clock') return clock(raw);
+    const amount = typeof raw === 'string' && /^-?\d+(?:\.\d+)?$/.test(raw) ? Number(raw) : raw;
+    return typeof amount === 'number' && Number.isFinite(amount)
+      ? ok(durationOfSeconds(amount * secondsEach[of]))
+      : failed('not a number');
+  };
+}
+
+function clock(raw: Json): Result<Json, string> {
+  const match = /^(-)?(?:(\d+):)?(\d+):([0-5]\d(?:\.\d+)?)$/.exec(String(raw).trim());
+  if (match === null) return failed('not minutes and seconds with : between');
+  const [, sign, hours = '0', minutes, seconds] = match;
+  const total = Number(hours) * 3_600 + Number(minutes) * 60 + Number(seconds);
+  return ok(durationOfSeconds(sign === undefined ? total : -total));
 }
 
 function byDecimalSign({ decimal, whole, unit }: NumbersDecoded): Decode {

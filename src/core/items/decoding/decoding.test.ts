@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import type { Json } from '../../base';
+import { durationOfSeconds, type Json, secondsOfDuration } from '../../base';
 import type { Decoding, Field } from '../../values';
 import {
   betterReading,
@@ -205,10 +205,10 @@ describe('items as their type wants them', () => {
       decode: { pattern: 'yyyy-MM-dd' },
     };
     expect(reshaper([field])?.({ on: 'spring' })).toEqual({});
-    expect(whyNotDecoded(field, { on: 'spring' })).toBe(
+    expect(whyNotDecoded(field, 'spring')).toBe(
       '"spring" is not a date: “spring” does not fit there',
     );
-    expect(whyNotDecoded(field, { on: '2026-03-02' })).toBeUndefined();
+    expect(whyNotDecoded(field, '2026-03-02')).toBeUndefined();
   });
 
   test('__proto__ is only a name', () => {
@@ -236,8 +236,47 @@ describe('a decoding that the values settle', () => {
   test('an empty text is no value that failed', () => {
     const field = { name: 'x', type: 'number', required: false, decode: { decimal: ',' } } as const;
     expect(reshaper([field])?.({ x: '' })).toEqual({});
-    expect(whyNotDecoded(field, { x: '' })).toBeUndefined();
-    expect(whyNotDecoded(field, { x: 'few' })).toMatch(/few/);
+    expect(whyNotDecoded(field, '')).toBeUndefined();
+    expect(whyNotDecoded(field, 'few')).toMatch(/few/);
+  });
+});
+
+describe('durations', () => {
+  test.each<[Decoding, Json, Json]>([
+    [{ duration: 'minutes' }, 95, 'PT1H35M'],
+    [{ duration: 'minutes' }, '95', 'PT1H35M'],
+    [{ duration: 'seconds' }, 1.5, 'PT1.5S'],
+    [{ duration: 'hours' }, 49, 'P2DT1H'],
+    [{ duration: 'milliseconds' }, 0, 'PT0S'],
+    [{ duration: 'seconds' }, -90, '-PT1M30S'],
+    [{ duration: 'clock' }, '4:30', 'PT4M30S'],
+    [{ duration: 'clock' }, '75:00', 'PT1H15M'],
+    [{ duration: 'clock' }, '1:04:30', 'PT1H4M30S'],
+    [{ duration: 'clock' }, '4:75', 'not: not minutes and seconds with : between'],
+    [{ duration: 'iso' }, 'PT90M', 'PT90M'],
+    [{ duration: 'iso' }, 'ninety', 'not: no duration such as PT1H30M'],
+    [{ duration: 'minutes' }, 'ninety', 'not: not a number'],
+  ])('%j of %j', (decoding, raw, wanted) => {
+    expect(decode(decoding, raw)).toBe(wanted);
+    expect(typeDecoded(decoding)).toBe('duration');
+  });
+
+  test('are as many seconds as they were, to the millisecond', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -1e9, max: 1e9 }), (milliseconds) => {
+        const text = durationOfSeconds(milliseconds / 1_000);
+        expect(secondsOfDuration(text)).toBeCloseTo(milliseconds / 1_000, 3);
+      }),
+    );
+  });
+
+  test('are offered for texts of ISO 8601, and for clocks that run past a day or are called so', () => {
+    const offered = (name: string, values: readonly string[]) =>
+      proposeDecodings(name, values).map((each) => each.decoding);
+    expect(offered('took', ['PT4M', 'P1DT2H'])).toEqual([{ duration: 'iso' }]);
+    expect(offered('lap', ['31:10', '75:02'])).toEqual([{ duration: 'clock' }]);
+    expect(offered('duration', ['4:30', '5:10'])).toContainEqual({ duration: 'clock' });
+    expect(offered('opens', ['08:30', '10:15'])).not.toContainEqual({ duration: 'clock' });
   });
 });
 

@@ -95,6 +95,7 @@ function* candidates(name: string, texts: readonly string[]): Generator<Decoding
     // Eight digits that are all days of the calendar are no numbers.
     if (!dates.some(({ pattern }) => pattern.startsWith('yyyyMMdd'))) yield* numbers(texts);
   }
+  yield* durations(name, texts);
   const words = new Set(texts.map((text) => text.trim().toLowerCase()));
   if (words.size > 4) return;
   for (const [yes, no] of yesAndNo) {
@@ -121,6 +122,16 @@ function* numbers(texts: readonly string[]): Generator<Decoding> {
       texts.every((text) => reads(whole, text) || !reads({ decimal, ...said }, text));
     yield isWhole ? whole : { decimal, ...said };
   }
+}
+
+/** Texts that say how long something takes; a clock's could be a time of day, unless it runs past one. */
+function* durations(name: string, texts: readonly string[]): Generator<Decoding> {
+  if (texts.every((text) => reads({ duration: 'iso' }, text))) {
+    yield { duration: 'iso' };
+    return;
+  }
+  const isLong = texts.some((text) => /^(?:2[4-9]|[3-9]\d|\d{3,}):\d\d/.test(text.trim()));
+  if (isLong || /duration|length$|runtime|elapsed|took/i.test(name)) yield { duration: 'clock' };
 }
 
 const reads = (decoding: Decoding, text: string): boolean => {

@@ -1,4 +1,4 @@
-import { isRecord, type Json, ownValue } from '../../base';
+import { isRecord, type Json } from '../../base';
 import {
   computedOrder,
   type Field,
@@ -98,11 +98,9 @@ function decodedReshaper(fields: readonly Field[]): Reshape | undefined {
   };
 }
 
-/** Why the decoding of a field gives no value for an item as it was read; undefined: it gives one. */
-export function whyNotDecoded(field: Field, item: Item): string | undefined {
-  if (field.decode === undefined) return undefined;
-  const raw = ownValue(item, field.from ?? field.name);
-  if (!isThere(raw)) return undefined;
+/** Why the decoding of a field gives no value for one as it was read; undefined: it gives one, or there is none. */
+export function whyNotDecoded(field: Field, raw: Json | undefined): string | undefined {
+  if (field.decode === undefined || !isThere(raw)) return undefined;
   const made = decoder(field.decode);
   if (!made.ok) return made.error;
   const value = made.value(raw);

@@ -110,7 +110,7 @@ test('items are sorted by each key in turn, either way, those without a value fi
         ...own,
         places: placesOf(
           rows.map((each) => each[at]),
-          false,
+          'other',
           compare,
         ),
       });
@@ -135,14 +135,22 @@ test('items are sorted by each key in turn, either way, those without a value fi
   );
 });
 
-test('dates sort by when they are, yes after no, lists by how many they hold', () => {
+test('dates sort by when they are, durations by how long, yes after no, lists by how many they hold', () => {
   const { compare } = new Intl.Collator('en');
-  const sorted = (values: Parameters<typeof placesOf>[0], areTimes = false) => [
+  const sorted = (
+    values: Parameters<typeof placesOf>[0],
+    kind: Parameters<typeof placesOf>[1] = 'other',
+  ) => [
     ...sortedBy(values.length, [
-      { places: placesOf(values, areTimes, compare), isDescending: false, isMissingFirst: false },
+      {
+        places: placesOf(values, kind, compare),
+        isDescending: false,
+        isMissingFirst: false,
+      },
     ]),
   ];
-  expect(sorted(['2026-10-01', '2026-09-30', undefined], true)).toEqual([1, 0, 2]);
+  expect(sorted(['2026-10-01', '2026-09-30', undefined], 'times')).toEqual([1, 0, 2]);
+  expect(sorted(['PT10M', 'PT5M', 'P1D', 'PT90M'], 'durations')).toEqual([1, 0, 3, 2]);
   expect(sorted([true, undefined, false])).toEqual([2, 0, 1]);
   expect(sorted([[1, 2], [1], {}])).toEqual([1, 0, 2]);
 });

@@ -1,3 +1,4 @@
+import { secondsOfDuration } from '../../base';
 import type { Compare } from './letters';
 import { placesOfTexts } from './text-order';
 
@@ -16,13 +17,15 @@ export interface SortColumn {
   readonly isMissingFirst: boolean;
 }
 
-/** Values as numbers in their order: texts in that of the locale, dates and times (`areTimes`) by when they are. */
+/** Values as numbers in their order: texts in that of the locale, dates and times by when they are, durations by how long. */
 export function placesOf(
   values: readonly unknown[],
-  areTimes: boolean,
+  kind: 'times' | 'durations' | 'other',
   compare: Compare,
 ): Float64Array {
-  if (areTimes) return placesOfTexts(values.map(textOf), byLetters);
+  if (kind === 'times') return placesOfTexts(values.map(textOf), byLetters);
+  if (kind === 'durations')
+    return Float64Array.from(values, (value) => secondsOfDuration(textOf(value) ?? ''));
   const areTexts = values.some((value) => typeof value === 'string');
   return areTexts
     ? placesOfTexts(values.map(textOf), compare)

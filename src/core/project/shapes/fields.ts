@@ -47,6 +47,13 @@ const decodingShape: Shape<Decoding> = byKey<Decoding>(
       }),
     ],
     [
+      'duration',
+      record<Extract<Decoding, { readonly duration: string }>>({
+        duration: oneOf(['iso', 'milliseconds', 'seconds', 'minutes', 'hours', 'clock']),
+        none,
+      }),
+    ],
+    [
       'decimal',
       record<Extract<Decoding, { readonly decimal: string }>>({
         decimal: oneOf([',', '.']),

@@ -1,3 +1,4 @@
+import { secondsOfDuration } from '../../base';
 import { valueFindings } from '../findings';
 import { type FunctionEntry, methodOf, type Param, standingFunction } from '../functions';
 import { isWrittenDate } from '../functions/instant';
@@ -153,6 +154,7 @@ const kindWords: Readonly<Record<string, string>> = {
   text: 'text',
   number: 'a number',
   date: 'a date',
+  duration: 'a duration',
   list: 'a list',
   element: 'a value like those in the list',
   any: 'a value',
@@ -175,6 +177,8 @@ function fits(
       return own === 'list' && (list === undefined || sameKind(elementOf(type), elementOf(list)));
     case 'date':
       return own === 'date' || (kind === 'literal' && 'value' in rest && isWrittenDate(rest.value));
+    case 'duration':
+      return type.type === 'duration' || isWrittenDuration({ kind, ...rest });
     case 'plain':
       return own !== 'list' && own !== 'record' && own !== 'mixed';
     case 'element':
@@ -183,6 +187,12 @@ function fits(
       return true;
   }
 }
+
+const isWrittenDuration = (argument: {
+  readonly kind: string;
+  readonly value?: unknown;
+}): boolean =>
+  argument.kind === 'literal' && !Number.isNaN(secondsOfDuration(String(argument.value)));
 
 function sameKind(a: ResultType, b: ResultType): boolean {
   const kinds = [kindOf(a), kindOf(b)];

@@ -21,6 +21,7 @@ describe('what does not fit is refused, with what to write', () => {
     ['"€ " + price', 'types-differ', '`€ ${price}`'],
     ['name * 2', 'wrong-type', undefined],
     ['dyedOn - dyedOn', 'wrong-type', 'daysBetween(dyedOn, dyedOn)'],
+    ['soaked > soaked', 'not-comparable', 'secondsOf(soaked) > secondsOf(soaked)'],
     ['price === name', 'types-differ', undefined],
     ['tags === tags', 'not-comparable', undefined],
     ['sold < sold', 'not-comparable', undefined],

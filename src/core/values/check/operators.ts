@@ -159,12 +159,21 @@ export function compare(node: Expr & { kind: 'compare' }, here: Checking): Check
     const kinds = [withArticle(left.type), withArticle(right.type)];
     return here.note(
       left.type.type === right.type.type
-        ? valueFindings.notComparable(node, kinds[0] ?? '', operator)
+        ? valueFindings.notComparable(node, kinds[0] ?? '', operator, asSeconds(node, left, here))
         : valueFindings.unlike(node, `The two sides of ${operator}`, kinds),
     );
   }
   const mayBeMissing = left.mayBeMissing || right.mayBeMissing || as === 'mixed' || as === 'date';
   return { kind: 'compare', operator, as, left, right, type: boolean, mayBeMissing, from, to };
+}
+
+/** Durations are compared by how many seconds they take. */
+function asSeconds(node: Expr & { kind: 'compare' }, left: Checked, here: Checking) {
+  if (left.type.type !== 'duration') return undefined;
+  const { operator, from, to } = node;
+  const [one, other] = [node.left, node.right].map((each) => `secondsOf(${wordsOf(here, each)})`);
+  const text = `${one} ${operator} ${other}`;
+  return { label: `Write ${text}`, from, to, text };
 }
 
 /** Undefined where the two cannot be compared so. */

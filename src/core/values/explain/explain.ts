@@ -18,6 +18,8 @@ export type TraceStep = Span & {
   /** The value as people read it, shortened. */
   readonly shown: string;
   readonly missing?: string;
+  /** There is a value, but it could not be read as its field says. */
+  readonly isUnread?: boolean;
 };
 
 export interface Explained {

@@ -1,3 +1,4 @@
+import { secondsOfDuration } from '../../base';
 import { Missing, standing } from './entry';
 import { addDays, dayOf } from './instant';
 
@@ -29,6 +30,18 @@ export const dateFunctions = [
     summary: 'The date so many days later, or earlier.',
     example: ['addDays("2026-02-27", 3)', '2026-03-02'],
     run: (date, days) => addDays(date, days) ?? noDate(),
+  }),
+  standing({
+    name: 'secondsOf',
+    params: [{ name: 'duration', takes: 'duration' }],
+    gives: { type: 'number' },
+    mayMiss: true,
+    summary: 'How many seconds a duration takes: to compare it, to add it up.',
+    example: ['secondsOf("PT1H30M")', '5400'],
+    run(duration) {
+      const seconds = secondsOfDuration(duration);
+      return Number.isNaN(seconds) ? new Missing('that is no duration of ISO 8601') : seconds;
+    },
   }),
 ];
 

@@ -14,6 +14,8 @@ interface Taken {
   readonly text: string;
   readonly number: number;
   readonly date: string;
+  /** Of ISO 8601. */
+  readonly duration: string;
   readonly list: readonly Json[];
   /** Any value like those in the list. */
   readonly element: Present;

@@ -39,6 +39,9 @@ export class ItemOrder {
   }
 }
 
+const kindOf = (type: string | undefined) =>
+  type === 'duration' ? 'durations' : times.has(type ?? '') ? 'times' : 'other';
+
 const times = new Set(['date', 'datetime', 'time']);
 
 function columnsOf(
@@ -50,7 +53,7 @@ function columnsOf(
     const { evaluate, checked } = keys[at] ?? {};
     const values = items.map((item) => evaluate?.(item, { now }));
     return {
-      places: placesOf(values, times.has(checked?.type.type ?? ''), compare),
+      places: placesOf(values, kindOf(checked?.type.type), compare),
       isDescending: descending === true,
       isMissingFirst: missing === 'first',
     };

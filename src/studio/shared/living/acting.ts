@@ -1,5 +1,6 @@
 import { wordsOfAction } from '../../../core/actions';
 import type { Json } from '../../../core/base';
+import { rawPathOf } from '../../../core/items';
 import type { List, SelectionMode } from '../../../core/lists';
 import {
   coloursOf,
@@ -9,7 +10,7 @@ import {
   withId,
 } from '../../../core/project';
 import { colourOf, partWithId } from '../../../core/templates';
-import { type GestureAnswer, type ItemPlace, type Raised, rawPathOf } from '../../../engine';
+import type { GestureAnswer, ItemPlace, Raised } from '../../../engine';
 import type {
   ActingPorts,
   ControlValue,

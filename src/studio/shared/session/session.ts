@@ -48,6 +48,8 @@ export interface DoubtedImport {
 export interface Foreseen {
   readonly edit: Edit;
   readonly findings: readonly Finding[];
+  /** What could be done in its place. */
+  readonly instead: readonly Edit[];
   /** What comes after the edit. */
   readonly done: () => void;
 }

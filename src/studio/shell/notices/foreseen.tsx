@@ -10,7 +10,7 @@ const maxListed = 40;
 export function Foreseen() {
   const foreseen = useSession((session) => session.foreseen);
   if (foreseen === undefined) return null;
-  const { edit, findings, done } = foreseen;
+  const { edit, findings, instead, done } = foreseen;
   const mendCount = findings.filter((finding) => finding.mend !== undefined).length;
   const leave = () => useSession.setState({ foreseen: undefined });
   const act = (what: Edit) => {
@@ -42,13 +42,18 @@ export function Foreseen() {
         ))}
         {findings.length > maxListed && <li>and {count(findings.length - maxListed, 'other')}</li>}
       </ul>
-      <span className="flex gap-1.5">
+      <span className="flex flex-wrap gap-1.5">
+        {instead.map((other) => (
+          <Button key={other.name} isMain onPress={() => act(other)}>
+            {other.name}
+          </Button>
+        ))}
         {mendCount > 0 && (
           <Button isMain onPress={() => act(withMends(edit))}>
             Do it with {count(mendCount, 'mend')}
           </Button>
         )}
-        <Button isMain={mendCount === 0} onPress={() => act(edit)}>
+        <Button isMain={mendCount === 0 && instead.length === 0} onPress={() => act(edit)}>
           {mendCount > 0 ? 'Do it without' : 'Do it'}
         </Button>
         <Button onPress={leave}>Leave it</Button>

@@ -105,7 +105,7 @@ const StepList = ({ steps, onStep }: StepListProps) =>
       <Step
         words={step.label}
         value={step.shown}
-        isMissing={step.missing !== undefined}
+        state={step.isUnread ? 'unread' : step.missing === undefined ? 'there' : 'missing'}
         {...(onStep !== undefined && { onPress: () => onStep(step) })}
       />
     </Fragment>
@@ -148,16 +148,22 @@ const Arrow = () => (
   </span>
 );
 
+const stepLooks = {
+  there: 'border-rule bg-wool',
+  missing: 'border-dashed border-madder text-madder',
+  unread: 'border-dotted border-weld bg-wool text-weld',
+} as const;
+
 interface StepProps {
   readonly words: string;
   readonly value?: string;
-  readonly isMissing?: boolean;
+  readonly state?: keyof typeof stepLooks;
   /** Shows where the step stands. */
   readonly onPress?: () => void;
 }
 
-function Step({ words, value, isMissing = false, onPress }: StepProps) {
-  const look = `max-w-56 shrink-0 truncate rounded-sm border px-1.5 ${isMissing ? 'border-dashed border-madder text-madder' : 'border-rule bg-wool'}`;
+function Step({ words, value, state = 'there', onPress }: StepProps) {
+  const look = `max-w-56 shrink-0 truncate rounded-sm border px-1.5 ${stepLooks[state]}`;
   const inner = (
     <>
       {words} {value !== undefined && <code className="font-mono text-ash">{value}</code>}

@@ -20,6 +20,9 @@ interface DecodingPanelProps {
 const others: readonly Decoding[] = [
   { epoch: 'seconds' },
   { epoch: 'milliseconds' },
+  { duration: 'minutes' },
+  { duration: 'seconds' },
+  { duration: 'clock' },
   { decimal: ',' },
   { decimal: '.' },
   { yes: ['yes', 'y', 'true'], no: ['no', 'n', 'false'] },

@@ -23,6 +23,7 @@ import { DecodingPanel } from './decoding-panel';
 import { EvidenceWords } from './evidence-words';
 import { ExpressionField } from './expression-field';
 import { Misfits } from './misfits';
+import { retype } from './retype';
 import { useEvidence } from './use-evidence';
 
 const EvidenceChart = onDemand(() => import('./evidence-chart'));
@@ -114,7 +115,7 @@ function Known({ project, source, owners, chosen, onType }: KnownProps) {
             entries={scalarNames.map((each) => ({
               words: each,
               isChosen: each === field.type,
-              onChoose: () => makeForeseen(edits.retypeField(place, each)),
+              onChoose: () => void retype(source.id, place, each),
             }))}
           />
         )}

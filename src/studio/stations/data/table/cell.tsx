@@ -1,7 +1,9 @@
 import { Popover } from '@base-ui/react/popover';
 import { useRef } from 'react';
 import { isRecord, type Json, ownValue } from '../../../../core/base';
-import { nestedInWords } from './columns';
+import { valueAt } from '../../../../core/items';
+import type { TableRow } from '../../../../engine';
+import { isSamePath, nestedInWords } from './columns';
 
 const look = 'truncate border-b border-rule px-2';
 
@@ -9,6 +11,8 @@ interface CellProps {
   readonly value: Json | undefined;
   /** Only a field of the item's own type can be missing. */
   readonly isOwn: boolean;
+  /** What is there instead of the value, where it could not be read. */
+  readonly unread?: Json | undefined;
   /** Set in the table of items: which cell it is, and how it is met. */
   readonly grid?: GridCell | undefined;
 }
@@ -27,20 +31,33 @@ export interface GridCell {
 export type Next = 'here' | 'below' | 'after' | 'before' | 'elsewhere';
 
 /** One value of an item; a missing one is told from an empty one. */
-export function Cell({ value, isOwn, grid }: CellProps) {
+export function Cell({ value, isOwn, unread, grid }: CellProps) {
   if (grid?.typed !== undefined) return <TypedCell text={grid.typed} onTyped={grid.onTyped} />;
   if (grid === undefined)
     return <td className={`${look} ${isOwn ? lookOf(value) : ''}`}>{isOwn && shown(value)}</td>;
   const isBlank = value === undefined && !isOwn;
+  const isUnread = value === undefined && unread !== undefined;
   return (
     <td
-      className={`${look} ${isBlank ? '' : lookOf(value)} ${grid.isActive ? activeLook : ''}`}
+      className={`${look} ${isBlank ? '' : isUnread ? unreadLook : lookOf(value)} ${grid.isActive ? activeLook : ''}`}
       dir={typeof value === 'string' ? 'auto' : undefined}
       data-cell={cellId(grid)}
       tabIndex={grid.isActive ? 0 : -1}
     >
-      {!isBlank && shown(value)}
+      {!isBlank && (isUnread ? <Unread raw={unread} /> : shown(value))}
     </td>
+  );
+}
+
+const unreadLook = 'text-weld';
+
+/** It is there, but not what its field is read as: unlike a value that is missing. */
+function Unread({ raw }: { readonly raw: Json }) {
+  const words = asText(raw).slice(0, 200);
+  return (
+    <span title={`${words} could not be read as this field is read: rows have no value here.`}>
+      <s className="decoration-weld">{words}</s> <i>not read</i>
+    </span>
   );
 }
 
@@ -68,10 +85,16 @@ function shown(value: Json | undefined) {
   return String(value).slice(0, 200);
 }
 
-export const asText = (value: Json | undefined): string => {
+const asText = (value: Json | undefined): string => {
   if (value === undefined || value === null) return '';
   return typeof value === 'object' ? JSON.stringify(value) : String(value);
 };
+
+/** What stands in a cell; where it could not be read, as it came. */
+export function textIn({ item, unread }: TableRow, path: readonly string[]): string {
+  const came = unread.find((each) => isSamePath(each.path, path));
+  return asText(valueAt(item, path) ?? came?.raw);
+}
 
 interface TypedCellProps {
   readonly text: string;

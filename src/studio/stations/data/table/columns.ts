@@ -26,6 +26,9 @@ export function columnsFor(
   });
 }
 
+export const isSamePath = (one: readonly string[], other: readonly string[]): boolean =>
+  one.length === other.length && one.every((name, at) => name === other[at]);
+
 /** The columns that touch the stretch from `left` to `right`. */
 export function rangeAcross(widths: readonly number[], left: number, right: number): EntryRange {
   let x = 0;

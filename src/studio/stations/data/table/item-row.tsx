@@ -3,13 +3,14 @@ import { ownValue } from '../../../../core/base';
 import { type Item, valueAt } from '../../../../core/items';
 import type { ItemType, Source } from '../../../../core/project';
 import { fieldAtPath } from '../../../../core/values';
-import type { EntryRange } from '../../../../engine';
+import type { EntryRange, Unread } from '../../../../engine';
 import { Cell, type Next } from './cell';
-import type { Column } from './columns';
+import { type Column, isSamePath } from './columns';
 import type { CellAt } from './grid-keys';
 
 interface ItemRowProps {
   readonly item: Item;
+  readonly unread: readonly Unread[];
   readonly row: number;
   readonly columns: readonly Column[];
   /** The columns in sight; the others are one empty cell on either side. */
@@ -25,7 +26,18 @@ interface ItemRowProps {
 }
 
 export const ItemRow = memo(
-  ({ item, row, columns, across, type, isAtHand, active, typed, onTyped }: ItemRowProps) => (
+  ({
+    item,
+    unread,
+    row,
+    columns,
+    across,
+    type,
+    isAtHand,
+    active,
+    typed,
+    onTyped,
+  }: ItemRowProps) => (
     <tr
       aria-rowindex={row + 2}
       className={`h-[26px] cursor-default ${isAtHand ? 'bg-chosen' : 'hover:bg-paper'}`}
@@ -38,6 +50,7 @@ export const ItemRow = memo(
           <Cell
             key={column.id}
             value={valueAt(item, column.path)}
+            unread={unread.find(({ path }) => isSamePath(path, column.path))?.raw}
             isOwn={type === undefined || fieldAtPath(type.fields, column.path) !== undefined}
             grid={{
               ...at,

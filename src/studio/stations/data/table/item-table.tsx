@@ -112,12 +112,12 @@ export function ItemTable({ source, types, look, onLook, isTyped, set }: ItemTab
           />
           <tbody>
             <Spacer heightPx={topPx} columns={columns.length} />
-            {shown.rows.map(({ item, position }, offset) => {
+            {shown.rows.map(({ item, unread, position }, offset) => {
               const isActive = grid.active.row === shown.from + offset;
               return (
                 <ItemRow
                   key={position}
-                  {...{ item, columns, across }}
+                  {...{ item, unread, columns, across }}
                   row={shown.from + offset}
                   type={typeOf(types, source, item)}
                   isAtHand={position === atHand?.item}

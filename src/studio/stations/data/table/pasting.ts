@@ -1,4 +1,4 @@
-import { clipboardCells, type Item, keyFields, valueAt } from '../../../../core/items';
+import { clipboardCells, type Item, keyFields, rawPathOf, valueAt } from '../../../../core/items';
 import {
   edits,
   type ItemType,
@@ -7,7 +7,7 @@ import {
   type Source,
 } from '../../../../core/project';
 import { fieldAtPath, type ScalarName } from '../../../../core/values';
-import { type BlockColumn, rawPathOf, type TableLook, valueTyped } from '../../../../engine';
+import { type BlockColumn, type TableLook, valueTyped } from '../../../../engine';
 import { changeItems } from '../../../shared/session/editing';
 import { engine, useSession } from '../../../shared/session/session';
 import type { Column } from './columns';

@@ -1,5 +1,6 @@
+import { rawPathOf } from '../../../../core/items';
 import type { ItemType, Source } from '../../../../core/project';
-import { rawPathOf, valueTyped } from '../../../../engine';
+import { valueTyped } from '../../../../engine';
 import { changeItems } from '../../../shared/session/editing';
 import { engine } from '../../../shared/session/session';
 import type { Column } from './columns';

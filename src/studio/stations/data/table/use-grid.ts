@@ -8,12 +8,11 @@ import {
   useRef,
   useState,
 } from 'react';
-import { type Item, valueAt } from '../../../../core/items';
 import type { ItemType, Source } from '../../../../core/project';
-import { longestCrossing, type TableLook } from '../../../../engine';
+import { longestCrossing, type TableLook, type TableRow } from '../../../../engine';
 import { handItem } from '../../../shared/session/at-hand';
 import { refused } from '../../../shared/session/editing';
-import { asText, cellId, type Next } from './cell';
+import { cellId, type Next, textIn } from './cell';
 import type { Column } from './columns';
 import { type CellAt, cellAfter } from './grid-keys';
 import { typeOf } from './item-row';
@@ -29,7 +28,7 @@ export interface GridTable {
   /** Whether the items can be changed here. */
   readonly isTyped: boolean;
   readonly rowCount: number;
-  readonly rows: readonly { readonly item: Item; readonly position: number }[];
+  readonly rows: readonly TableRow[];
   /** The row of the first of `rows`. */
   readonly rowsFrom: number;
   readonly host: RefObject<HTMLElement | null>;
@@ -103,12 +102,12 @@ export function useGrid(table: GridTable) {
   };
 
   const onCopy = (event: ClipboardEvent<HTMLElement>) => {
-    const item = rowAt(active.row)?.item;
+    const row = rowAt(active.row);
     const column = table.columns[active.column];
     const hasSelection = document.getSelection()?.isCollapsed === false;
-    if (event.target instanceof HTMLInputElement || hasSelection || item === undefined) return;
+    if (event.target instanceof HTMLInputElement || hasSelection || row === undefined) return;
     event.preventDefault();
-    event.clipboardData.setData('text/plain', asText(valueAt(item, column?.path ?? [])));
+    event.clipboardData.setData('text/plain', textIn(row, column?.path ?? []));
   };
 
   const putAway = () => setQuestion(undefined);
@@ -139,10 +138,10 @@ function gridMoves({ latest, wantsFocus, setActive, setTyped }: GridState) {
   };
   /** Begins to type; `text`: what stands there at first, the value itself if it is not given. */
   const open = (at: CellAt, text?: string) => {
-    const item = rowAt(at.row)?.item;
+    const row = rowAt(at.row);
     const column = columnAt(at.column);
-    if (!now().isTyped || item === undefined || column?.field.expr !== undefined) return;
-    const words = text ?? asText(valueAt(item, column?.path ?? []));
+    if (!now().isTyped || row === undefined || column?.field.expr !== undefined) return;
+    const words = text ?? textIn(row, column?.path ?? []);
     if (words.length > longestCrossing && refused('Type into it', tooLong)) return;
     setActive(at);
     setTyped(words);
@@ -152,7 +151,7 @@ function gridMoves({ latest, wantsFocus, setActive, setTyped }: GridState) {
     const row = rowAt(at.row);
     const column = columnAt(at.column);
     if (row === undefined || column === undefined) return;
-    if (text === asText(valueAt(row.item, column.path))) return;
+    if (text === textIn(row, column.path)) return;
     const type = typeOf(types, source, row.item);
     void typeInto({ source, set, column, position: row.position, text, type });
   };
