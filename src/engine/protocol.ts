@@ -219,8 +219,8 @@ export interface DataProtocol {
   readAt(source: string, at: string, used: UsedIds): Promise<Result<ReadElsewhere, Finding>>;
   /** Where else in its document a source's items could be. */
   places(source: string): Promise<readonly ListPlace[]>;
-  /** How far a path gets in the source's document; undefined where that is not at hand, or no JSON. */
-  pathSteps(source: string, at: string): Promise<PathSteps | undefined>;
+  /** How far a path gets in the source's document; undefined where that is no JSON, or too large to look at. */
+  pathSteps(source: string, at: string): Promise<PathSteps | 'not at hand' | undefined>;
   /** The types that a field would tell apart; null: one type for all. */
   foundBy(source: string, discriminator: string | null): Promise<readonly TypeFound[]>;
   /** Changes items by hand; the number of the change. */

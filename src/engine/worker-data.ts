@@ -82,18 +82,15 @@ export function dataProtocol(
       return reading.cancellable(elsewhere, () => sources.readElsewhere(source, elsewhere, used));
     },
 
-    async places(source) {
-      return reading.places(source);
-    },
+    places: async (source) => reading.places(source),
 
     async pathSteps(source, at) {
+      if (reading.document(source) === undefined) return 'not at hand';
       const root = await reading.root(source);
       return root === undefined ? undefined : pathSteps(root, at);
     },
 
-    async foundBy(source, discriminator) {
-      return data.foundBy(source, discriminator);
-    },
+    foundBy: async (source, discriminator) => data.foundBy(source, discriminator),
 
     changeOf: async (place, change) => data.changeOf(place, change),
     async change(source, set, change) {

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { grouped } from '../../../core/base';
 import type { PathSteps } from '../../../core/items';
+import type { Source } from '../../../core/project';
 import { MenuButton } from '../../shared/controls/controls';
 import { readAt } from '../../shared/opening/arrivals';
 import type { Current } from '../../shared/session/current';
@@ -44,7 +45,7 @@ export function Place({ current }: { readonly current: Current }) {
           if (event.key === 'Escape') setText(at);
         }}
       />
-      {isWriting && format === 'json' && <Steps source={source.id} at={text} />}
+      {isWriting && <Steps source={source} at={text} onStep={setText} />}
       {places.length > 1 && (
         <MenuButton
           label="Other places in the document"
@@ -63,14 +64,22 @@ export function Place({ current }: { readonly current: Current }) {
 
 const afterMs = 200;
 
-/** The path on the real document, step by step, while it is written. */
-function Steps({ source, at }: { readonly source: string; readonly at: string }) {
-  const [found, setFound] = useState<PathSteps>();
+interface StepsProps {
+  readonly source: Source;
+  readonly at: string;
+  /** A step was pressed: the path goes on from there. */
+  readonly onStep: (path: string) => void;
+}
+
+/** The path on the real document, segment by segment, while it is written. */
+function Steps({ source, at, onStep }: StepsProps) {
+  const [found, setFound] = useState<PathSteps | 'not at hand'>();
   useLatest(
-    [source, at],
+    [source.id, at],
     async (isWanted) => {
-      await new Promise((resolve) => setTimeout(resolve, afterMs));
-      return isWanted() ? engine().pathSteps(source, at) : undefined;
+      // Whether there is a document to look at is said at once.
+      await new Promise((resolve) => setTimeout(resolve, found === undefined ? 0 : afterMs));
+      return isWanted() ? engine().pathSteps(source.id, at) : undefined;
     },
     setFound,
   );
@@ -80,25 +89,46 @@ function Steps({ source, at }: { readonly source: string; readonly at: string })
       aria-label="The path on the document"
       className="absolute start-0 top-7 z-40 w-max max-w-md rounded-md border border-ash bg-paper px-3 py-2 text-sm"
     >
+      {found === 'not at hand' ? (
+        <p>
+          {source.from.file} is not at hand any more: this browser keeps its items, not the file.
+          Bring it again to look at another place in it.
+        </p>
+      ) : source.from.format === 'json' ? (
+        <StepList {...{ found, onStep }} />
+      ) : null}
+    </section>
+  );
+}
+
+function StepList({ found, onStep }: Pick<StepsProps, 'onStep'> & { readonly found: PathSteps }) {
+  const { steps, rest, wrong } = found;
+  return (
+    <>
       <ol>
-        {found.steps.map(({ path, there }) => (
+        {steps.map(({ path, there }) => (
           <li key={path} className="truncate">
-            <code className="font-mono">{path}</code> <span className="text-ash">{there}</span>
+            <button
+              type="button"
+              className="font-mono text-woad underline"
+              onMouseDown={(event) => event.preventDefault()}
+              onClick={() => onStep(path)}
+            >
+              {path}
+            </button>{' '}
+            <span className="text-ash">{there}</span>
           </li>
         ))}
-        {found.rest !== '' && (
+        {rest !== '' && (
           <li className="text-madder">
-            <code className="font-mono">{found.rest}</code>{' '}
-            {/^(?:\[\?|\.\.)/.test(found.rest)
-              ? 'is tried when it is read'
-              : 'leads no further from there'}
+            <code className="font-mono">{rest}</code> {wrong ?? 'leads no further from there'}
           </li>
         )}
       </ol>
       <p className="pt-1 text-xs text-ash">
-        From the root of the document ($); * shows the first. Paths inside an item begin at the
-        item. Enter reads it.
+        From the root of the document ($). Paths inside an item begin at the item. Enter reads it; a
+        step that is pressed is gone back to.
       </p>
-    </section>
+    </>
   );
 }
