@@ -42,7 +42,8 @@ const isNamed = ({ kind }: Property): boolean => kind === 'style' || kind === 'c
 function valueInWords(value: unknown, declared: Property): string {
   if (isBound(value)) {
     const format = value.format === undefined ? '' : `, as ${value.format}`;
-    return `= ${value.expr}${format}${standInWords(value.else)}`;
+    const empty = value.emptyIsMissing ? ', also if empty' : '';
+    return `= ${value.expr}${format}${standInWords(value.else)}${empty}`;
   }
   if (typeof value === 'string' && declared.kind === 'text') return `“${value}”`;
   if (typeof value !== 'object' || value === null)

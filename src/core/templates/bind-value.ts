@@ -24,6 +24,7 @@ import {
 import { type Bound, isBound } from './bound';
 import { bindingFindings } from './findings';
 import type { EntryValue } from './parts/entry-value';
+import { laidOut } from './parts/long-text';
 import { isContent, maxPx, type Property } from './property';
 import { isHexColour, knownName, type Tokens } from './tokens';
 
@@ -52,7 +53,12 @@ export function bindSlot(
 ): BoundValue {
   if (!isContent(declared)) return typed(binding, declared, scope);
   const bound = bindText(binding, scope, declared.kind === 'address' ? addressOf : undefined);
-  return { ...bound, value: bound.text, unfit: () => undefined };
+  if (declared.kind !== 'text') return { ...bound, value: bound.text, unfit: () => undefined };
+  const value = (item: JsonRecord, context?: RowContext) => {
+    const text = bound.text(item, context);
+    return text === undefined ? undefined : laidOut(text);
+  };
+  return { ...bound, value, unfit: () => undefined };
 }
 
 function typed(binding: string | Bound, declared: Property, scope: BindingScope): BoundValue {

@@ -57,10 +57,16 @@ function byValue(binding: Bound, checked: CheckedBinding, scope: BindingScope): 
   const write = writer(checked, scope.locale);
   if (evaluate === undefined) return { ...checked, text: () => undefined, write };
   const instead = standIn(binding, checked, write);
+  const { emptyIsMissing = false } = binding;
+  const counts = (text: string | undefined): text is string =>
+    text !== undefined && !(emptyIsMissing && isBlank(text));
   if (checked.format === undefined)
     return {
       ...checked,
-      text: (item, context) => plainText(evaluate(item, context)) ?? instead(item, context),
+      text(item, context) {
+        const text = plainText(evaluate(item, context));
+        return counts(text) ? text : instead(item, context);
+      },
       write,
     };
   return {
@@ -69,11 +75,14 @@ function byValue(binding: Bound, checked: CheckedBinding, scope: BindingScope): 
       const value = evaluate(item, context);
       if (value === undefined) return instead(item, context);
       const text = write(value, item, context);
-      return text instanceof NoText ? instead(item, context) : text;
+      return text instanceof NoText || !counts(text) ? instead(item, context) : text;
     },
     write,
   };
 }
+
+/** Nothing would be seen of it. */
+export const isBlank = (text: string): boolean => text.trim() === '';
 
 /** Another value stands in as the first one would be written, if its format can write it. */
 function standIn(

@@ -7,6 +7,7 @@ import { bindText } from './bind-words';
 import type { Binding } from './bound';
 import { kinds } from './parts';
 import type { EntryValue } from './parts/entry-value';
+import { leftOut } from './parts/long-text';
 import type { Property } from './property';
 import { neutralStyles } from './styles';
 import { neutralColours } from './tokens';
@@ -34,6 +35,17 @@ describe('what stands in for a missing value', () => {
     expect(text({ expr: 'price', format: 'money', else: 'ask' }, {})).toBe('ask');
     expect(text({ expr: 'price', format: 'money', else: null }, {})).toBeUndefined();
     expect(text({ expr: 'price', format: 'money', else: null }, { price: 4 })).toBe('€4.00');
+  });
+
+  test('is there for an empty text where that counts as missing', () => {
+    const note = { expr: 'note', else: 'no note' } as const;
+    expect(text(note, { note: ' ' })).toBe(' ');
+    expect(text({ ...note, emptyIsMissing: true }, { note: ' ' })).toBe('no note');
+    expect(text({ ...note, emptyIsMissing: true }, { note: 'kept dry' })).toBe('kept dry');
+    expect(text({ expr: 'note', else: null, emptyIsMissing: true }, { note: '' })).toBeUndefined();
+    expect(
+      text({ expr: 'note', else: { expr: 'price' }, emptyIsMissing: true }, { note: '', price: 4 }),
+    ).toBe('4');
   });
 
   test('is another value, in the same format if that can write it', () => {
@@ -148,4 +160,18 @@ describe('what a size, a number of lines or a style follows', () => {
     expect(drawn(kinds.image.properties.width, '"fit"')[0]).toEqual(['value-unfit']);
     expect(drawn(lines, '"some"')[0]).toEqual(['word-unknown']);
   });
+});
+
+test('a row lays out some thousand characters of a text, and says how many it left', () => {
+  const declared = kinds.label.properties.text;
+  const slot = bindSlot({ expr: 'note' }, declared, {
+    ...{ fields, sources: new Map(), formats, tokens, hasPicture: () => true, locale: 'en' },
+  });
+  const laid = (note: string) => String(slot.value({ note }));
+  expect(laid('x'.repeat(4_000))).toBe('x'.repeat(4_000));
+  expect(leftOut(laid('x'.repeat(4_000)))).toBeUndefined();
+  expect(laid(`${'x'.repeat(3_999)}🧶 and more`)).toBe(`${'x'.repeat(3_999)} … (+11)`);
+  expect(leftOut(laid('x'.repeat(1_000_000)))).toMatch(
+    /^a row lays out 4.000 characters, and the text has 996.000 more$/,
+  );
 });

@@ -8,6 +8,8 @@ export interface Bound {
   /** Id of one of the project's formats. */
   readonly format?: string;
   readonly else?: StandIn;
+  /** What stands in does so for an empty text, too. */
+  readonly emptyIsMissing?: true;
   /** Shown as it was first: it does not follow changes of the item. */
   readonly once?: true;
 }
@@ -25,6 +27,7 @@ export const boundShape: Shape<Bound> = record<Bound>({
   expr: text(),
   format: optional(text(60)),
   else: optional(standInShape),
+  emptyIsMissing: optional(oneOf([true])),
   once: optional(oneOf([true])),
 });
 

@@ -3,6 +3,7 @@ import { compileMessage, type NamedFormat } from '../formats';
 import {
   constantsLikeHoles,
   formatsUsed,
+  itemAlone,
   leftSeparators,
   type RowContext,
   readsContext,
@@ -223,6 +224,7 @@ function constantFindings(
   const { fields } = seenIn.at(slot.scope);
   const checked = isBound(binding) ? slot.expression?.checked : undefined;
   return [
+    ...itemAlone(words, fields),
     ...constantsLikeHoles(words, fields, environmentToRun(scope)),
     ...(checked === undefined ? [] : leftSeparators(checked, words)),
   ];

@@ -6,7 +6,7 @@
 
 export { isLeading } from './address';
 export { checkSlot, namesOf } from './bind-value';
-export { type BoundText, bindText, environmentToRun } from './bind-words';
+export { type BoundText, bindText, environmentToRun, isBlank } from './bind-words';
 export { type BindingScope, environmentToCheck } from './binding';
 export {
   type Binding,
@@ -61,6 +61,7 @@ export {
   settingsIn,
 } from './parts';
 export type { EntryValue } from './parts/entry-value';
+export { leftOut } from './parts/long-text';
 export { type Constant, isContent, type Property } from './property';
 export { addRun, insertPart, type Landing, type Side } from './rewriting/insert';
 export { moveParts, outermost, stepFrom } from './rewriting/move';

@@ -5,6 +5,7 @@ import { showableFinding } from './check/showable';
 import { compile, type Evaluate } from './compile/compile';
 import { type Environment, emptyEnvironment } from './environment';
 import { valueFindings } from './findings';
+import { itemAsWords } from './odd/item-alone';
 import { kindOf, withArticle } from './result-type';
 import { readExpression } from './syntax/read';
 import { type Field, fieldNamed } from './type';
@@ -83,7 +84,9 @@ function expressionAsIs(
   const paths = pathsUsed(read.value);
   const hasPlace = use === 'any' || use === 'text';
   const world = { fields, environment, hasPlace, hasLook: use !== 'property' };
-  const { checked, findings } = check(read.value, text, world);
+  const { checked: found, findings } = check(read.value, text, world);
+  const words = use === 'text' && found?.kind === 'item' ? itemAsWords(found, fields) : undefined;
+  const checked = words ?? found;
   const unfit = checked && unfitFor(use, checked);
   if (checked === undefined || unfit !== undefined) {
     const all = unfit === undefined ? findings : [unfit];

@@ -326,6 +326,17 @@ export const valueFindings = {
       takes === 'order' ? 'Write (a, b) => …' : 'Write x => … or (x, i) => …',
     ),
 
+  itemAlone: (span: Span, shown: readonly string[], field: string): Finding => ({
+    ...error(
+      'item-alone',
+      span,
+      `This is the whole item: ${shown.join(' and ')} ${shown.length === 1 ? 'shows' : 'show'} for it.`,
+      `Write ${field}.`,
+    ),
+    severity: 'warning',
+    mend: { label: `Write ${field}`, ...span, text: field },
+  }),
+
   looksLikeHole: (span: Span, template: string): Finding => ({
     ...error(
       'constant-like-hole',

@@ -32,6 +32,7 @@ export { type Span, valueFindings } from './findings';
 export { type FunctionEntry, functionTable, Missing } from './functions';
 export { instantOf, isWrittenDate } from './functions/instant';
 export { type NearestValue, nearestValue } from './nearest-value';
+export { itemAlone } from './odd/item-alone';
 export { leftSeparators } from './odd/left-separators';
 export { type ComparedText, comparedTexts, constantsLikeHoles } from './odd/odd-constants';
 export { renameStep } from './rename';

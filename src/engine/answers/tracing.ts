@@ -1,7 +1,13 @@
 import { type Format, NoText } from '../../core/formats';
 import { decodingInWords, type Item, rawPathOf, valueAt, whyNotDecoded } from '../../core/items';
 import { type PropertyPlace, scopeFor, withId } from '../../core/project';
-import { type BindingScope, type BoundSlot, bindText, isBound } from '../../core/templates';
+import {
+  type BindingScope,
+  type BoundSlot,
+  bindText,
+  isBlank,
+  isBound,
+} from '../../core/templates';
 import type { NearestValue } from '../../core/values';
 import {
   explain,
@@ -143,6 +149,7 @@ function traceSlot(
   const why =
     missing ??
     (written instanceof NoText ? written.reason : undefined) ??
+    whyBlank(slot, written) ??
     slot.unfit(whole, context);
   const formatted =
     missing === undefined && slot.format !== undefined
@@ -162,6 +169,12 @@ function traceSlot(
     missingStep:
       missing === undefined ? undefined : steps.find((step) => step.missing !== undefined),
   };
+}
+
+/** What stands in may do so for an empty text, too. */
+function whyBlank({ binding }: BoundSlot, written: string | NoText): string | undefined {
+  const isSo = isBound(binding) && binding.emptyIsMissing && typeof written === 'string';
+  return isSo && isBlank(written) ? 'it is empty, which counts as missing here' : undefined;
 }
 
 /** Fixed words of a link may be no address. */

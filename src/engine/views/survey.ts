@@ -1,7 +1,12 @@
 import type { Finding, Turns } from '../../core/base';
 import type { Item } from '../../core/items';
 import type { Arranged } from '../../core/lists';
-import type { BoundSlot, CompiledTemplate, EntryValue } from '../../core/templates';
+import {
+  type BoundSlot,
+  type CompiledTemplate,
+  type EntryValue,
+  leftOut,
+} from '../../core/templates';
 import type { RowContext } from '../../core/values';
 import { ContrastCount } from './low-contrast';
 
@@ -117,7 +122,9 @@ export function* surveyTemplates({
     add(count, item, { values, isAbsent, titleSlot: titleSlots[plan] ?? -1 });
     addUnknown(count, item, values, hasPicture);
     contrasts[plan]?.add(item, values);
-    addUnfit(count, item, (slot) => slot.unfit(own, context), template);
+    const whyOf = (slot: BoundSlot, at: number) =>
+      cutIn(slot, values[at]) ?? slot.unfit(own, context);
+    addUnfit(count, item, whyOf, template);
     if (entry % entriesATurn === entriesATurn - 1) yield entry / arranged.items.length;
   }
   return templates.map(({ template, slots }, index) => {
@@ -233,14 +240,17 @@ function addUnknown(
   }
 }
 
+const cutIn = ({ declared }: BoundSlot, value: EntryValue): string | undefined =>
+  declared.kind === 'text' && typeof value === 'string' ? leftOut(value) : undefined;
+
 function addUnfit(
   count: Count,
   item: number,
-  whyOf: (slot: BoundSlot) => string | undefined,
+  whyOf: (slot: BoundSlot, at: number) => string | undefined,
   { slots }: CompiledTemplate,
 ): void {
   for (const [slot, each] of slots.entries()) {
-    const why = whyOf(each);
+    const why = whyOf(each, slot);
     if (why === undefined) continue;
     const { itemCount = 0, ...first } = count.unfit[slot] ?? { first: item, why };
     count.unfit[slot] = { ...first, itemCount: itemCount + 1 };

@@ -17,6 +17,7 @@ export function showableFinding(checked: Checked): Finding | undefined {
       : undefined;
   const steps =
     type.type === 'record' ? type.fields.filter(isShowable).map((field) => field.name) : [];
-  const paths = steps.slice(0, 6).map((step) => pathText([...what.split('.'), step]));
+  const around = checked.kind === 'item' ? [] : what.split('.');
+  const paths = steps.slice(0, 6).map((step) => pathText([...around, step]));
   return valueFindings.notShowable(checked, { what, type: withArticle(type) }, paths, mend);
 }

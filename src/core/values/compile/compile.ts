@@ -15,7 +15,15 @@ import { plainText, type Value } from '../value';
 import { all, conditional } from './branches';
 import { conformer, load } from './load';
 import { number } from './numbers';
-import { type Closures, costOf, OutOfSteps, type Run, type Scope, spend } from './scope';
+import {
+  type Closures,
+  costOf,
+  costOfMaking,
+  OutOfSteps,
+  type Run,
+  type Scope,
+  spend,
+} from './scope';
 import { comparison, test } from './tests';
 
 export type Evaluate = (item: JsonRecord, context?: RowContext) => Value;
@@ -229,6 +237,7 @@ function call({ name, on, args, type }: Checked & { kind: 'call' }, make: Closur
     }
     spend(scope, costOf(values));
     const value = entry.run(values);
+    spend(scope, costOfMaking(value));
     return value instanceof Missing || value === undefined ? undefined : conform(value);
   };
 }

@@ -45,3 +45,7 @@ export function costOf(args: readonly unknown[]): number {
     if (typeof arg === 'string' || Array.isArray(arg)) steps += arg.length >> 6;
   return steps;
 }
+
+/** What it costs to have made a value: each element of a list is one more thing. */
+export const costOfMaking = (value: unknown): number =>
+  Array.isArray(value) ? value.length >> 2 : typeof value === 'string' ? value.length >> 6 : 0;

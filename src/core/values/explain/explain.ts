@@ -1,7 +1,7 @@
 import { isRecord, type Json, type JsonRecord, ownValue } from '../../base';
 import { type Checked, type CheckedArrow, inWords } from '../check/checked';
 import { conformer, load } from '../compile/load';
-import { costOf, maxSteps } from '../compile/scope';
+import { costOf, costOfMaking, maxSteps } from '../compile/scope';
 import { compareValues } from '../compile/tests';
 import { nowhere, type RowContext } from '../context';
 import { type Environment, emptyEnvironment } from '../environment';
@@ -235,6 +235,7 @@ class Walk {
     }
     this.spend(costOf(values));
     const found = entry.run(values);
+    this.spend(costOfMaking(found));
     if (found instanceof Missing) return this.step(node, entry.name, undefined, found.reason);
     const value = found === undefined ? undefined : conformer(node.type)(found);
     return this.step(node, entry.name, value, 'it has no value there');

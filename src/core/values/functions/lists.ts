@@ -194,7 +194,7 @@ function joined(list: readonly Json[], between: string): string | Missing {
       : (plainText(element) ?? ''),
   );
   const length = texts.reduce((sum, text) => sum + text.length + between.length, 0);
-  return length > 100 * maxChars ? tooLong() : texts.join(between);
+  return length > 2 * maxChars ? tooLong() : texts.join(between);
 }
 
 /** Missing elements come last, as ECMA-262 has it for undefined ones. */

@@ -47,6 +47,12 @@ export function standIn(
   return edits.bind(place, instead === undefined ? rest : { ...rest, else: instead }, joins);
 }
 
+/** Whether what stands in does so for an empty text, too. */
+export function emptyIsMissing(place: Place, before: Bound, isSo: boolean): Edit {
+  const { emptyIsMissing: _, ...rest } = before;
+  return edits.bind(place, isSo ? { ...rest, emptyIsMissing: true } : rest);
+}
+
 export function follows(place: Place, before: Bound, how: 'live' | 'once'): Edit {
   const { once: _, ...rest } = before;
   return edits.bind(place, how === 'once' ? { ...rest, once: true } : rest);

@@ -6,6 +6,7 @@ import {
   constantsLikeHoles,
   type Environment,
   type Field,
+  itemAlone,
   leftSeparators,
   makeExpression,
   pathAt,
@@ -131,7 +132,7 @@ export function ExpressionInput({ selection, place, binding, declared }: Express
 /** What is probably not meant in an expression that can be evaluated. */
 function oddIn(text: string, fields: readonly Field[], environment: Environment) {
   const { checked } = makeExpression(text, fields, 'text', environment);
-  const [odd] = constantsLikeHoles(text, fields, environment);
+  const [odd] = [...itemAlone(text, fields), ...constantsLikeHoles(text, fields, environment)];
   return odd ?? (checked && leftSeparators(checked, text)[0]);
 }
 

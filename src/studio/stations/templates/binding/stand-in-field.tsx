@@ -9,7 +9,7 @@ import { FindingLine } from '../../../shared/expression/finding-line';
 import { make } from '../../../shared/session/editing';
 import { surveysOf, useKept, useSession } from '../../../shared/session/session';
 import { fieldsSeen, type Selection } from '../selection';
-import { type Place, standIn } from './binding-edits';
+import { emptyIsMissing, type Place, standIn } from './binding-edits';
 
 interface StandInFieldProps {
   readonly selection: Selection;
@@ -21,7 +21,7 @@ const kinds = { words: 'words', value: 'another value', leaves: 'the part leaves
 
 /** What shows where there is no value, and for how many items that is. */
 export function StandInField({ selection, place, binding }: StandInFieldProps) {
-  const { else: own } = binding;
+  const { else: own, emptyIsMissing: isEmptyMissing = false } = binding;
   const kind = own === null ? 'leaves' : typeof own === 'object' ? 'value' : 'words';
   // Without what it shows a part may leave, not without what it is read aloud as, or leads to.
   const isOffered = kind === 'leaves' || isShownBy(selection.part, place.property);
@@ -51,15 +51,24 @@ export function StandInField({ selection, place, binding }: StandInFieldProps) {
         <MenuButton
           label="What stands in"
           words={kinds[kind]}
-          entries={(['words', 'value', ...(isOffered ? ['leaves' as const] : [])] as const).map(
-            (each) => ({
-              words: kinds[each],
-              isChosen: each === kind,
-              onChoose: () => choose(each),
-            }),
-          )}
+          entries={[
+            ...(['words', 'value', ...(isOffered ? ['leaves' as const] : [])] as const).map(
+              (each) => ({
+                words: kinds[each],
+                isChosen: each === kind,
+                onChoose: () => choose(each),
+              }),
+            ),
+            {
+              words: isEmptyMissing
+                ? 'an empty text shows as it is'
+                : 'an empty text is missing, too',
+              onChoose: () => make(emptyIsMissing(place, binding, !isEmptyMissing)),
+            },
+          ]}
         />
       </span>
+      {isEmptyMissing && <p className="text-sm text-ash">also where the text is empty</p>}
       <MissingCount {...{ selection, place, binding }} />
     </Row>
   );
