@@ -11,6 +11,7 @@ import {
   type Language,
   languages,
   readingInWords,
+  seenIn,
   valueAt,
 } from '../../src/core/items';
 import { type Field, typeInWords } from '../../src/core/values';
@@ -73,13 +74,17 @@ const schemaOf = (file: string, { types, inference }: KnownItems) =>
 
 async function declarationsOf(file: string, all: KnownItems, language: string): Promise<string> {
   const own = [titleOf(file), all.types, all.inference.discriminator ?? null] as const;
-  if (language === 'ts') return declarations(...own);
+  if (language === 'ts') return declarations(...own, all.types.flatMap(seenOf));
   if (!isLanguage(language))
     throw new WrongUse(
       `There are no types in "${language}". It can be ts, ${Object.keys(languages).join(', ')}.`,
     );
   return dataClasses(language, ...own);
 }
+
+/** What a schema alone declares has no items that would say more. */
+const seenOf = ({ fields, items }: KnownItems['types'][number]) =>
+  items.length === 0 ? [] : [seenIn(fields, items)];
 
 const isLanguage = (name: string): name is Language => Object.hasOwn(languages, name);
 

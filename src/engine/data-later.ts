@@ -11,6 +11,7 @@ export function dataLater(load: () => Promise<DataProtocol>): DataProtocol {
     rows: async (...asked) => (await data()).rows(...asked),
     evidence: async (...asked) => (await data()).evidence(...asked),
     betterReadings: async (...asked) => (await data()).betterReadings(...asked),
+    seen: async (...asked) => (await data()).seen(...asked),
     misfits: async (...asked) => (await data()).misfits(...asked),
     proposals: async (...asked) => (await data()).proposals(...asked),
     tryType: async (...asked) => (await data()).tryType(...asked),

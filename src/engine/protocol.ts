@@ -6,6 +6,7 @@ import type {
   PathSteps,
   Proposal,
   Rule,
+  Seen,
   Spread,
   TypeFound,
 } from '../core/items';
@@ -199,6 +200,8 @@ export interface DataProtocol {
     source: string,
     readBy?: readonly (readonly string[])[],
   ): Promise<readonly BetterReading[]>;
+  /** For each type of a source what its items say of its fields. */
+  seen(source: string): Promise<readonly (readonly Seen[])[]>;
   /** Values that are there and not of their field's type, by field. */
   misfits(source: string): Promise<readonly Misfit[]>;
   tryType(field: FieldTask, type: ScalarName): Promise<TypeTrial>;

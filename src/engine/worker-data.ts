@@ -45,6 +45,7 @@ export function dataProtocol(
       return data.readings.betterReadings(source, readBy, pause);
     },
 
+    seen: async (source) => data.seen(sourceOf(source)),
     async misfits(source) {
       return data.misfits(sourceOf(source));
     },

@@ -87,6 +87,8 @@ export {
   looksLikeSchema,
   readSchema,
   type SchemaRead,
+  type Seen,
+  seenIn,
   type TypeShape,
 } from './schema';
 export { type Ends, type Spread, spreadOf } from './spread';

@@ -46,6 +46,8 @@ export {
   fieldsChangedAt,
   fieldsOfAll,
   isShowable,
+  maxListed,
+  type SaidBySchema,
   type ScalarName,
   scalarNames,
   typeInWords,

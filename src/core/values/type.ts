@@ -44,6 +44,29 @@ type HowDecoded =
   /** Words that mean true and false, in any case. */
   | { readonly yes: readonly string[]; readonly no: readonly string[] };
 
+/**
+ * What a schema says of values beside their type, as they come: kept for whoever gets the schema
+ * from here. Standard: JSON Schema 2020-12, validation and metadata.
+ */
+export interface SaidBySchema {
+  readonly enum?: readonly (string | number | boolean | null)[];
+  readonly format?: string;
+  readonly pattern?: string;
+  readonly description?: string;
+  readonly minimum?: number;
+  readonly maximum?: number;
+  readonly exclusiveMinimum?: number;
+  readonly exclusiveMaximum?: number;
+  readonly multipleOf?: number;
+  readonly minLength?: number;
+  readonly maxLength?: number;
+  readonly minItems?: number;
+  readonly maxItems?: number;
+}
+
+/** So many values a schema may list for a field. */
+export const maxListed = 1_000;
+
 /** A named value of an item or a record; `required`: every item has it. */
 export type Field = ValueType & {
   readonly name: string;
@@ -51,6 +74,7 @@ export type Field = ValueType & {
   /** What the field is called where the items come from, if that is another name. */
   readonly from?: string;
   readonly decode?: Decoding;
+  readonly said?: SaidBySchema;
   /** Who said what it is, where that was not found from the items: it stays when other items come. */
   readonly given?: 'person' | 'schema';
   /** A computed property: how it follows from the fields before it. The items do not hold it. */

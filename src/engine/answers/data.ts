@@ -12,6 +12,8 @@ import {
   keyFields,
   nastyItems,
   rawPathOf,
+  type Seen,
+  seenIn,
   successionOf,
   type TypeFound,
   valueAt,
@@ -110,6 +112,19 @@ export class EngineData {
   foundBy(source: string, discriminator: string | null): readonly TypeFound[] {
     const items = this.engine.held(source).set(ownSet).raw;
     return atOnce(infer(items, source, undefined, discriminator)).types;
+  }
+
+  /** For each type of a source what its items say of its fields. */
+  seen(source: Source): readonly (readonly Seen[])[] {
+    const project = this.projectNow();
+    const held = this.engine.held(source.id).shown();
+    const { types, indexes } = held.types(project, source);
+    return types.map((type, at) =>
+      seenIn(
+        withId(project.types, type)?.fields ?? [],
+        held.raw.filter((_, item) => indexes[item] === at),
+      ),
+    );
   }
 
   /** Values that are there and not of their field's type, by field. */

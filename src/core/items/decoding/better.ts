@@ -54,14 +54,19 @@ export const isReadAsFound = (field: Field): boolean =>
 
 /** The field read so; undefined: the decoding can't be used. */
 export function fieldReadSo(
-  { name, required, from }: Field,
+  { name, required, from, said }: Field,
   decoding: Decoding,
 ): Field | undefined {
   const type = typeDecoded(decoding);
   if (type === undefined) return undefined;
   // Where a text stands for no value, the field may be missing.
   const isRequired = required && (decoding.none ?? []).length === 0;
-  const own = { name, required: isRequired, ...(from !== undefined && { from }) };
+  const own = {
+    name,
+    required: isRequired,
+    ...(from !== undefined && { from }),
+    ...(said && { said }),
+  };
   return { type, ...own, decode: decoding };
 }
 

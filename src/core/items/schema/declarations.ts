@@ -1,6 +1,7 @@
 import type { Json } from '../../base';
 import { type Field, heldFields, type ScalarName, type ValueType } from '../../values';
 import { itemValueOf } from '../item';
+import type { Seen } from './seen';
 import type { TypeShape } from './write';
 
 const scalars: Readonly<Record<ScalarName, string>> = {
@@ -18,17 +19,25 @@ const scalars: Readonly<Record<ScalarName, string>> = {
   unknown: 'unknown',
 };
 
-/** TypeScript declarations of item types, as the items come: before renaming and decoding. */
+/**
+ * TypeScript declarations of item types, as the items come: before renaming and decoding. `seen`:
+ * for each type what its items say of the fields; without it a field may be missing or null.
+ */
 export function declarations(
   title: string,
   types: readonly TypeShape[],
   discriminator: string | null,
+  seen: readonly (readonly Seen[])[] = [],
 ): string {
   const names = typeNames(types);
-  const interfaces = types.map(
-    (type, index) =>
-      `export interface ${names[index]} ${recordText(type.fields, '', constantFor(type, discriminator))}\n`,
-  );
+  const interfaces = types.map((type, index) => {
+    const byPath = new Map((seen[index] ?? []).map((each) => [JSON.stringify(each.path), each]));
+    const known: Known = {
+      constant: constantFor(type, discriminator),
+      seenAt: (path) => byPath.get(JSON.stringify(path)),
+    };
+    return `export interface ${names[index]} ${recordText(type.fields, '', known)}\n`;
+  });
   const union =
     types.length > 1 ? [`export type ${typeName(title, names)} = ${names.join(' | ')};\n`] : [];
   return [...interfaces, ...union].join('\n');
@@ -46,21 +55,47 @@ function constantFor(type: TypeShape, discriminator: string | null): Constant | 
   return value === undefined ? undefined : { name: discriminator, value };
 }
 
-function recordText(all: readonly Field[], indent: string, constant?: Constant): string {
+interface Known {
+  readonly constant?: Constant | undefined;
+  readonly seenAt: (path: readonly string[]) => Seen | undefined;
+}
+
+/** Inside of lists nothing is known of single fields. */
+const nothingKnown: Known = { seenAt: () => undefined };
+
+function recordText(all: readonly Field[], indent: string, { constant, seenAt }: Known): string {
   const fields = heldFields(all);
   if (fields.length === 0) return 'Record<string, unknown>';
   const inner = `${indent}  `;
   const lines = fields.map((field) => {
     const name = field.from ?? field.name;
     if (constant?.name === name) return `${inner}${key(name)}: ${JSON.stringify(constant.value)};`;
-    const isDecoded = field.decode !== undefined;
-    const type = isDecoded ? 'string | number | boolean' : typeText(field, inner);
+    const within: Known = { seenAt: (path) => seenAt([field.name, ...path]) };
+    const type = unionOf(field, seenAt([field.name])) ?? typeText(field, inner, within);
     const comment = commentOn(field);
-    const mark = field.required && !isDecoded ? '' : '?';
-    const end = mark === '' ? '' : ' | null';
+    const { mark, end } = gaps(field, seenAt([field.name]));
     return `${comment === '' ? '' : `${inner}/** ${comment} */\n`}${inner}${key(name)}${mark}: ${type}${end};`;
   });
   return `{\n${lines.join('\n')}\n${indent}}`;
+}
+
+/** Texts of which there are a few only, as the schema or the items say; what is decoded may be anything before. */
+function unionOf({ said, decode, type }: Field, seen: Seen | undefined): string | undefined {
+  const listed = said?.enum?.filter((value) => value !== null);
+  const words = listed ?? (type === 'text' ? seen?.words : undefined);
+  if (words !== undefined && words.length > 0)
+    return words.map((word) => JSON.stringify(word)).join(' | ');
+  return decode === undefined ? undefined : 'string | number | boolean';
+}
+
+/** Whether it may be absent, and whether it may be null. */
+function gaps({ required, decode }: Field, seen: Seen | undefined) {
+  const mayLack = !required || decode !== undefined;
+  const isNull = seen === undefined ? mayLack : seen.isNullSomewhere;
+  // What may be missing, as somebody says, though no item lacks it yet.
+  const isAbsent = seen?.isAbsentSomewhere ?? mayLack;
+  const isSaidOnly = seen !== undefined && !required && !isNull;
+  return { mark: isAbsent || isSaidOnly ? '?' : '', end: isNull ? ' | null' : '' };
 }
 
 function commentOn(field: Field): string {
@@ -73,10 +108,10 @@ function commentOn(field: Field): string {
   return '';
 }
 
-function typeText(type: ValueType, indent: string): string {
-  if (type.type === 'record') return recordText(type.fields, indent);
+function typeText(type: ValueType, indent: string, known: Known): string {
+  if (type.type === 'record') return recordText(type.fields, indent, known);
   if (type.type !== 'list') return scalars[type.type];
-  const of = typeText(type.of, indent);
+  const of = typeText(type.of, indent, nothingKnown);
   return type.of.type === 'record' ? `readonly (${of})[]` : `readonly ${of}[]`;
 }
 

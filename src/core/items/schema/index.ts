@@ -5,4 +5,5 @@
 export { declarations } from './declarations';
 export { dataClasses, type Language, languages } from './languages';
 export { looksLikeSchema, readSchema, type SchemaRead } from './read';
+export { type Seen, seenIn } from './seen';
 export { itemsSchema, type TypeShape } from './write';

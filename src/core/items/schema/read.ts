@@ -11,6 +11,8 @@ import {
 import type { Decoding, Field, ScalarName, ValueType } from '../../values';
 import { typeDecoded } from '../decoding';
 import { itemFindings } from '../findings';
+import { typeValueOf } from '../item';
+import { saidBy } from './said';
 import type { TypeShape } from './write';
 
 export interface SchemaRead {
@@ -107,14 +109,17 @@ class SchemaReader {
     const schema = this.resolved(property);
     const read = this.valueType(schema, depth + 1);
     const required = isListed && !allowsNull(schema);
+    const said = saidBy(schema, typeFormats);
+    const beside = said === undefined ? {} : { said };
     const own = ownValue(property, 'x-yarncard');
-    if (!isRecord(own)) return { name, required, ...read };
+    if (!isRecord(own)) return { name, required, ...read, ...beside };
     const newName = ownValue(own, 'name');
     const moved = typeof newName === 'string' ? { name: newName, from: name } : { name };
     const decode = decodingOf(ownValue(own, 'decode'));
     const type = decode === undefined ? undefined : typeDecoded(decode);
-    if (decode === undefined || type === undefined) return { required, ...read, ...moved };
-    return { type, decode, required: ownValue(own, 'required') === true, ...moved };
+    if (decode === undefined || type === undefined)
+      return { required, ...read, ...moved, ...beside };
+    return { type, decode, required: ownValue(own, 'required') === true, ...moved, ...beside };
   }
 
   private valueType(schema: JsonRecord, depth: number): ValueType {
@@ -259,6 +264,8 @@ const byFormat: Readonly<Record<string, ScalarName>> = {
   iri: 'link',
 };
 
+const typeFormats: ReadonlySet<string> = new Set(Object.keys(byFormat));
+
 function textType(schema: JsonRecord): ScalarName {
   const media = ownValue(schema, 'contentMediaType');
   if (media === 'text/css') return 'colour';
@@ -277,6 +284,8 @@ function decodingOf(value: Json | undefined): Decoding | undefined {
 const textsIn = (value: Json | undefined) =>
   Array.isArray(value) ? value.filter((word) => typeof word === 'string') : undefined;
 
+const durations = ['iso', 'clock', 'milliseconds', 'seconds', 'minutes', 'hours'] as const;
+
 function plainDecodingOf(value: JsonRecord): Decoding | undefined {
   const pattern = ownValue(value, 'pattern');
   const locale = ownValue(value, 'locale');
@@ -284,6 +293,8 @@ function plainDecodingOf(value: JsonRecord): Decoding | undefined {
     return { pattern, ...(typeof locale === 'string' && { locale }) };
   const epoch = ownValue(value, 'epoch');
   if (epoch === 'seconds' || epoch === 'milliseconds') return { epoch };
+  const duration = durations.find((each) => each === ownValue(value, 'duration'));
+  if (duration !== undefined) return { duration };
   const decimal = ownValue(value, 'decimal');
   if (decimal === ',' || decimal === '.') {
     const unit = ownValue(value, 'unit');
@@ -315,7 +326,7 @@ function constText(properties: JsonRecord, name: string): string | null {
   const constant = ownValue(property, 'const');
   const listed = ownValue(property, 'enum');
   const value = constant ?? (Array.isArray(listed) && listed.length === 1 ? listed[0] : undefined);
-  return typeof value === 'string' ? value : null;
+  return value === undefined || value === null ? null : (typeValueOf(value) ?? null);
 }
 
 function titleOf(schema: JsonRecord): string | undefined {

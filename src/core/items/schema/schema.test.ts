@@ -11,6 +11,7 @@ import {
   itemsSchema,
   looksLikeSchema,
   readSchema,
+  seenIn,
   type TypeShape,
 } from '.';
 
@@ -80,6 +81,50 @@ describe('JSON Schema', () => {
     const isValid = ajv.compile(schema);
     expect(isValid({ kind: 'skein', fibre: 'wool' })).toBe(true);
     expect(isValid({ kind: 'tool', fibre: 'wool' })).toBe(false);
+  });
+
+  test('two types of one name are two, and values that tell them apart may be numbers', () => {
+    const kind = { name: 'kind', type: 'integer', required: true } as const;
+    const types: TypeShape[] = [
+      { name: 'yarn', value: '1', fields: [kind, { name: 'fibre', type: 'text', required: true }] },
+      { name: 'yarn', value: '2', fields: [kind, { name: 'wood', type: 'text', required: true }] },
+    ];
+    const schema = JSON.parse(JSON.stringify(itemsSchema('stock', types, 'kind')));
+    const read = readSchema(schema, 's.json');
+    expect(read.ok && read.value.types.map(({ name, value }) => [name, value])).toEqual([
+      ['yarn', '1'],
+      ['yarn 2', '2'],
+    ]);
+    const isValid = ajv.compile(schema);
+    expect([isValid({ kind: 2, wood: 'ash' }), isValid({ kind: 2, fibre: 'wool' })]).toEqual([
+      true,
+      false,
+    ]);
+    expect(declarations('stock', types, 'kind')).toContain('export type Stock = Yarn | Yarn2;');
+  });
+
+  test('what a schema says of values beside their type survives a round trip', () => {
+    const properties: JsonRecord = {
+      size: { type: 'string', enum: ['s', 'm'], description: 'As worn.' },
+      grams: { type: 'integer', minimum: 0, exclusiveMaximum: 1_000, multipleOf: 5 },
+      mail: { type: 'string', format: 'email', minLength: 3, pattern: '@' },
+      dyed: { type: 'string', format: 'date' },
+      lots: { type: 'array', items: { type: 'integer' }, minItems: 1, maxItems: 9 },
+    };
+    const required = ['size', 'grams', 'mail', 'dyed', 'lots'];
+    const schema: JsonRecord = { title: 'yarn', type: 'object', properties, required };
+    const read = readSchema(schema, 'yarn.json');
+    if (!read.ok) throw new Error(read.error.message);
+    const { fields } = read.value.types[0] ?? { fields: [] };
+    expect(fields.find(({ name }) => name === 'dyed')).not.toHaveProperty('said');
+    const again = itemsSchema('yarn', read.value.types, null);
+    expect(again).toMatchObject({ properties, required });
+    expect(declarations('yarn', read.value.types, null)).toContain('size: "s" | "m";');
+    const huge = { type: 'string', enum: ['x'.repeat(3_000)] };
+    const odd = readSchema({ type: 'object', properties: { huge } }, 'x.json');
+    expect(odd.ok && odd.value.types[0]?.fields).toEqual([
+      { name: 'huge', type: 'text', required: false },
+    ]);
   });
 
   test('names and decodings of our own come back, and the schema is of the items as they come', () => {
@@ -282,6 +327,28 @@ export interface Tool {
 }
 
 export type Stock = Skein | Tool;
+`);
+});
+
+test('declarations are as narrow as the items: what is null, what is absent, what is one of a few words', () => {
+  const items = Array.from({ length: 20 }, (_, at) => ({
+    id: `i${at}`,
+    size: at % 2 === 0 ? 's' : 'm',
+    note: at === 3 ? null : `n${at}`,
+    at: { town: at % 5 === 0 ? null : 'Ousby', ...(at > 1 && { floor: at }) },
+  }));
+  const { types } = atOnce(infer(items, 'x'));
+  const fields = types[0]?.fields ?? [];
+  const type = { name: 'yarn', value: null, fields };
+  expect(declarations('yarn', [type], null, [seenIn(fields, items)])).toBe(`export interface Yarn {
+  id: string;
+  size: "m" | "s";
+  note: string | null;
+  at: {
+    town: "Ousby" | null;
+    floor?: number;
+  };
+}
 `);
 });
 

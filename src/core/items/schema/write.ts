@@ -48,13 +48,27 @@ export function itemsSchema(
   if (types.length === 1 && only !== undefined) {
     return { $schema: dialect, title: only.name || title, ...recordSchema(only.fields) };
   }
-  const definitions = types.map((type) => [type.name, typeSchema(type, discriminator)] as const);
+  const names = distinctNames(types.map(({ name }) => name));
+  const definitions = types.map(
+    (type, at) => [names[at] ?? '', typeSchema(type, discriminator)] as const,
+  );
   return {
     $schema: dialect,
     title,
-    oneOf: types.map((type) => ({ $ref: `#/$defs/${pointerStep(type.name)}` })),
+    oneOf: names.map((name) => ({ $ref: `#/$defs/${pointerStep(name)}` })),
     $defs: Object.fromEntries(definitions),
   };
+}
+
+/** Two of one name are told apart by a number. */
+function distinctNames(names: readonly string[]): readonly string[] {
+  const taken = new Set<string>();
+  return names.map((wish) => {
+    let name = wish;
+    for (let n = 2; taken.has(name); n += 1) name = `${wish} ${n}`;
+    taken.add(name);
+    return name;
+  });
 }
 
 function typeSchema(type: TypeShape, discriminator: string | null): JsonRecord {
@@ -93,7 +107,9 @@ const comesWhole = (field: Field): boolean => field.decode === undefined;
 function fieldSchema(field: Field): JsonRecord {
   const isMoved = field.from !== undefined && field.from !== field.name;
   const { decode } = field;
-  if (decode === undefined && !isMoved) return mayBeNull(schemaOf(field), field.required);
+  const said = { ...field.said } as JsonRecord;
+  if (decode === undefined && !isMoved)
+    return mayBeNull({ ...schemaOf(field), ...said }, field.required);
   const annotation = {
     'x-yarncard': {
       ...(isMoved && { name: field.name }),
@@ -102,7 +118,7 @@ function fieldSchema(field: Field): JsonRecord {
   };
   const read = decode === undefined ? schemaOf(field) : beforeDecoding(decode);
   return {
-    ...mayBeNull(read, decode === undefined && field.required),
+    ...mayBeNull({ ...read, ...said }, decode === undefined && field.required),
     ...annotation,
   } as JsonRecord;
 }

@@ -1,10 +1,12 @@
 import {
   boolean,
   byKey,
+  byKind,
   byMember,
   list,
   type Members,
   named,
+  number,
   oneOf,
   optional,
   record,
@@ -14,6 +16,8 @@ import {
 import {
   type Decoding,
   type Field,
+  maxListed,
+  type SaidBySchema,
   type ScalarName,
   scalarNames,
   type ValueType,
@@ -66,11 +70,30 @@ const decodingShape: Shape<Decoding> = byKey<Decoding>(
   record<Extract<Decoding, { readonly yes: unknown }>>({ yes: words(), no: words(), none }),
 );
 
+const listed = byKind<string | number | boolean | null>({
+  null: oneOf([null]),
+  boolean: boolean(),
+  number: number(),
+  text: text(),
+});
+
+const bound = optional(number());
+
+const saidShape: Shape<SaidBySchema> = record<SaidBySchema>({
+  enum: optional(list(listed, { max: maxListed })),
+  format: optional(text(100)),
+  pattern: optional(text(2_000)),
+  description: optional(text(2_000)),
+  ...{ minimum: bound, maximum: bound, exclusiveMinimum: bound, exclusiveMaximum: bound },
+  ...{ multipleOf: bound, minLength: bound, maxLength: bound, minItems: bound, maxItems: bound },
+});
+
 const said: Members<Said> = {
   name: text(),
   required: boolean(),
   from: optional(text()),
   decode: optional(decodingShape),
+  said: optional(saidShape),
   given: optional(oneOf(['person', 'schema'])),
   expr: optional(text()),
 };

@@ -8,6 +8,7 @@ import {
 import { MenuButton } from '../../shared/controls/controls';
 import { saveText } from '../../shared/keeping/save-file';
 import type { Current } from '../../shared/session/current';
+import { engine } from '../../shared/session/session';
 
 /** The item types for others: a schema, declarations, data classes. */
 export function TypesMenu({ current }: { readonly current: Current }) {
@@ -16,6 +17,10 @@ export function TypesMenu({ current }: { readonly current: Current }) {
   const classes = (language: Language) => async () => {
     const text = await dataClasses(language, ...own);
     saveText(`${source.id}.${extensions[language]}`, text, 'text/plain');
+  };
+  const saveDeclarations = async () => {
+    const seen = await engine().seen(source.id);
+    saveText(`${source.id}.d.ts`, declarations(...own, seen), 'text/plain');
   };
   return (
     <MenuButton
@@ -34,7 +39,7 @@ export function TypesMenu({ current }: { readonly current: Current }) {
         },
         {
           words: 'TypeScript',
-          onChoose: () => saveText(`${source.id}.d.ts`, declarations(...own), 'text/plain'),
+          onChoose: () => void saveDeclarations(),
         },
         ...languageNames.map((language) => ({
           words: languages[language],
