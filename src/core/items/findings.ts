@@ -184,6 +184,14 @@ export const itemFindings = {
       'Check the names of its tables and columns.',
     ),
 
+  nameTwice: (file: string, { line, column }: Position, name: string) =>
+    warning(
+      'name-twice',
+      { in: 'document', file, line, column },
+      `"${name}" stands twice in one record; the last value counts, as everywhere in JSON.`,
+      'Correct what writes the document: no reader sees the first value.',
+    ),
+
   severalStatements: (file: string) =>
     error(
       'several-statements',

@@ -19,6 +19,42 @@ const utf16 = (text: string, isBig: boolean): Uint8Array => {
   return bytes;
 };
 
+describe('a name that stands twice in a record', () => {
+  test.each([
+    ['x.json', '[{"a":1,"b":{"a":2}},\n {"a":1, "b":3, "a":4}]', { line: 2, column: 17 }],
+    ['x.json', '{"data":[{"\\u0061":1,"a":"}"}]}', { line: 1, column: 22 }],
+    ['x.ndjson', '{"a":1}\n{"__proto__":1,"__proto__":2}\n', { line: 2, column: 16 }],
+  ])('is said where it stands: %s %s', async (name, text, place) => {
+    const { findings } = await mustRead(name, text);
+    expect(findings).toMatchObject([{ code: 'name-twice', place }]);
+  });
+
+  test('is no name of another record, no value, and nothing that stands in a text', async () => {
+    const text = '[{"a":{"a":"a"},"b":["a","a"],"c":"{\\"a\\":1,\\"a\\":2}","d":"a"}]';
+    expect((await mustRead('x.json', text)).findings).toEqual([]);
+  });
+
+  test('is found exactly where a record has fewer names than were written', async () => {
+    const value = fc.constantFrom('1', '"a\\\\"', '"a\\":"', '{"a":1}', '[{"b":2}]', 'null');
+    const members = fc.array(fc.tuple(fc.constantFrom('a', 'b', 'c', '\\u0063'), value), {
+      maxLength: 4,
+    });
+    await fc.assert(
+      fc.asyncProperty(fc.array(members, { minLength: 1, maxLength: 3 }), async (records) => {
+        const text = `[${records.map((each) => `{${each.map(([name, of]) => `"${name}" : ${of}`).join()}}`).join()}]`;
+        const { findings } = await mustRead('x.json', text);
+        const isTwice = records.some(
+          (each) => new Set(each.map(([name]) => JSON.parse(`"${name}"`))).size < each.length,
+        );
+        expect(
+          findings.some(({ code }) => code === 'name-twice'),
+          text,
+        ).toBe(isTwice);
+      }),
+    );
+  });
+});
+
 describe('the list is found in a document', () => {
   test.each([
     ['[{"a":1},{"a":2}]', '$[*]', 2],

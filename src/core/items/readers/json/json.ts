@@ -20,8 +20,9 @@ import {
   type TakeElements,
 } from '../../json/scan';
 import { findJsonFault, positionAt } from '../../json/strict';
+import { nameTwice } from '../../json/twice';
 import { Shapes } from '../../shape';
-import type { ItemsRead, Reader, ReadTask } from '../reader';
+import type { ItemsRead, Reader, ReadPorts, ReadTask } from '../reader';
 import { DigitKeeper } from './numbers';
 import { itemsAtPath } from './path';
 import { isDeeper, isWithoutValues, likeliestPlace } from './where-items';
@@ -55,47 +56,64 @@ export const json: Reader = {
   },
 
   async all(text, task, ports) {
-    if (task.at !== undefined) return allAtPath(text, task, task.at);
-    const keeper = new DigitKeeper();
-    const parsed = new Map<ListFound, Taken>();
-    const take: TakeElements = (list, from, to) => {
-      const elements = parsedSlice(keeper, text.slice(from, to));
-      if (elements === undefined) return -1;
-      const own = parsed.get(list) ?? startTaking(elements, task.gathers === true);
-      for (const item of elements) {
-        own.items.push(item);
-        own.shapes?.add(item);
-      }
-      parsed.set(list, own);
-      return elements.length;
-    };
-    const scan = await inTurns(scanJson(text, take), ports.pause, ports.progress);
-    if (scan.trouble !== undefined || scan.root === 'value' || scan.root === 'nothing') {
-      return failed(refusal(text, task.file));
-    }
-    const list = scan.isScattered ? undefined : coveringList(scan.lists, text);
-    if (list === undefined || areRows(text, list)) return wherever(text, task, scan.lists);
-    const taken = parsed.get(list);
-    const items = taken?.items ?? parsedSlice(keeper, text.slice(list.start + 1, list.end));
-    if (list.end === undefined || items === undefined || !isJsonAround(text, scan.lists, keeper)) {
-      return failed(refusal(text, task.file));
-    }
-    const at = listPath(list.path);
-    if (items.length === 0) return ok(noItems(task, at));
-    const gathered = taken?.shapes;
-    const places = scan.lists
-      .filter((each) => each.holds === 'records' && each.elementCount > 0)
-      .map((each) => ({ at: listPath(each.path), count: each.elementCount }));
-    return ok({
-      format: 'json',
-      at,
-      items,
-      findings: keeper.findings(task.file),
-      places,
-      ...(gathered && { gathered }),
-    });
+    const read = await itemsIn(text, task, ports);
+    return read.ok ? ok(withNamesTwice(read.value, text, task)) : read;
   },
 };
+
+/** What was read, and the name that stands twice in a record, if one does. */
+export function withNamesTwice(read: ItemsRead, text: string, { file }: ReadTask): ItemsRead {
+  const twice = nameTwice(text);
+  if (twice === undefined) return read;
+  const at = positionAt(text, twice.offset);
+  return { ...read, findings: [...read.findings, itemFindings.nameTwice(file, at, twice.name)] };
+}
+
+async function itemsIn(
+  text: string,
+  task: ReadTask,
+  ports: ReadPorts,
+): Promise<Result<ItemsRead, Finding>> {
+  if (task.at !== undefined) return allAtPath(text, task, task.at);
+  const keeper = new DigitKeeper();
+  const parsed = new Map<ListFound, Taken>();
+  const take: TakeElements = (list, from, to) => {
+    const elements = parsedSlice(keeper, text.slice(from, to));
+    if (elements === undefined) return -1;
+    const own = parsed.get(list) ?? startTaking(elements, task.gathers === true);
+    for (const item of elements) {
+      own.items.push(item);
+      own.shapes?.add(item);
+    }
+    parsed.set(list, own);
+    return elements.length;
+  };
+  const scan = await inTurns(scanJson(text, take), ports.pause, ports.progress);
+  if (scan.trouble !== undefined || scan.root === 'value' || scan.root === 'nothing') {
+    return failed(refusal(text, task.file));
+  }
+  const list = scan.isScattered ? undefined : coveringList(scan.lists, text);
+  if (list === undefined || areRows(text, list)) return wherever(text, task, scan.lists);
+  const taken = parsed.get(list);
+  const items = taken?.items ?? parsedSlice(keeper, text.slice(list.start + 1, list.end));
+  if (list.end === undefined || items === undefined || !isJsonAround(text, scan.lists, keeper)) {
+    return failed(refusal(text, task.file));
+  }
+  const at = listPath(list.path);
+  if (items.length === 0) return ok(noItems(task, at));
+  const gathered = taken?.shapes;
+  const places = scan.lists
+    .filter((each) => each.holds === 'records' && each.elementCount > 0)
+    .map((each) => ({ at: listPath(each.path), count: each.elementCount }));
+  return ok({
+    format: 'json',
+    at,
+    items,
+    findings: keeper.findings(task.file),
+    places,
+    ...(gathered && { gathered }),
+  });
+}
 
 /** A list without items yet: its type can be written. */
 const noItems = ({ file }: ReadTask, at: string): ItemsRead => ({

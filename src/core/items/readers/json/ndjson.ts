@@ -4,6 +4,7 @@ import { asItem, type Item } from '../../item';
 import { maxDepth, scanJson } from '../../json/scan';
 import { findJsonFault, type JsonFault } from '../../json/strict';
 import type { Reader } from '../reader';
+import { withNamesTwice } from './json';
 import { DigitKeeper } from './numbers';
 
 const sliceChars = 2_000_000;
@@ -48,7 +49,7 @@ export const ndjson: Reader = {
     }
     if (items.length === 0) return failed(itemFindings.noList(task.file));
     const findings = [...leftOut(faults, task.file), ...keeper.findings(task.file)];
-    return ok({ format: 'ndjson', at: '$[*]', items, findings });
+    return ok(withNamesTwice({ format: 'ndjson', at: '$[*]', items, findings }, text, task));
   },
 };
 
