@@ -22,6 +22,7 @@ export function dataLater(load: () => Promise<DataProtocol>): DataProtocol {
     setFrom: async (...asked) => (await data()).setFrom(...asked),
     readAt: async (...asked) => (await data()).readAt(...asked),
     places: async (...asked) => (await data()).places(...asked),
+    pathFault: async (...asked) => (await data()).pathFault(...asked),
     pathSteps: async (...asked) => (await data()).pathSteps(...asked),
     foundBy: async (...asked) => (await data()).foundBy(...asked),
     changeOf: async (...asked) => (await data()).changeOf(...asked),

@@ -224,6 +224,8 @@ export interface DataProtocol {
   places(source: string): Promise<readonly ListPlace[]>;
   /** How far a path gets in the source's document; undefined where that is no JSON, or too large to look at. */
   pathSteps(source: string, at: string): Promise<PathSteps | 'not at hand' | undefined>;
+  /** Why a text is no JSONPath; undefined: it is one. */
+  pathFault(at: string): Promise<string | undefined>;
   /** The types that a field would tell apart; null: one type for all. */
   foundBy(source: string, discriminator: string | null): Promise<readonly TypeFound[]>;
   /** Changes items by hand; the number of the change. */

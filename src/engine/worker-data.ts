@@ -1,5 +1,5 @@
 import { clipped, type Finding, failed, ok, type Result } from '../core/base';
-import { pathSteps } from '../core/items';
+import { pathFault, pathSteps } from '../core/items';
 import { draftSource, type Source, type UsedIds, withId } from '../core/project';
 import { EngineData } from './answers';
 import type { Engine } from './engine';
@@ -35,32 +35,15 @@ export function dataProtocol(
   const sources = sourceReader(engine, reading, imports);
 
   return {
+    ...readingsProtocol(data, pause),
     rows: async (source, look, range) => data.rows(source, look, range),
 
     async evidence(field) {
       return data.evidence(field, pause);
     },
 
-    async betterReadings(source, readBy) {
-      return data.readings.betterReadings(source, readBy, pause);
-    },
-
     seen: async (source) => data.seen(sourceOf(source)),
-    async misfits(source) {
-      return data.misfits(sourceOf(source));
-    },
-
-    async proposals(field) {
-      return data.readings.proposals(field);
-    },
-
-    async tryType(field, type) {
-      return data.readings.tryType(field, type);
-    },
-
-    async tryDecoding(field, decoding) {
-      return data.readings.tryDecoding(field, decoding);
-    },
+    misfits: async (source) => data.misfits(sourceOf(source)),
 
     bringSource: (document, used) =>
       reading.cancellable(document, () => sources.bring(document, used)),
@@ -91,6 +74,7 @@ export function dataProtocol(
       return root === undefined ? undefined : pathSteps(root, at);
     },
 
+    pathFault,
     foundBy: async (source, discriminator) => data.foundBy(source, discriminator),
 
     changeOf: async (place, change) => data.changeOf(place, change),
@@ -122,6 +106,28 @@ export function dataProtocol(
     },
   };
 }
+
+/** How fields are read, and how they could be. */
+const readingsProtocol = (
+  { readings }: EngineData,
+  pause: () => Promise<void>,
+): Pick<DataProtocol, 'betterReadings' | 'proposals' | 'tryType' | 'tryDecoding'> => ({
+  async betterReadings(source, readBy) {
+    return readings.betterReadings(source, readBy, pause);
+  },
+
+  async proposals(field) {
+    return readings.proposals(field);
+  },
+
+  async tryType(field, type) {
+    return readings.tryType(field, type);
+  },
+
+  async tryDecoding(field, decoding) {
+    return readings.tryDecoding(field, decoding);
+  },
+});
 
 /** Documents that become sources, or items of one that is there. */
 function sourceReader(engine: Engine, reading: Reading, imports: EngineImport) {

@@ -192,6 +192,14 @@ export const itemFindings = {
       'Correct what writes the document: no reader sees the first value.',
     ),
 
+  bytesLeft: (file: string, column: string, itemCount: number) =>
+    warning(
+      'bytes-left',
+      inFile(file),
+      `"${column}" holds bytes in ${count(itemCount, 'item')}: they are not kept, only how many there are.`,
+      'Keep pictures as files, and their names or addresses in the column; or leave the field out.',
+    ),
+
   severalStatements: (file: string) =>
     error(
       'several-statements',

@@ -59,6 +59,7 @@ export {
   typeValueOf,
 } from './item';
 export { type ItemKeys, itemKeys } from './key';
+export { keyReason } from './likely-key';
 export {
   clipboardCells,
   type DocumentPort,
@@ -68,6 +69,7 @@ export {
   nextPage,
   type Paging,
   type PathSteps,
+  pathFault,
   pathSteps,
   proposePaging,
   type ReadPorts,

@@ -5,6 +5,7 @@ import { atOnce } from '../base';
 import { infer } from './infer';
 import type { Item } from './item';
 import { itemKeys } from './key';
+import { keyReason } from './likely-key';
 import { likelyTitle } from './title';
 
 const known = (items: readonly Item[]) => atOnce(infer(items, 'stock'));
@@ -169,4 +170,10 @@ test.each([
 ])('the likeliest title of %o is %s', (item, title) => {
   const { types } = known([item, { ...item }]);
   expect(likelyTitle(types[0]?.fields ?? [], [item])?.join('.')).toBe(title);
+});
+
+test('a key says why it is one', () => {
+  expect(keyReason('id', 400)).toBe('called like a key, and another in each of 400 items');
+  expect(keyReason('town', 3)).toContain('no measure or remark');
+  expect(keyReason(['day', 'shop'], 3)).toContain('no field alone tells all 3 items apart');
 });

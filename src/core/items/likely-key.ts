@@ -1,6 +1,6 @@
-import { type Finding, type Json, ownReader, ownValue } from '../base';
+import { type Finding, grouped, type Json, ownReader, ownValue } from '../base';
 import { isThere } from './decoding/decode';
-import type { Item, Key } from './item';
+import { type Item, type Key, keyFields } from './item';
 import { itemKeys, keyReader } from './key';
 import type { ShapeStat } from './shape';
 
@@ -50,6 +50,16 @@ export function findKey(items: readonly Item[], whole: ShapeStat, source: string
   const together = fieldsTogether(items, candidates) ?? placeOnMap(items, whole);
   if (together !== undefined) return { key: together, isUnique: true, findings: [] };
   return { key: undefined, isUnique: false, findings: itemKeys(items, null, source).findings };
+}
+
+/** Why such a key was chosen, or would be, in words. */
+export function keyReason(key: NonNullable<Key>, itemCount: number): string {
+  const items = `${grouped(itemCount)} items`;
+  const [first = '', ...others] = keyFields(key);
+  if (others.length > 0) return `no field alone tells all ${items} apart, these together do`;
+  return idNames.test(first)
+    ? `called like a key, and another in each of ${items}`
+    : `another in each of ${items}, and no measure or remark`;
 }
 
 function candidatesOf(items: readonly Item[], { fields, itemCount }: ShapeStat): Candidate[] {

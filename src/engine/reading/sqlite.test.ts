@@ -43,6 +43,18 @@ describe('SQLite databases', () => {
           { at: 'skein', count: 2 },
           { at: 'odd "name', count: 0 },
         ],
+        findings: [{ code: 'bytes-left' }],
+      },
+    });
+  });
+
+  test('columns of one name are all kept, and it is said how', async () => {
+    const twice = await readDatabase(await shop, 'SELECT id, grams AS id FROM skein');
+    expect(twice).toMatchObject({
+      ok: true,
+      value: {
+        items: [{ id: 'sk-1', 'id 2': 100 }, { id: 'sk-2' }],
+        findings: [{ code: 'heading-repeats' }],
       },
     });
   });

@@ -2,6 +2,7 @@ import { type Finding, failed, type Json, ok } from '../../base';
 import { itemFindings, type Position } from '../findings';
 import type { Item } from '../item';
 import { positionAt } from '../json/strict';
+import { type Columns, columnNames } from './column-names';
 import { otherFormat } from './other-format';
 import type { Reader } from './reader';
 
@@ -112,25 +113,6 @@ function likelyDelimiter(text: string, parse: Parse): string {
     if (score > best.score) best = { delimiter, score };
   }
   return best.delimiter;
-}
-
-interface Columns {
-  readonly names: readonly string[];
-  readonly findings: readonly Finding[];
-}
-
-/** One name a column: trimmed, made up where empty, told apart where they repeat. */
-function columnNames(heading: readonly string[], file: string): Columns {
-  const names = new Set<string>();
-  const findings: Finding[] = [];
-  for (const [index, cell] of heading.entries()) {
-    const wish = cell.trim() === '' ? `column ${index + 1}` : cell.trim();
-    let name = wish;
-    for (let n = 2; names.has(name); n += 1) name = `${wish} ${n}`;
-    if (name !== wish) findings.push(itemFindings.headingRepeats(file, wish, name));
-    names.add(name);
-  }
-  return { names: [...names], findings };
 }
 
 /** Own keys whatever the heading says: `__proto__` is a column name like any other. */

@@ -6,6 +6,7 @@
 
 export { clipboardCells } from './clipboard';
 export { refusal } from './json/json';
+export { pathFault } from './json/json-path';
 export { type PathSteps, pathSteps } from './json/path-steps';
 export { nextPage, type Paging, proposePaging } from './paging';
 export { type ReadWatch, read } from './read';

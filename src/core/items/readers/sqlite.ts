@@ -1,6 +1,7 @@
-import { type Finding, failed, type Json, ok, type Result } from '../../base';
+import { count, type Finding, failed, type Json, ok, type Result } from '../../base';
 import { itemFindings } from '../findings';
 import type { Item } from '../item';
+import { columnNames } from './column-names';
 import type { ItemsRead, ReadPorts, ReadTask } from './reader';
 import type { SqliteDatabase, SqliteRows } from './sqlite-port';
 
@@ -38,14 +39,17 @@ export async function readSqlite(
       );
     const select = isSelect ? at : `SELECT * FROM ${quoted(at)}`;
     asked = isSelect ? at : undefined;
-    const { columns, rows } = await database.query(select);
+    const read = await database.query(select);
+    const { rows } = read;
+    const { names: columns, findings } = columnNames(read.columns, task.file);
     if (rows.length === 0)
       return ok({
         ...{ format: 'sqlite', at, items: [], columns, places: tables },
         findings: [itemFindings.listEmpty(task.file, at)],
       });
     const items = rows.map((row) => itemOf(columns, row));
-    return ok({ format: 'sqlite', at, items, findings: [], places: tables });
+    const all = [...findings, ...bytesLeft(columns, rows, task.file)];
+    return ok({ format: 'sqlite', at, items, findings: all, places: tables });
   } catch (error) {
     const wrong = error instanceof Error ? error.message : String(error);
     return failed(
@@ -79,10 +83,18 @@ function itemOf(columns: readonly string[], row: SqliteRows[number]): Item {
 
 /** Whole numbers that a double can't hold stay texts with every digit; bytes are told by their number. */
 function jsonOf(value: SqliteRows[number][number]): Json {
-  if (value instanceof Uint8Array) return `${value.length} bytes`;
+  if (value instanceof Uint8Array) return count(value.length, 'byte');
   if (typeof value !== 'bigint') return value;
   const number = Number(value);
   return Number.isSafeInteger(number) ? number : String(value);
+}
+
+/** Bytes are no values of a row: which columns had some is told. */
+function bytesLeft(columns: readonly string[], rows: SqliteRows, file: string): Finding[] {
+  return columns.flatMap((name, at) => {
+    const itemCount = rows.filter((row) => row[at] instanceof Uint8Array).length;
+    return itemCount === 0 ? [] : [itemFindings.bytesLeft(file, name, itemCount)];
+  });
 }
 
 /** Whether anything but space stands behind a semicolon that is not within quotes or a remark. */

@@ -1,6 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import { count, grouped } from '../../../core/base';
-import { keyFields } from '../../../core/items';
+import { keyFields, keyReason } from '../../../core/items';
 import { edits, type ItemType, ownSet } from '../../../core/project';
 import { fieldNamed } from '../../../core/values';
 import { Button, Heading, MenuButton } from '../../shared/controls/controls';
@@ -12,7 +12,7 @@ import type { Current } from '../../shared/session/current';
 import { make } from '../../shared/session/editing';
 import { makeForeseen } from '../../shared/session/foreseeing';
 import { goWithin, useRoute } from '../../shared/session/route';
-import { engine, useSession } from '../../shared/session/session';
+import { engine, surveyOf, useKept, useSession } from '../../shared/session/session';
 import { NewComputed } from './field/expression-field';
 import { makeNasty } from './make-items';
 import { TypesMenu } from './types-menu';
@@ -123,6 +123,7 @@ export function Aside({ current }: { readonly current: Current }) {
       )}
       <Heading>Key</Heading>
       <KeyMenu current={current} />
+      <KeyReason current={current} itemCount={itemCount} />
       {source.key === null && (
         <p className="pt-1 text-sm text-ash">
           Without a key a changed item counts as a new one when items come again.
@@ -289,6 +290,24 @@ function KeyMenu({ current }: { readonly current: Current }) {
       ]}
     />
   );
+}
+
+/** Why the key is one; what repeats is a finding and says so itself. */
+function KeyReason({
+  current,
+  itemCount,
+}: {
+  readonly current: Current;
+  readonly itemCount: number;
+}) {
+  const { key, id } = current.source;
+  const repeats = useKept((session) =>
+    surveyOf(session).findings.some(
+      ({ code, place }) => code === 'key-repeats' && place.in === 'items' && place.source === id,
+    ),
+  );
+  if (key === null || repeats || itemCount === 0) return null;
+  return <p className="pt-1 text-sm text-ash">{keyReason(key, itemCount)}</p>;
 }
 
 /** Fields that every item has and that can tell items apart. */

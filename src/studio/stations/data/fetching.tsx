@@ -8,6 +8,8 @@ import { NumberField } from '../../shared/controls/number-field';
 import { importInto } from '../../shared/opening/arrivals';
 import { make } from '../../shared/session/editing';
 import { followSource, pauseSource } from '../../shared/session/following';
+import { engine } from '../../shared/session/session';
+import { useAnswer } from '../../shared/session/use-answer';
 
 type Again = 'when asked' | 'at a pace' | 'as events';
 type Pages = 'one answer' | 'Link header' | 'a field says';
@@ -85,7 +87,10 @@ function How({
   const [next, setNext] = useState(before.pages?.next ?? '$.next');
   const [parameter, setParameter] = useState(before.pages?.parameter ?? '');
   const [waits, setWaits] = useState(before.pages?.waits === true);
-  const isWhole = again !== 'as events' || /^https?:\/\//.test(events);
+  const fault = useAnswer(pages === 'a field says' ? next : undefined, (at) =>
+    engine().pathFault(at),
+  );
+  const isAddress = again !== 'as events' || /^https?:\/\//.test(events);
   return (
     <form
       onSubmit={(event) => {
@@ -124,6 +129,9 @@ function How({
               value={events}
               onChange={(event) => setEvents(event.target.value)}
             />
+            {!isAddress && (
+              <p className="pt-1 text-sm text-madder">An address begins with https:// or http://</p>
+            )}
             <p className="pt-1 text-xs text-ash">
               Server-sent events: <code>removed</code> with keys, <code>moved</code> with key and
               at; any other brings items.
@@ -157,6 +165,11 @@ function How({
             />
           </div>
         )}
+        {fault !== undefined && (
+          <p className="pt-1 text-sm text-madder" role="status">
+            <code>{next}</code> is no JSONPath: {fault}.
+          </p>
+        )}
         {pages !== 'one answer' && (
           <Check
             words="the next page only when a list comes near its end"
@@ -168,7 +181,7 @@ function How({
       <div className="pt-2">
         <button
           type="submit"
-          disabled={!isWhole}
+          disabled={!isAddress || fault !== undefined}
           className="h-7 rounded-md border border-ink bg-ink px-2.5 text-sm text-paper disabled:opacity-55"
         >
           Fetch so

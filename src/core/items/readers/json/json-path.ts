@@ -32,6 +32,13 @@ export async function queryJson(at: string, root: Json): Promise<Result<JsonNode
   }
 }
 
+/** Why a text is no JSONPath; undefined: it is one. */
+export async function pathFault(at: string): Promise<string | undefined> {
+  if (!at.trimStart().startsWith('$')) return 'a path begins with $, the root of the document';
+  const found = await queryJson(at, null);
+  return found.ok ? undefined : found.error;
+}
+
 function lengthOf(value: unknown): number | undefined {
   if (typeof value === 'string') return [...value].length;
   if (Array.isArray(value)) return value.length;

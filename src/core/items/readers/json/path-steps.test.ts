@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { queryJson } from './json-path';
+import { pathFault, queryJson } from './json-path';
 import { pathSteps } from './path-steps';
 
 const root = {
@@ -51,6 +51,19 @@ describe('a path on its document', () => {
     expect(await said('$.shop.shelfs[*]')).toMatchObject({ rest: '.shelfs[*]', wrong: undefined });
     expect((await said('$.shop[?@.]')).wrong).toMatch(/./);
     expect(await said('$.shop[')).toMatchObject({ count: 2, rest: '[', wrong: undefined });
+  });
+
+  test.each([
+    ['$.links.next', undefined],
+    ["$['next page'][0]", undefined],
+    ['next', 'a path begins with $'],
+    ['$.links[', ''],
+    ['$..', ''],
+    ['$[?@.]', ''],
+  ])('%s is a path, or it is said why not', async (at, why) => {
+    const fault = await pathFault(at);
+    if (why === undefined) expect(fault).toBeUndefined();
+    else expect(fault).toMatch(why === '' ? /./ : why);
   });
 
   test('every path that selects something is followed to its end', async () => {
