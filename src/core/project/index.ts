@@ -22,7 +22,9 @@ export {
   inOneStep,
   matchFields,
   type PropertyPlace,
+  type Separator,
   type StandingPlace,
+  separatorsIn,
   usesOfTemplate,
 } from './edits';
 export { wholeValuesOf } from './edits/templates/whole-inputs';

@@ -46,6 +46,7 @@ import {
   stand,
   takeHabit,
 } from './lists/standing';
+import { joinFields, splitField } from './parting';
 import { addPictures, removePicture, renamePicture } from './pictures';
 import {
   addSet,
@@ -109,6 +110,7 @@ import {
 export { type Edit, inOneStep } from './edit';
 export type { Asked, ChoicePlace } from './lists/choices';
 export type { StandingPlace } from './lists/standing';
+export { type Separator, separatorsIn } from './parting';
 export type { PropertyPlace } from './templates/templates';
 export { freeTemplateId, matchFields, usesOfTemplate } from './templates/whole';
 export type { FieldPlace } from './types';
@@ -158,6 +160,8 @@ export const edits = {
   decodeField,
   leaveField,
   removeField,
+  splitField,
+  joinFields,
   renameType,
   addChoice,
   ask,

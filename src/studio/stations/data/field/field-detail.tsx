@@ -8,7 +8,7 @@ import {
   type Source,
   usesOfField,
 } from '../../../../core/project';
-import { fieldAtPath, scalarNames, typeInWords } from '../../../../core/values';
+import { fieldAtPath, isShowable, scalarNames, typeInWords } from '../../../../core/values';
 import type { Only } from '../../../../engine';
 import { Button, ChoiceChips, MenuButton, Row } from '../../../shared/controls/controls';
 import { onDemand } from '../../../shared/controls/on-demand';
@@ -23,6 +23,7 @@ import { DecodingPanel } from './decoding-panel';
 import { EvidenceWords } from './evidence-words';
 import { ExpressionField } from './expression-field';
 import { Misfits } from './misfits';
+import { Parting } from './parting';
 import { retype } from './retype';
 import { useEvidence } from './use-evidence';
 
@@ -189,6 +190,11 @@ function Known({ project, source, owners, chosen, onType }: KnownProps) {
               <Button onPress={() => setReading(true)}>Read it as …</Button>
             </span>
           )}
+        </Row>
+      )}
+      {isShowable(field) && (
+        <Row words="also">
+          <Parting type={type} place={place} isText={field.type === 'text'} />
         </Row>
       )}
     </div>
