@@ -155,7 +155,8 @@ describe('infer', () => {
 
   test('declares types for code', async () => {
     const asRead = await yarncard(['infer', parcels, '--types', 'ts', '--decoded']);
-    expect(asRead.stdout).toMatch(/weight\?: string/);
+    // As the items come: an empty text is there, too.
+    expect(asRead.stdout).toMatch(/weight: string/);
     expect((await yarncard(['infer', parcels, '--types', 'go'])).stdout).toContain('struct');
     const done = await yarncard(['infer', parcels, '--types', 'klingon']);
     expect([done.status, done.stderr]).toEqual([2, expect.stringContaining('It can be ts, ')]);

@@ -1,5 +1,5 @@
 import { clipped, count, type Finding, grouped, type Place } from '../base';
-import { type Field, typeInWords } from '../values';
+import { type Field, withArticle } from '../values';
 import type { Format } from './item';
 
 /** A place in a text: both from 1; the column counts UTF-16 units. */
@@ -343,7 +343,7 @@ export const itemFindings = {
     warning(
       'field-of-other-type',
       { in: 'items', source, field: field.name, item: some.first },
-      `"${field.name}" is ${typeInWords(field)} in ${type}, and ${count(some.itemCount, 'item')} of ${source} ${some.itemCount === 1 ? 'has' : 'have'} something else; the first is ${short(some.value)} in item ${some.first + 1}.`,
+      `"${field.name}" is ${withArticle(field)} in ${type}, and ${count(some.itemCount, 'item')} of ${source} ${some.itemCount === 1 ? 'has' : 'have'} something else; the first is ${short(some.value)} in item ${some.first + 1}.`,
       'Such values are missing in rows. Choose another type, or read them as what they mean.',
     ),
 
@@ -351,7 +351,7 @@ export const itemFindings = {
     warning(
       'not-decoded',
       { in: 'items', source, field: field.name, item: some.first },
-      `${count(some.itemCount, 'value')} of "${field.name}" could not be read as ${typeInWords(field)} (${decoding}); the first is ${short(some.value)} in item ${some.first + 1}.`,
+      `${count(some.itemCount, 'value')} of "${field.name}" could not be read as ${withArticle(field)} (${decoding}); the first is ${short(some.value)} in item ${some.first + 1}.`,
       'Such values are missing in rows. Correct the pattern or the items.',
     ),
 

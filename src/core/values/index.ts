@@ -36,7 +36,7 @@ export { itemAlone } from './odd/item-alone';
 export { leftSeparators } from './odd/left-separators';
 export { type ComparedText, comparedTexts, constantsLikeHoles } from './odd/odd-constants';
 export { renameStep } from './rename';
-export { type Kind, kindOf, type ResultType, typeOfResult } from './result-type';
+export { type Kind, kindOf, type ResultType, typeOfResult, withArticle } from './result-type';
 export { type Cases, type CaseValue, casesIn, fallsOn, textOfCases } from './syntax/cases';
 export {
   type Decoding,

@@ -44,7 +44,7 @@ function blank(
     // One item may well lack what all others have.
     severity: missing === all && all > 1 ? 'error' : 'warning',
     place: { in: 'part', template, part, property, from: 0, to: 0 },
-    message: `"${part}" of "${template}" has no ${property} for ${missing === all ? 'any of ' : ''}${count(missing, 'item')}.`,
+    message: `"${part}" of "${template}" has no ${property} for ${missing === all && all > 1 ? 'any of ' : ''}${count(missing, 'item')}.`,
     hint: missing === all ? 'Bind it to another value.' : 'Write what shows if it is missing.',
   };
 }

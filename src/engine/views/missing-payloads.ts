@@ -54,7 +54,7 @@ const payloadMissing = (
   severity: 'warning',
   place: { in: 'part', template, part, property: gesture, from: 0, to: 0 },
   message: clipped(
-    `"${action}" (${gestures[gesture].words}) hands nothing over for ${missing === of ? 'any of ' : ''}${count(missing, 'item')}.`,
+    `"${action}" (${gestures[gesture].words}) hands nothing over for ${missing === of && of > 1 ? 'any of ' : ''}${count(missing, 'item')}.`,
   ),
   hint: 'Give its payload a stand-in with ??, or a condition that leaves those out.',
 });

@@ -9,6 +9,7 @@ import {
   type RowContext,
   readsContext,
   type ValueType,
+  withArticle,
 } from '../../values';
 import type { Item } from '../item';
 import { type Decode, decoder, isThere } from './decode';
@@ -104,11 +105,10 @@ export function whyNotDecoded(field: Field, raw: Json | undefined): string | und
   const made = decoder(field.decode);
   if (!made.ok) return made.error;
   const value = made.value(raw);
-  return value.ok ? undefined : `${JSON.stringify(raw)} is not ${article(field)}: ${value.error}`;
+  return value.ok
+    ? undefined
+    : `${JSON.stringify(raw)} is not ${withArticle(field)}: ${value.error}`;
 }
-
-const article = ({ type }: ValueType): string =>
-  `${/^[aeiou]/.test(type) ? 'an' : 'a'} ${type === 'datetime' ? 'date and time' : type}`;
 
 type Read = (raw: Json) => Json | undefined;
 

@@ -49,5 +49,5 @@ const refusal = (names: readonly string[]): Finding => ({
   severity: 'error',
   place: { in: 'document', file: names[0] ?? '' },
   message: `${count(names.length, 'file')} ${names.length === 1 ? 'is' : 'are'} no font that can be drawn, or larger than ${largestBytes / 1e6} MB: ${names.slice(0, 5).join(', ')}.`,
-  hint: 'TTF, OTF, WOFF and WOFF2 files with one font each can be.',
+  hint: 'TTF, OTF, WOFF and WOFF2 files with one font each can be drawn.',
 });

@@ -50,5 +50,5 @@ const refusal = (names: readonly string[]): Finding => ({
   severity: 'error',
   place: { in: 'document', file: names[0] ?? '' },
   message: `${count(names.length, 'file')} ${names.length === 1 ? 'is' : 'are'} no picture that can be shown, larger than ${largestBytes / 1e6} MB, or a drawing that would not end: ${names.slice(0, 5).join(', ')}.`,
-  hint: 'SVG, PNG, JPEG, WebP, AVIF and GIF can be.',
+  hint: 'SVG, PNG, JPEG, WebP, AVIF and GIF can be shown.',
 });

@@ -72,7 +72,7 @@ export function removeTemplate(id: string): Edit {
       const lists = project.lists.filter((list) => templatesOf(list).includes(id));
       if (lists.length > 0)
         return failed(
-          `${lists.map(({ name }) => `“${name}”`).join(', ')} shows it: choose another there first.`,
+          `${lists.map(({ name }) => `“${name}”`).join(', ')} ${lists.length === 1 ? 'shows' : 'show'} it: choose another there first.`,
         );
       return ok({ ...project, templates: project.templates.filter((each) => each.id !== id) });
     },
