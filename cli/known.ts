@@ -49,7 +49,9 @@ export function known(file: string, read: ItemsRead): KnownItems {
 function betterReadings(types: readonly KnownType[]): BetterReading[] {
   return pathsReadAsFound(types).flatMap((path) => {
     const owners = types.filter(({ fields }) => fieldAtPath(fields, path) !== undefined);
-    const found = betterReading(path, function* () {
+    const { type } = fieldAtPath(owners[0]?.fields ?? [], path) ?? {};
+    const scalar = type === 'record' || type === 'list' ? undefined : type;
+    const found = betterReading(path, scalar, function* () {
       for (const { items } of owners) {
         for (const item of items) {
           const value = valueAt(item, path);

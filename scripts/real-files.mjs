@@ -50,9 +50,10 @@ Statistics, registers and catalogues from data packages of the registry are brou
 |---|---|---|---|
 | files kept apart, at their first reading | 148 | 140 | 94.6 % |
 | others kept apart, at their first reading after that | 90 | 83 | 92.2 % |
+| a third set kept apart, at its first reading | 143 | 136 | 95.1 % |
 | all, now | ${answers.length} | ${right} | ${share} % |
 
-Those kept apart were written down from the beginnings of the files before anything had read them. What was wrong at the first reading was mended as a class, so that the last line says only that nothing came undone: how files do that nobody has seen is in the first two.
+Those kept apart were written down from the beginnings of the files before anything had read them. What was wrong at the first reading was mended as a class, so that the last line says only that nothing came undone: how files do that nobody has seen is in the first three.
 
 ## What is answered otherwise
 

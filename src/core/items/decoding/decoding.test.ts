@@ -229,8 +229,22 @@ describe('a decoding that the values settle', () => {
     [['24.03.2026', 'in spring'], undefined],
     [['', ' '], undefined],
   ])('%j', (values, decoding) => {
-    const reading = betterReading(['sent'], () => values.filter(isThere));
+    const reading = betterReading(['sent'], 'text', () => values.filter(isThere));
     expect(reading && settledWay(reading)).toEqual(decoding);
+  });
+
+  test('is found wherever the values stand that settle it', () => {
+    const paid = Array.from({ length: 5_000 }, (_, at) => (at < 4_000 ? 'Y' : 'N'));
+    const reading = betterReading(['paid'], 'text', () => paid);
+    expect(reading && settledWay(reading)).toMatchObject({ yes: ['yes', 'y'] });
+  });
+
+  test('makes numbers of what is text only for empty texts among them', () => {
+    const density = () => [0.5, 7];
+    expect(betterReading(['density'], 'text', density)?.ways[0]?.decoding).toEqual({
+      decimal: '.',
+    });
+    expect(betterReading(['density'], 'number', density)).toBeUndefined();
   });
 
   test('an empty text is no value that failed', () => {

@@ -11,6 +11,6 @@ export {
   settledWay,
 } from './better';
 export { type Decode, decoder, decodingInWords, isThere, typeDecoded } from './decode';
-export { otherReadings, type Proposal, proposeDecodings } from './propose';
+export { type Proposal, proposeDecodings } from './propose';
 export { followsTime, reshaper, whyNotDecoded } from './reshape';
 export { type Slip, slipsIn } from './slips';

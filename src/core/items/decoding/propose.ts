@@ -1,5 +1,5 @@
 import { type Json, keepsDigits } from '../../base';
-import type { Decoding } from '../../values';
+import type { Decoding, ScalarName } from '../../values';
 import { datePatternsLike } from './date-shapes';
 import { decoder, isThere } from './decode';
 
@@ -45,17 +45,27 @@ const noValue = new Set([
 ]);
 
 /** Decodings that fit a field's values, the best first; several where the values do not settle it. */
-export function proposeDecodings(name: string, values: readonly Json[]): Proposal[] {
-  const sample = values.filter(isThere).slice(0, maxTried);
+export function proposeDecodings(
+  name: string,
+  values: readonly Json[],
+  type?: ScalarName,
+): Proposal[] {
+  const there = values.filter(isThere);
+  const every = Math.ceil(there.length / maxTried);
+  const sample = there.filter((_, at) => at % every === 0);
   if (sample.length === 0) return [];
-  if (sample.every((value) => typeof value === 'number')) return fromNumbers(name, sample);
+  if (sample.every((value) => typeof value === 'number')) {
+    const otherwise = fromNumbers(name, sample);
+    // Empty texts among numbers make a text of the field.
+    return otherwise.length > 0 || type !== 'text' ? otherwise : [asNumbers(sample)];
+  }
   if (!sample.every((value) => typeof value === 'string' || typeof value === 'number')) return [];
   const texts = sample.map(String);
   const isNone = (text: string) => noValue.has(text.trim().toLowerCase());
   const none = [...new Set(texts.filter(isNone).map((text) => text.trim()))];
-  const there = texts.filter((text) => !isNone(text));
-  if (there.length === 0) return [];
-  const proposals = [...candidates(name, there)]
+  const said = texts.filter((text) => !isNone(text));
+  if (said.length === 0) return [];
+  const proposals = [...candidates(name, said)]
     .map((decoding) => (none.length === 0 ? decoding : { ...decoding, none }))
     .map((decoding) => tried(decoding, texts))
     .filter(({ fits, of }) => fits >= minShare * of);
@@ -161,6 +171,9 @@ function unitOf(texts: readonly string[]): string | undefined {
 
 /** ISO 4217, as far as this engine knows it. */
 const currencies = new Set(Intl.supportedValuesOf('currency'));
+
+const asNumbers = (values: readonly number[]): Proposal =>
+  tried(values.every(Number.isInteger) ? { decimal: '.', whole: true } : { decimal: '.' }, values);
 
 /** Numbers that are dates: counted since 1970, or written as eight digits. */
 function fromNumbers(name: string, values: readonly number[]): Proposal[] {

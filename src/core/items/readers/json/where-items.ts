@@ -101,7 +101,12 @@ function holdsItems(value: Json): boolean {
 const areOfOneKind = (values: readonly Json[]): boolean =>
   values.every(
     (each) => each !== null && typeof each !== 'object' && typeof each === typeof values[0],
-  );
+  ) || values.every(isTextOrTexts);
+
+/** A value under a name, with others that stand for the same. */
+const isTextOrTexts = (value: Json): boolean =>
+  typeof value === 'string' ||
+  (Array.isArray(value) && value.length > 0 && value.every((each) => typeof each === 'string'));
 
 /** Shapes and matrices are lists of lists, too; a row has texts among its cells. */
 const isRowOfCells = (value: Json): boolean =>
