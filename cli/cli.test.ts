@@ -3,6 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Ajv from 'ajv/dist/2020';
 import { describe, expect, test } from 'vitest';
+import { findingsOnce } from '../src/core/base';
+import { edits, writeProject } from '../src/core/project';
 import { neutralStyles } from '../src/core/templates';
 import { EngineData } from '../src/engine';
 import { yarncard, yarncardBuilt } from '../tests/support/command-line';
@@ -203,6 +205,27 @@ describe('check', () => {
     card.row.children[2].text = { expr: 'teacher' };
     const done = await yarncard(['check', file('looks.yarncard.json', JSON.stringify(project))]);
     expect(done.lines.join()).toMatch(/warning: class-card, who/);
+  });
+
+  test('what the window finds of the same project, and nothing else, as gravely', async () => {
+    const items = [
+      { id: 'a', name: 'Lace', made: '24.03.2026', fee: 'few', size: 's' },
+      { id: 'a', name: '', made: 'in spring', fee: 3, size: 's' },
+      { id: 'c', made: '25.03.2026', fee: 4, size: 's' },
+    ];
+    const { engine, make, project, type } = openShop(items);
+    make(edits.decodeField({ type: type(), path: ['made'] }, { pattern: 'dd.MM.yyyy' }));
+    make(edits.retypeField({ type: type(), path: ['fee'] }, 'number'));
+    make(edits.requireField({ type: type(), path: ['name'] }, true));
+    const [template] = project().templates;
+    const place = { template: template?.id ?? '', part: 'title', property: 'text' };
+    make(edits.bind(place, { expr: 'size === "xl" ? nane : "{name}"' }));
+    const noticed = engine.update(project(), { from: 0, to: 0 }).findings;
+    const window = findingsOnce([...noticed, ...engine.surveyNow().findings]);
+    const text = [...writeProject(project(), new Map([['stock', items]]))].join('');
+    const done = await yarncard(['check', file('own.yarncard.json', text), '--json']);
+    expect(done.lines.map((each) => JSON.parse(each))).toEqual(JSON.parse(JSON.stringify(window)));
+    expect(new Set(window.map(({ code }) => code)).size).toBeGreaterThan(4);
   });
 
   test('of no such source, or at no such level', async () => {

@@ -1,4 +1,4 @@
-import { type Finding, placeInWords } from '../../src/core/base';
+import { type Finding, findingsOnce, placeInWords } from '../../src/core/base';
 import { withId } from '../../src/core/project';
 import { loadHabits } from '../../src/core/values';
 import type { Engine, Measures } from '../../src/engine';
@@ -26,14 +26,16 @@ export async function check(file: string, options: CheckOptions): Promise<void> 
   const replaced = options.items === undefined ? broken : [];
   const findings: Finding[] = [];
   for (const list of project.lists) {
-    findings.push(...engine.update(project, { from: 0, to: 0 }, list.id).findings);
+    const noticed = engine.update(project, { from: 0, to: 0 }, list.id).findings;
     const { looks = [] } = project;
     for (const look of looks.length === 0 ? [undefined] : looks) {
       if (look !== undefined) engine.showLook(look.id);
-      findings.push(...(await surveyed(engine, measures)));
+      // As the window tells them that shows this list in this look.
+      const counted = await surveyed(engine, measures);
+      findings.push(...findingsOnce([...noticed, ...others, ...counted]));
     }
   }
-  const all = told([...replaced, ...others, ...findings]);
+  const all = told([...replaced, ...findings]);
   for (const finding of all) {
     if (options.json) json(finding);
     else line(inWords(finding));

@@ -71,3 +71,15 @@ function wholePlace(place: Place): string {
       return `${place.template}, ${place.part}, ${place.property}`;
   }
 }
+
+/** What was noticed while reading and again in the project is one finding; the first words for it stay. */
+export function findingsOnce(findings: readonly Finding[]): readonly Finding[] {
+  const seen = new Map<string, Finding>();
+  for (const finding of findings) {
+    const { code, place } = finding;
+    const where = place.in === 'items' ? { field: place.field, item: place.item } : place;
+    const key = JSON.stringify([code, where]);
+    if (!seen.has(key)) seen.set(key, finding);
+  }
+  return [...seen.values()];
+}

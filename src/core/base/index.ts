@@ -9,7 +9,7 @@ export { keepsDigits } from './digits';
 export { directionOf, type TextDirection } from './direction';
 export { durationOfSeconds, secondsOfDuration } from './duration';
 export type { Finding, Mend, Place, Severity } from './finding';
-export { placeInWords } from './finding';
+export { findingsOnce, placeInWords } from './finding';
 export { freeId, slug } from './id';
 export type { Json, JsonRecord } from './json/json';
 export { isDeeperThan, isRecord, ownReader, ownValue } from './json/json';

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { Finding } from '../../../core/base';
+import { type Finding, findingsOnce } from '../../../core/base';
 import { handItem } from './at-hand';
 import { goWithin } from './route';
 import { surveyOf, surveysOf, useKept, useProject, useSession } from './session';
@@ -14,21 +14,9 @@ export function useFindings(): readonly Finding[] {
     () =>
       project === undefined
         ? []
-        : eachOnce([...(view?.findings ?? []), ...readFindings, ...counted]),
+        : findingsOnce([...(view?.findings ?? []), ...readFindings, ...counted]),
     [project, view, readFindings, counted],
   );
-}
-
-/** What was noticed while reading and again in the project is one finding; the first words for it stay. */
-function eachOnce(findings: readonly Finding[]): readonly Finding[] {
-  const seen = new Map<string, Finding>();
-  for (const finding of findings) {
-    const { code, place } = finding;
-    const where = place.in === 'items' ? { field: place.field, item: place.item } : place;
-    const key = JSON.stringify([code, where]);
-    if (!seen.has(key)) seen.set(key, finding);
-  }
-  return [...seen.values()];
 }
 
 /** Where a finding is, and its first item at hand. */
