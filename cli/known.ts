@@ -51,13 +51,15 @@ function betterReadings(types: readonly KnownType[]): BetterReading[] {
     const owners = types.filter(({ fields }) => fieldAtPath(fields, path) !== undefined);
     const { type } = fieldAtPath(owners[0]?.fields ?? [], path) ?? {};
     const scalar = type === 'record' || type === 'list' ? undefined : type;
-    const found = betterReading(path, scalar, function* () {
-      for (const { items } of owners) {
-        for (const item of items) {
-          const value = valueAt(item, path);
+    const items = owners.flatMap((type) => type.items);
+    const found = betterReading(path, scalar, {
+      itemCount: items.length,
+      *of(every) {
+        for (let at = 0; at < items.length; at += every) {
+          const value = valueAt(items[at] ?? {}, path);
           if (isThere(value)) yield value;
         }
-      }
+      },
     });
     return found ?? [];
   });

@@ -91,13 +91,20 @@ export class EngineReadings {
   private betterReading(asked: FieldTask): BetterReading | undefined {
     const { raw } = this.engine.held(asked.source).shown();
     const own = withId(this.projectNow().sources, asked.source);
-    const of = JSON.stringify([this.fieldOf(asked)?.rawPath, own?.discriminator]);
+    const of = JSON.stringify([
+      this.fieldOf(asked)?.rawPath,
+      this.fieldOf(asked)?.owners,
+      own?.discriminator,
+    ]);
     const known = this.better.get(raw) ?? new Map<string, BetterReading | undefined>();
     this.better.set(raw, known);
     if (known.has(of)) return known.get(of);
-    const rawValues = () => this.rawValues(asked);
-    const found = betterReading(asked.path, this.typeOf(asked), function* () {
-      for (const { raw: value } of rawValues()) yield value;
+    const rawValues = (every: number) => this.rawValues(asked, every);
+    const found = betterReading(asked.path, this.typeOf(asked), {
+      itemCount: raw.length,
+      *of(every) {
+        for (const { raw: value } of rawValues(every)) yield value;
+      },
     });
     known.set(of, found);
     return found;
@@ -166,12 +173,12 @@ export class EngineReadings {
     return type === 'record' || type === 'list' ? undefined : type;
   }
 
-  private *rawValues(asked: FieldTask): Generator<{ raw: Json; item: number }, void> {
+  private *rawValues(asked: FieldTask, every = 1): Generator<{ raw: Json; item: number }, void> {
     const found = this.fieldOf(asked);
     if (found === undefined) return;
     const { raw } = this.engine.held(asked.source).shown();
     const path = found.rawPath;
-    for (let item = 0; item < raw.length; item += 1) {
+    for (let item = 0; item < raw.length; item += every) {
       const value = found.isOfType(item) ? valueAt(raw[item] ?? {}, path) : undefined;
       if (isThere(value)) yield { raw: value, item };
     }
@@ -192,6 +199,7 @@ export class EngineReadings {
     const wanted = new Set(owners.map((each) => types.indexOf(each)));
     return {
       field,
+      owners: owners.map(({ id }) => id),
       rawPath: rawPathOf(owners[0]?.fields ?? [], path),
       isOfType: (position: number) => wanted.has(indexes[position] ?? -1),
     };

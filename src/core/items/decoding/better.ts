@@ -15,12 +15,20 @@ export interface BetterReading {
 
 /** So many values tell how a field is written. */
 const maxSample = 2_000;
+const minSample = 200;
 
-/** `values`: those that are there, as they were read; gone through again and again. Undefined: it is well as it is. */
+/** The values of a field that are there, as they were read. */
+interface FieldValues {
+  readonly itemCount: number;
+  /** Of all items, or of one in so many. */
+  readonly of: (every: number) => Iterable<Json>;
+}
+
+/** How a field would read better; undefined: it is well as it is. */
 export function betterReading(
   path: readonly string[],
   type: ScalarName | undefined,
-  values: () => Iterable<Json>,
+  values: FieldValues,
 ): BetterReading | undefined {
   const sample = sampleOf(values);
   const proposals = proposeDecodings(path.at(-1) ?? '', sample, type);
@@ -28,7 +36,7 @@ export function betterReading(
   const made = first && decoder(first.decoding);
   if (first === undefined || !made?.ok) return undefined;
   let [readCount, valueCount] = [0, 0];
-  for (const raw of values()) {
+  for (const raw of values.of(1)) {
     valueCount += 1;
     if (made.value(raw).ok) readCount += 1;
   }
@@ -40,17 +48,11 @@ export function betterReading(
 }
 
 /** Values from all over: what stands at the beginning may be all alike. */
-function sampleOf(values: () => Iterable<Json>): readonly Json[] {
-  let count = 0;
-  for (const _ of values()) count += 1;
-  const every = Math.ceil(count / maxSample);
-  const sample: Json[] = [];
-  let at = 0;
-  for (const raw of values()) {
-    if (at % every === 0) sample.push(raw);
-    at += 1;
-  }
-  return sample;
+function sampleOf({ itemCount, of }: FieldValues): readonly Json[] {
+  const every = Math.ceil(itemCount / maxSample);
+  const sample = [...of(Math.max(1, every))];
+  // A field that few items have is looked at in all of them.
+  return every > 1 && sample.length < minSample ? [...of(1)].slice(0, maxSample) : sample;
 }
 
 /** The one way of reading that nobody needs to be asked about; undefined: several may be meant. */
