@@ -136,6 +136,17 @@ program
   });
 
 program
+  .command('merge')
+  .description('two people’s changes of a project together, as a merge driver of git')
+  .argument('<base>', 'the project that both began with')
+  .argument('<ours>', 'what one made of it; the result is written here')
+  .argument('<theirs>', 'what the other made of it')
+  .action(async (base: string, ours: string, theirs: string) => {
+    const { merge } = await import('./commands/merge');
+    await merge(base, ours, theirs);
+  });
+
+program
   .command('schema')
   .description('the JSON Schema (2020-12) of project files')
   .option('--json', 'the same: it is JSON already')

@@ -58,7 +58,7 @@ export {
   noTypeValue,
   typeValueOf,
 } from './item';
-export { type ItemKeys, itemKeys } from './key';
+export { type ItemKeys, itemKeys, keyReader } from './key';
 export { keyReason } from './likely-key';
 export {
   clipboardCells,

@@ -48,6 +48,7 @@ export {
   projectFromSchema,
   type SourceDraft,
 } from './make';
+export { conflictInWords, mergeProjects } from './merging/merge-projects';
 export { migrated } from './migrations';
 export { type NamedUse, usesOfName } from './named-uses';
 export { copied, pieceText } from './pieces/copy';
@@ -80,6 +81,8 @@ export {
   ownSet,
   type Project,
   rawDiscriminator,
+  rawKey,
+  rawName,
   type Source,
   spacingOf,
   stylesOf,

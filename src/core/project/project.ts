@@ -2,7 +2,7 @@ import type { Action } from '../actions';
 import type { Json } from '../base';
 import type { ProjectFont } from '../fonts';
 import type { NamedFormat } from '../formats';
-import { type Follow, type Format, type Key, type Paging, typeValueOf } from '../items';
+import { type Follow, type Format, type Key, keyFields, type Paging, typeValueOf } from '../items';
 import { type List, listSources } from '../lists';
 import type { HasContent, Picture } from '../pictures';
 import {
@@ -178,6 +178,15 @@ export function rawDiscriminator(project: Project, source: Source): string | nul
   const fields = typesOf(project, source.id).flatMap((type) => type.fields);
   return fields.find((field) => field.name === name && field.from !== undefined)?.from ?? name;
 }
+
+/** The key in the names that the items have as they are read. */
+export const rawKey = (project: Project, source: Source): Key =>
+  source.key === null ? null : keyFields(source.key).map((name) => rawName(project, source, name));
+
+export const rawName = (project: Project, source: Source, name: string): string =>
+  typesOf(project, source.id)
+    .flatMap((type) => type.fields)
+    .find((field) => field.name === name)?.from ?? name;
 
 /** For an item's discriminating value, the id of its type. */
 export function typeFinder(

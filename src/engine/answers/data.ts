@@ -18,9 +18,17 @@ import {
   type TypeFound,
   valueAt,
 } from '../../core/items';
-import { ownSet, type Project, type Source, typesOf, withId } from '../../core/project';
+import {
+  ownSet,
+  type Project,
+  rawKey,
+  rawName,
+  type Source,
+  typesOf,
+  withId,
+} from '../../core/project';
 import type { Engine } from '../engine';
-import { changeAt, changedItems, type ItemChange, type OneChange, rawKey, rawName } from '../items';
+import { changeAt, changedItems, type ItemChange, type OneChange } from '../items';
 import type { ItemPlace } from '../views';
 import { EngineReadings, type FieldTask } from './readings';
 import { type TableLook, tableOrder } from './table';

@@ -15,6 +15,5 @@ export {
 export { holdsWords } from './holds-words';
 export { ItemStore } from './item-store';
 export type { ItemTypes } from './item-types';
-export { rawKey, rawName } from './raw-names';
 export { SourceStore } from './source-store';
 export { Titles } from './titles';

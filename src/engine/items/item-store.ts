@@ -13,9 +13,8 @@ import {
   type Succession,
   successionOf,
 } from '../../core/items';
-import { type Project, rawDiscriminator, type Source, typesOf } from '../../core/project';
+import { type Project, rawDiscriminator, rawKey, type Source, typesOf } from '../../core/project';
 import { type ItemTypes, itemTypes, itemTypesAfter } from './item-types';
-import { rawKey } from './raw-names';
 
 interface Shaped {
   readonly of: string;
