@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import Ajv from 'ajv/dist/2020';
 import { describe, expect, test } from 'vitest';
 import { findingsOnce } from '../src/core/base';
-import { edits, writeProject } from '../src/core/project';
+import { edits, type Project, writeProject } from '../src/core/project';
 import { neutralStyles } from '../src/core/templates';
 import { EngineData } from '../src/engine';
 import { yarncard, yarncardBuilt } from '../tests/support/command-line';
@@ -232,6 +232,57 @@ describe('check', () => {
     const source = await yarncard(['check', demo, '--items', demo, '--source', 'nowhere']);
     expect([source.status, source.stderr]).toEqual([2, expect.stringContaining('The sources are')]);
     expect((await yarncard(['check', demo, '--level', 'note'])).status).toBe(2);
+  });
+});
+
+describe('in a team', () => {
+  const opened = openShop([
+    { id: 'a', name: 'Lace' },
+    { id: 'b', name: 'Sock' },
+  ]);
+  const template = opened.project().templates[0]?.id ?? '';
+  const items = new Map([['stock', opened.engine.heldIn('stock')]]);
+  const write = (name: string, project: Project) =>
+    file(name, [...writeProject(project, items)].join(''));
+  const base = opened.project();
+  opened.make(edits.bind({ template, part: 'title', property: 'text' }, { expr: 'id' }));
+  const bound = opened.project();
+  opened.backTo(base);
+  opened.make(edits.rename('Ousby shop'));
+  const named = opened.project();
+
+  test('diff tells what is otherwise, and which rows read otherwise', async () => {
+    const [old, fresh] = [write('old.json', base), write('new.json', bound)];
+    const { lines, status } = await yarncard(['diff', old, fresh]);
+    expect([lines, status]).toEqual([
+      [
+        `templates › ${template} › title › text › expr: "name" → "id"`,
+        `stock: ${template}, title, text reads otherwise in 2 of 2 rows; the first is a: “Lace” → “a”`,
+      ],
+      0,
+    ]);
+    expect((await yarncard(['diff', old, old])).stdout).toBe('No differences.\n');
+  });
+
+  test('merge writes both sides’ changes in the place of ours; what meets is told, with 1', async () => {
+    const paths = [write('b.json', base), write('o.json', bound), write('t.json', named)] as const;
+    expect(await yarncard(['merge', ...paths])).toMatchObject({ status: 0, stderr: '' });
+    const both = JSON.parse(readFileSync(paths[1], 'utf8'));
+    expect([both.name, both.templates[0].row.children[0].text]).toEqual([
+      'Ousby shop',
+      { expr: 'id' },
+    ]);
+    expect((await yarncard(['check', paths[1]])).status).toBe(0);
+    const other = write('x.json', { ...named, name: 'Ings shop' });
+    const done = await yarncard(['merge', paths[0], paths[2], other]);
+    expect([done.status, done.stderr]).toEqual([
+      1,
+      'name: "Ousby shop" here, "Ings shop" there; "Ousby shop" stays.\n',
+    ]);
+    const broken = file('broken.json', '{"yarncard": 2}');
+    const before = readFileSync(paths[1], 'utf8');
+    expect((await yarncard(['merge', paths[0], paths[1], broken])).status).toBe(2);
+    expect(readFileSync(paths[1], 'utf8')).toBe(before);
   });
 });
 

@@ -136,6 +136,17 @@ program
   });
 
 program
+  .command('diff')
+  .description('what is otherwise in a project, and which rows read otherwise')
+  .argument('<old>', 'a project')
+  .argument('<new>', 'the same project later')
+  .option('--json', 'as JSON')
+  .action(async (old: string, fresh: string, options) => {
+    const { diff } = await import('./commands/diff');
+    await diff(old, fresh, options);
+  });
+
+program
   .command('merge')
   .description('two people’s changes of a project together, as a merge driver of git')
   .argument('<base>', 'the project that both began with')

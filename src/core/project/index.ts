@@ -48,6 +48,7 @@ export {
   projectFromSchema,
   type SourceDraft,
 } from './make';
+export { changeInWords, changesBetween } from './merging/changes';
 export { conflictInWords, mergeProjects } from './merging/merge-projects';
 export { migrated } from './migrations';
 export { type NamedUse, usesOfName } from './named-uses';

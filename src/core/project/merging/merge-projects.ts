@@ -11,6 +11,7 @@ import {
 import { asItem, type Item, keyFields, keyReader } from '../../items';
 import type { ProjectFile } from '../file/read';
 import { formatVersion, itemsIdOf, ownSet, type Project, rawKey } from '../project';
+import { placeInProject } from './changes';
 import type { Conflict, Sides } from './sides';
 import { merged } from './three-way';
 
@@ -66,12 +67,9 @@ const jsonOf = ({ items }: ProjectFile, id: string): Json | undefined => {
   return own === undefined ? undefined : [...own];
 };
 
-/** Steps that people do not think of. */
-const silent = new Set(['row', 'children']);
-
 /** `templates › plain › title › text: "a" here, "b" there; "a" stays.` */
 export function conflictInWords({ path, ours, theirs }: Conflict): string {
-  const place = path.filter((step) => !silent.has(step)).join(' › ');
+  const place = placeInProject(path);
   const stays = shown(ours ?? theirs);
   if (ours !== undefined && theirs !== undefined && isNew(path, ours))
     return `${place}: both sides made one; both are kept, theirs under another id.`;

@@ -5,6 +5,7 @@ import { isRecord, type Json, type JsonRecord } from '../../base';
 import { type Edit, edits } from '../edits';
 import { type ProjectFile, readProject } from '../file/read';
 import type { Project } from '../project';
+import { changeInWords, changesBetween } from './changes';
 import { keyedBy } from './keyed-lists';
 import { conflictInWords, mergeProjects } from './merge-projects';
 import { isSame } from './same';
@@ -76,6 +77,30 @@ describe('three values', () => {
     expect(found.conflicts.map(conflictInWords)).toEqual([
       'a: both sides made one; both are kept, theirs under another id.',
     ]);
+  });
+});
+
+describe('what is otherwise', () => {
+  test('is told as near to the leaves as it can be, elements by their ids', () => {
+    const before = {
+      name: 'a',
+      templates: [{ id: 'x', row: { children: [{ id: 't', text: 'a' }] } }, { id: 'y' }],
+    };
+    const now = {
+      name: 'a',
+      templates: [{ id: 'z' }, { id: 'x', row: { children: [{ id: 't', text: 'b' }] } }],
+    };
+    expect(changesBetween(before, now).map(changeInWords)).toEqual([
+      'templates › x › t › text: "a" → "b"',
+      'templates › y: removed',
+      'templates › z: added, {"id":"z"}',
+    ]);
+    expect(
+      changesBetween({ a: [{ id: 'x' }, { id: 'y' }] }, { a: [{ id: 'y' }, { id: 'x' }] }).map(
+        changeInWords,
+      ),
+    ).toEqual(['a: in another order, ["y","x"]']);
+    expect(changesBetween(before, before)).toEqual([]);
   });
 });
 
