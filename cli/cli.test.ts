@@ -279,6 +279,9 @@ describe('in a team', () => {
       1,
       'name: "Ousby shop" here, "Ings shop" there; "Ousby shop" stays.\n',
     ]);
+    // Twice the same is nothing new, whatever was not told apart before.
+    expect((await yarncard(['merge', paths[1], paths[1], paths[1]])).status).toBe(0);
+    expect(JSON.parse(readFileSync(paths[1], 'utf8'))).toEqual(both);
     const broken = file('broken.json', '{"yarncard": 2}');
     const before = readFileSync(paths[1], 'utf8');
     expect((await yarncard(['merge', paths[0], paths[1], broken])).status).toBe(2);
