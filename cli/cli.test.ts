@@ -2,6 +2,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Ajv from 'ajv/dist/2020';
+import Papa from 'papaparse';
 import { describe, expect, test } from 'vitest';
 import { findingsOnce } from '../src/core/base';
 import { edits, type Project, writeProject } from '../src/core/project';
@@ -250,6 +251,26 @@ describe('in a team', () => {
   opened.backTo(base);
   opened.make(edits.rename('Ousby shop'));
   const named = opened.project();
+
+  test('rows go out as a table, as lines or as one list, with the same words', async () => {
+    const tricky = [
+      { id: 'a', name: 'Lace, "fine"' },
+      { id: 'b', name: 'Sock\nwool' },
+    ];
+    const text = [...writeProject(base, new Map([['stock', tricky]]))].join('');
+    const path = file('rows.yarncard.json', text);
+    const { data } = Papa.parse((await yarncard(['resolve', path, '--as', 'csv'])).stdout.trim());
+    expect(data).toEqual([
+      ['list', 'entry', 'key', 'template', 'title'],
+      ...tricky.map(({ id, name }) => ['stock', 'row', id, template, name]),
+    ]);
+    const lines = (await yarncard(['resolve', path, '--as', 'ndjson'])).lines.map((each) =>
+      JSON.parse(each),
+    );
+    expect(JSON.parse((await yarncard(['resolve', path, '--as', 'json'])).stdout)).toEqual(lines);
+    expect(lines.map(({ parts }) => parts[0].text)).toEqual(tricky.map(({ name }) => name));
+    expect((await yarncard(['resolve', path, '--as', 'xml'])).status).toBe(2);
+  });
 
   test('diff tells what is otherwise, and which rows read otherwise', async () => {
     const [old, fresh] = [write('old.json', base), write('new.json', bound)];

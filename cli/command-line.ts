@@ -114,6 +114,10 @@ program
   .option('--density <how>', 'compact, usual or roomy: how much space rows have, for the boxes')
   .option('--direction <ltr or rtl>', 'where rows begin, for the boxes; as the locale if not said')
   .option('--actions', 'with what the gestures of each row would hand over')
+  .option(
+    '--as <form>',
+    'csv: a table, a column a part; ndjson: an entry a line; json: all in one list',
+  )
   .option('--json', 'one JSON value an entry')
   .action(async (file: string, options) => {
     const { resolve } = await import('./commands/resolve');

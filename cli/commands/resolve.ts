@@ -3,7 +3,7 @@ import { densities, type Entry, type List, listSources, placesBetween } from '..
 import { type Project, withId } from '../../src/core/project';
 import { isContent } from '../../src/core/templates';
 import { type Engine, type Frame, type OwnFonts, trace } from '../../src/engine';
-import { endWith, flush, json, line, needs, report, WrongUse } from '../output';
+import { endWith, excludes, flush, json, line, needs, report, WrongUse } from '../output';
 import { measuresWith, openProject, showLocale } from '../project';
 import { actionAsText, actionsFinder } from '../row-actions';
 import { boxesFinder } from '../row-boxes';
@@ -20,6 +20,7 @@ interface ResolveOptions {
   readonly direction?: string;
   readonly density?: string;
   readonly actions?: boolean;
+  readonly as?: string;
 }
 
 const entriesAtOnce = 2_000;
@@ -33,6 +34,7 @@ export async function resolve(file: string, options: ResolveOptions): Promise<vo
   showLook(engine, project, options.look);
   showSet(engine, lists, { project, set: options.set });
   const boxesOf = finderFor(engine, fonts, options);
+  if (options.as !== undefined) return tellAs(options.as, { engine, project, lists }, options);
   for (const list of lists) {
     const view = engine.update(project, { from: 0, to: 0, ...boxOf(options) }, list.id);
     report(view.findings);
@@ -41,6 +43,82 @@ export async function resolve(file: string, options: ResolveOptions): Promise<vo
     await resolveList({ engine, list, view, boxesOf, actionsOf, isJson: options.json === true });
   }
   flush();
+}
+
+/** Rows for other programs: as a table, a value a line, or one list of all. */
+async function tellAs(
+  form: string,
+  { engine, project, lists }: { engine: Engine; project: Project; lists: readonly List[] },
+  options: ResolveOptions,
+): Promise<void> {
+  for (const [name, value] of [
+    ['--json', options.json],
+    ['--width', options.width],
+    ['--actions', options.actions],
+  ] as const)
+    excludes('--as', form, name, value);
+  if (form !== 'csv' && form !== 'ndjson' && form !== 'json')
+    throw new WrongUse(`--as is csv, ndjson or json, not "${form}".`);
+  const views = lists.map((list) => ({
+    list,
+    view: () => engine.update(project, { from: 0, to: 0 }, list.id),
+  }));
+  if (form === 'csv') return tellTable(engine, views);
+  const all: unknown[] = [];
+  for (const { list, view: open } of views) {
+    const view = open();
+    for (const entry of entriesOf(engine, view)) {
+      if (form === 'json') all.push(asJson(engine, list, view, entry));
+      else json(asJson(engine, list, view, entry));
+    }
+  }
+  if (form === 'json') json(all, 2);
+  flush();
+}
+
+interface Opened {
+  readonly list: List;
+  readonly view: () => Frame;
+}
+
+/** RFC 4180: a column for each part of any template that shows words, the rows of all lists under them. */
+function tellTable(engine: Engine, views: readonly Opened[]): void {
+  const parts = new Set<string>();
+  for (const { view } of views)
+    for (const { slots } of view().plans)
+      for (const slot of slots) if (isContent(slot)) parts.add(columnOf(slot));
+  const columns = [...parts];
+  line(cells(['list', 'entry', 'key', 'template', ...columns]));
+  for (const { list, view: open } of views) {
+    const view = open();
+    for (const entry of entriesOf(engine, view)) {
+      const plan = view.plans[entry.plan];
+      const words = new Map(
+        plan?.slots.map((slot, at) => [columnOf(slot), String(entry.values[at] ?? '')]),
+      );
+      const own = [list.id, entry.kind, entry.key, plan?.template ?? ''];
+      line(cells([...own, ...columns.map((column) => words.get(column) ?? '')]));
+    }
+  }
+  flush();
+}
+
+const columnOf = ({
+  part,
+  property,
+}: {
+  readonly part: string;
+  readonly property: string;
+}): string => (property === 'text' ? part : `${part} ${property}`);
+
+const cells = (values: readonly string[]): string =>
+  values
+    .map((value) => (/[",\r\n]/.test(value) ? `"${value.replaceAll('"', '""')}"` : value))
+    .join(',');
+
+function* entriesOf(engine: Engine, view: Frame): Generator<Entry, void> {
+  for (let from = 0; from < view.sequence.entryCount; from += entriesAtOnce)
+    yield* engine.entries(placesBetween(from, from + entriesAtOnce));
 }
 
 function listNamed(project: Project, id: string): List {
