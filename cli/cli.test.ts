@@ -259,7 +259,8 @@ describe('in a team', () => {
     ];
     const text = [...writeProject(base, new Map([['stock', tricky]]))].join('');
     const path = file('rows.yarncard.json', text);
-    const { data } = Papa.parse((await yarncard(['resolve', path, '--as', 'csv'])).stdout.trim());
+    const table = (await yarncard(['resolve', path, '--as', 'csv'])).stdout.trim();
+    const { data } = Papa.parse(table, {});
     expect(data).toEqual([
       ['list', 'entry', 'key', 'template', 'title'],
       ...tricky.map(({ id, name }) => ['stock', 'row', id, template, name]),
