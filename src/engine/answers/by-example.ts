@@ -21,6 +21,8 @@ export interface ExampleAnswer {
   /** The likeliest first. */
   readonly proposals: readonly Omit<ExampleProposal, 'texts' | 'isOpenAt'>[];
   readonly isTwoRules: boolean;
+  /** Where nothing gives all the words: what gives the first, and what it gives for the others. */
+  readonly nearest: Nearest | undefined;
   /** The item whose words would settle it. */
   readonly next: number | undefined;
   /** What each proposal gives for some items: first the one that is asked for, then where they differ. */
@@ -29,6 +31,15 @@ export interface ExampleAnswer {
     readonly texts: readonly Text[];
     /** Whether the words are in a form that no example has shown: guessed, if they are all there. */
     readonly isOpen: readonly boolean[];
+  }[];
+}
+
+interface Nearest {
+  readonly proposal: Omit<ExampleProposal, 'texts' | 'isOpenAt'>;
+  readonly misses: readonly {
+    readonly item: number;
+    readonly wanted: string;
+    readonly text: string | null;
   }[];
 }
 
@@ -55,20 +66,16 @@ export class ByExample {
     const items = this.scene.shownItems();
     const context = { now: this.scene.contextOf(0).now };
     const samples = chosen.map((each) => ({ ...each, context }));
-    const { proposals, next, isTwoRules } = propose({
-      fields,
-      sources,
-      samples,
-      examples: examples.map(({ item, text, pins }) => ({
-        item: items[item] ?? {},
-        context,
-        position: item,
-        text,
-        ...(pins !== undefined && { pins }),
-      })),
-      locale: this.scene.localeNow(),
-      formats: this.scene.project?.formats ?? [],
-    });
+    const wanted = examples.map(({ item, text, pins }) => ({
+      item: items[item] ?? {},
+      context,
+      position: item,
+      text,
+      ...(pins !== undefined && { pins }),
+    }));
+    const locale = this.scene.localeNow();
+    const world = { fields, sources, locale, formats: this.scene.project?.formats ?? [] };
+    const { proposals, next, isTwoRules } = propose({ ...world, samples, examples: wanted });
     const columns = proposals.map(({ texts }) => texts);
     const told = [...(next === undefined ? [] : [next]), ...tellingApart(columns)];
     // Items for which all proposals give the same as for another one show nothing new.
@@ -80,6 +87,7 @@ export class ByExample {
     return {
       proposals: proposals.map(({ texts: _, isOpenAt: __, ...proposal }) => proposal),
       isTwoRules,
+      nearest: isTwoRules ? nearestOf(world, wanted) : undefined,
       next: next === undefined ? undefined : samples[next]?.position,
       rows: shown.slice(0, shownCount).flatMap((at) => {
         const sample = samples[at];
@@ -126,6 +134,25 @@ export class ByExample {
     return Array.from({ length: count }, (_, at) => own[Math.floor(at * step)] ?? []).flat();
   }
 }
+
+/** What gives the words of the first example and of most of the others. */
+function nearestOf(
+  world: Omit<Task, 'samples' | 'examples'>,
+  [first, ...others]: Task['examples'],
+): Nearest | undefined {
+  if (first === undefined) return undefined;
+  const { proposals } = propose({ ...world, samples: others, examples: [first] });
+  const missesOf = ({ texts }: ExampleProposal) =>
+    others.flatMap(({ position, text }, at) =>
+      texts[at] === text ? [] : [{ item: position, wanted: text, text: texts[at] ?? null }],
+    );
+  const [best] = proposals.toSorted((one, other) => missesOf(one).length - missesOf(other).length);
+  if (best === undefined) return undefined;
+  const { texts: _, isOpenAt: __, ...proposal } = best;
+  return { proposal, misses: missesOf(best) };
+}
+
+type Task = Parameters<typeof propose>[0];
 
 /** Samples for which the proposals differ, those with most differences first, then others. */
 function tellingApart(columns: readonly (readonly (string | null)[])[]): number[] {

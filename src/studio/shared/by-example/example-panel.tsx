@@ -67,7 +67,27 @@ export default function ExamplePanel(props: ExamplePanelProps) {
       {answer?.isTwoRules && (
         <p className="text-sm text-madder" role="status">
           These look like two different rules: nothing that is known here gives both.
+          {answer.nearest?.misses.map(({ item: own, wanted, text }) => (
+            <span key={own} className="block text-ink">
+              The nearest gives the first words, but “{text ?? 'nothing'}” where “{wanted}” is
+              wanted.
+            </span>
+          ))}
         </p>
+      )}
+      {answer?.isTwoRules && answer.nearest !== undefined && (
+        <ul aria-label="The nearest">
+          <ProposalLine
+            proposal={answer.nearest.proposal}
+            onTake={onTake}
+            missing={undefined}
+            rows={answer.nearest.misses.map(({ item: own, text }) => ({
+              item: own,
+              text,
+              isOpen: false,
+            }))}
+          />
+        </ul>
       )}
       {all.length === 0 && !answer?.isTwoRules && wishes[0]?.pins.length !== 0 && (
         <p className="text-sm text-madder" role="status">

@@ -1,13 +1,17 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { Finding } from '../../../core/base';
+import type { ItemType } from '../../../core/project';
 import type { Environment, Field } from '../../../core/values';
 import { useSession } from '../session/session';
 import { ExpressionEditor } from './expression-editor';
 import { FindingLine } from './finding-line';
+import { ReadsBetter } from './reads-better';
 
 interface CheckedExpressionProps {
   readonly label: string;
   readonly fields: readonly Field[];
+  /** Of the items that it is over. */
+  readonly type?: ItemType | undefined;
   readonly environment: Environment;
   readonly expr: string;
   /** What is wrong with a text; what the function hangs on makes another of it. */
@@ -20,7 +24,8 @@ interface CheckedExpressionProps {
 
 /** An expression over the item at hand: what is wrong with it is said beneath, and it is not taken. */
 export function CheckedExpression(props: CheckedExpressionProps) {
-  const { label, fields, environment, expr, findingsOf, mayBeEmpty = false, onChange } = props;
+  const { label, fields, type, environment, expr, findingsOf } = props;
+  const { mayBeEmpty = false, onChange } = props;
   const [text, setText] = useState(expr);
   useEffect(() => setText(expr), [expr]);
   const item = useSession(({ atHand }) => atHand?.value);
@@ -46,6 +51,7 @@ export function CheckedExpression(props: CheckedExpressionProps) {
         onRename={() => undefined}
       />
       {finding !== undefined && <FindingLine finding={finding} text={text} onMend={write} />}
+      {type !== undefined && <ReadsBetter type={type} text={text} />}
     </>
   );
 }

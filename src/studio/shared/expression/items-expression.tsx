@@ -23,6 +23,7 @@ export function ItemsExpression({ project, list, label, expr, onChange }: ItemsE
   return (
     <CheckedExpression
       {...{ label, fields, expr, findingsOf, onChange }}
+      type={typesOfList(project, list)[0]}
       environment={emptyEnvironment}
     />
   );

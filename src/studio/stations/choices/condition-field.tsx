@@ -1,9 +1,17 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { Choice, List } from '../../../core/lists';
-import { edits, environmentOf, fieldsOfChoice, type Project } from '../../../core/project';
+import {
+  edits,
+  environmentOf,
+  fieldsOfChoice,
+  type Project,
+  typesOf,
+  withId,
+} from '../../../core/project';
 import { makeExpression } from '../../../core/values';
 import { ExpressionEditor } from '../../shared/expression/expression-editor';
 import { FindingLine } from '../../shared/expression/finding-line';
+import { ReadsBetter } from '../../shared/expression/reads-better';
 import { make } from '../../shared/session/editing';
 import { useSession } from '../../shared/session/session';
 
@@ -33,10 +41,10 @@ export function ConditionField({ project, list, choice, at }: ConditionFieldProp
     [text, world],
   );
   const [finding] = findings;
+  const type = withId(project.types, choice.type ?? '') ?? typesOf(project, list.source)[0];
   const write = (next: string) => {
     setText(next);
-    const { type } = choice;
-    const own = type === undefined ? {} : { type };
+    const own = choice.type === undefined ? {} : { type: choice.type };
     const isSound =
       next.trim() === '' ||
       makeExpression(next, world.fields, 'condition', world.environment).findings.length === 0;
@@ -74,6 +82,7 @@ export function ConditionField({ project, list, choice, at }: ConditionFieldProp
         onRename={() => undefined}
       />
       {finding !== undefined && <FindingLine finding={finding} text={text} onMend={write} />}
+      {type !== undefined && <ReadsBetter type={type} text={text} />}
     </div>
   );
 }
