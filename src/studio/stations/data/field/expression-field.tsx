@@ -21,6 +21,7 @@ import { useSpread } from '../../../shared/expression/use-spread';
 import { make } from '../../../shared/session/editing';
 import { goWithin } from '../../../shared/session/route';
 import { useSession } from '../../../shared/session/session';
+import { columnIdOf } from '../table/columns';
 
 const ExamplePanel = onDemand(() => import('../../../shared/by-example/example-panel'));
 
@@ -186,7 +187,7 @@ export function NewComputed({ type }: { readonly type: ItemType }) {
     setOpen(false);
     setName('');
     setText('');
-    goWithin({ field: name.trim() }, 'replace');
+    goWithin({ field: columnIdOf([name.trim()]) }, 'replace');
   };
   return (
     <div className="space-y-1 pb-2">

@@ -19,6 +19,7 @@ import { make } from '../../../shared/session/editing';
 import { makeForeseen } from '../../../shared/session/foreseeing';
 import { goWithin } from '../../../shared/session/route';
 import { useProject } from '../../../shared/session/session';
+import { columnIdOf, pathOfColumn } from '../table/columns';
 import { DecodingPanel } from './decoding-panel';
 import { EvidenceWords } from './evidence-words';
 import { ExpressionField } from './expression-field';
@@ -72,9 +73,9 @@ interface Owner {
   readonly path: readonly string[];
 }
 
-/** The types that have the field; a name may hold dots itself, so whole names are tried first. */
+/** The types that have the field; what leads here from elsewhere knows no column, only names. */
 function ownersOf(types: readonly ItemType[], id: string): Owner[] {
-  const paths = [[id], id.split('.')];
+  const paths = [pathOfColumn(id), [id], id.split('.')];
   return types.flatMap((type) => {
     const path = paths.find((each) => fieldAtPath(type.fields, each) !== undefined);
     return path === undefined ? [] : [{ type, path }];
@@ -206,7 +207,7 @@ type Place = { readonly type: string; readonly path: readonly string[] };
 function renamed(place: Place, words: string): string | undefined {
   const why = make(edits.renameField(place, words));
   if (why === undefined)
-    goWithin({ field: [...place.path.slice(0, -1), words.trim()].join('.') }, 'replace');
+    goWithin({ field: columnIdOf([...place.path.slice(0, -1), words.trim()]) }, 'replace');
   return why;
 }
 
@@ -230,7 +231,7 @@ function Uses({ uses }: { readonly uses: readonly FieldUse[] }) {
           if (use.kind === 'sections') goWithin({ station: 'list', piece: 'heading' });
           if (use.kind === 'choice') goWithin({ station: 'choices' });
           if (use.kind === 'action') goWithin({ station: 'templates', panel: 'actions' });
-          if (use.kind === 'computed') goWithin({ field: use.name }, 'replace');
+          if (use.kind === 'computed') goWithin({ field: columnIdOf([use.name]) }, 'replace');
         },
       }))}
     />

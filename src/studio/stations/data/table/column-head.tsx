@@ -9,7 +9,7 @@ import { typeInWords } from '../../../../core/values';
 import type { TableLook } from '../../../../engine';
 import { TypeMark } from '../../../shared/controls/typed';
 import { goWithin, useRoute } from '../../../shared/session/route';
-import type { Column } from './columns';
+import { type Column, columnIdOf } from './columns';
 import { HeadChart } from './head-chart';
 
 interface ColumnHeadProps {
@@ -43,8 +43,10 @@ export function ColumnHead({
   const { route } = useRoute();
   const chosen = route.page === 'project' ? route.field : undefined;
   const { id, path, field } = column;
+  const words = path.join('.');
   const isChosen = id === chosen;
-  const sorted = look.sort?.path.join('.') === id ? look.sort : undefined;
+  const sorted =
+    look.sort !== undefined && columnIdOf(look.sort.path) === id ? look.sort : undefined;
   const sort = (isDescending: boolean) => onLook({ ...look, sort: { path, isDescending } });
   const isKey = path.length === 1 && keyFields(source.key).includes(field.name);
   return (
@@ -61,7 +63,7 @@ export function ColumnHead({
         aria-pressed={isChosen}
         onClick={() => goWithin({ field: isChosen ? undefined : id }, 'replace')}
       >
-        <span className={`font-semibold ${isChosen ? 'text-woad' : ''}`}>{id}</span>
+        <span className={`font-semibold ${isChosen ? 'text-woad' : ''}`}>{words}</span>
         {sorted !== undefined && (
           <span className="ms-1 inline-block align-middle text-woad">
             {sorted.isDescending ? <ArrowDown size={12} /> : <ArrowUp size={12} />}
@@ -78,7 +80,7 @@ export function ColumnHead({
       </button>
       <Menu.Root modal={false}>
         <Menu.Trigger
-          aria-label={`Column ${id}`}
+          aria-label={`Column ${words}`}
           className="absolute end-1.5 top-1 grid size-5 place-items-center rounded-sm text-ash hover:bg-chosen"
         >
           <ChevronDown size={12} aria-hidden="true" />

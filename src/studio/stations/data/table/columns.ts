@@ -10,6 +10,20 @@ export interface Column {
   readonly field: Field;
 }
 
+/** One text for a path: dots within names are told from those between them. */
+export const columnIdOf = (path: readonly string[]): string =>
+  path.map((name) => name.replace(/[\\.]/g, '\\$&')).join('.');
+
+export function pathOfColumn(id: string): readonly string[] {
+  const path = [''];
+  for (const [piece] of id.matchAll(/\\[\s\S]|[^\\]/gu)) {
+    if (piece === '.') path.push('');
+    else
+      path.push(`${path.pop()}${piece.length > 1 && piece[0] === '\\' ? piece.slice(1) : piece}`);
+  }
+  return path;
+}
+
 /** The fields as columns; a record that is open gives way to what is in it. */
 export function columnsFor(
   fields: readonly Field[],
@@ -19,7 +33,7 @@ export function columnsFor(
 ): Column[] {
   return fields.flatMap((field): Column[] => {
     const path = [...before, field.name];
-    const id = path.join('.');
+    const id = columnIdOf(path);
     if (field.type === 'record' && open.has(id))
       return columnsFor(field.fields, open, hidden, path);
     return hidden.has(id) ? [] : [{ id, path, field }];
@@ -46,9 +60,12 @@ const charPx = 6.8;
 const maxChars = 30;
 
 /** A width by the first items, then fixed: a table that measures its cells lays out anew at every scroll. */
-export function widthOf({ id, path, field }: Column, sample: readonly Item[]): number {
+export function widthOf({ path, field }: Column, sample: readonly Item[]): number {
   const chars = sample.map((item) => shownLength(valueAt(item, path)));
-  const head = Math.max(id.length + 4, typeInWords(field).length + (field.required ? 9 : 16));
+  const head = Math.max(
+    path.join('.').length + 4,
+    typeInWords(field).length + (field.required ? 9 : 16),
+  );
   return 20 + charPx * Math.max(head, ...chars.map((length) => Math.min(length, maxChars)));
 }
 
