@@ -13,17 +13,16 @@ export function nameTwice(text: string): NameTwice | undefined {
   const open: (Set<string> | undefined)[] = [];
   const end = Math.min(text.length, maxLooked);
   for (let at = 0; at < end; at += 1) {
-    const char = text[at];
-    if (char === '{') open.push(new Set());
-    else if (char === '[') open.push(undefined);
-    else if (char === '}' || char === ']') open.pop();
-    else if (char === '"') {
+    const char = text.charCodeAt(at);
+    if (char === OPEN_RECORD) open.push(new Set());
+    else if (char === OPEN_LIST) open.push(undefined);
+    else if (char === CLOSE_RECORD || char === CLOSE_LIST) open.pop();
+    else if (char === QUOTE) {
       const close = stringEnd(text, at);
       if (close < 0) return undefined;
       const names = open.at(-1);
-      const isName = names !== undefined && /^\s*:/.test(text.slice(close + 1, close + 20));
-      if (isName) {
-        const name = unquoted(text.slice(at, close + 1));
+      if (names !== undefined && isBeforeColon(text, close + 1)) {
+        const name = unquoted(text, at, close);
         if (names.has(name)) return { name, offset: at };
         names.add(name);
       }
@@ -33,19 +32,35 @@ export function nameTwice(text: string): NameTwice | undefined {
   return undefined;
 }
 
+const QUOTE = 34;
+const BACKSLASH = 92;
+const COLON = 58;
+const OPEN_LIST = 91;
+const CLOSE_LIST = 93;
+const OPEN_RECORD = 123;
+const CLOSE_RECORD = 125;
+
 function stringEnd(text: string, from: number): number {
   for (let at = text.indexOf('"', from + 1); at >= 0; at = text.indexOf('"', at + 1)) {
     let before = at;
-    while (text[before - 1] === '\\') before -= 1;
+    while (text.charCodeAt(before - 1) === BACKSLASH) before -= 1;
     if ((at - before) % 2 === 0) return at;
   }
   return -1;
 }
 
-function unquoted(text: string): string {
+function isBeforeColon(text: string, from: number): boolean {
+  let at = from;
+  while (text.charCodeAt(at) <= 32) at += 1;
+  return text.charCodeAt(at) === COLON;
+}
+
+function unquoted(text: string, from: number, close: number): string {
+  const inside = text.slice(from + 1, close);
+  if (!inside.includes('\\')) return inside;
   try {
-    return String(JSON.parse(text));
+    return String(JSON.parse(`"${inside}"`));
   } catch {
-    return text;
+    return inside;
   }
 }
