@@ -9,6 +9,8 @@ export function isSame(one: Json | undefined, other: Json | undefined): boolean 
   const names = Object.keys(one);
   return (
     names.length === Object.keys(other).length &&
-    names.every((name) => Object.hasOwn(other, name) && isSame(one[name], ownValue(other, name)))
+    names.every(
+      (name) => Object.hasOwn(other, name) && isSame(ownValue(one, name), ownValue(other, name)),
+    )
   );
 }
