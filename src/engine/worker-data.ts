@@ -70,6 +70,7 @@ export function dataProtocol(
 
     async pathSteps(source, at) {
       if (reading.document(source) === undefined) return 'not at hand';
+      if (sourceOf(source).from.format !== 'json') return undefined;
       const root = await reading.root(source);
       return root === undefined ? undefined : pathSteps(root, at);
     },

@@ -55,7 +55,7 @@ function sampleOf({ itemCount, of }: FieldValues): readonly Json[] {
   return every > 1 && sample.length < minSample ? [...of(1)].slice(0, maxSample) : sample;
 }
 
-/** The one way of reading that nobody needs to be asked about; undefined: several may be meant. */
+/** The reading that nobody needs to be asked about; undefined: several may be meant. */
 export function settledWay({ ways }: BetterReading): Decoding | undefined {
   const [way, ...others] = ways;
   return others.length === 0 ? way?.decoding : undefined;

@@ -1,4 +1,15 @@
 import type { Turns } from '../../base';
+import {
+  CLOSE_LIST,
+  CLOSE_RECORD,
+  COMMA,
+  nextIsColon,
+  OPEN_LIST,
+  OPEN_RECORD,
+  QUOTE,
+  stringEnd,
+  unquoted,
+} from './marks';
 
 /**
  * Finds the lists of a JSON document without parsing it: one pass over brackets, strings and
@@ -45,14 +56,6 @@ const maxListDepth = 12;
 /** So many short lists: they stand in items. */
 const maxScattered = 40;
 const sliceChars = 1_000_000;
-const QUOTE = 34;
-const COMMA = 44;
-const COLON = 58;
-const OPEN_LIST = 91;
-const BACKSLASH = 92;
-const CLOSE_LIST = 93;
-const OPEN_RECORD = 123;
-const CLOSE_RECORD = 125;
 
 /**
  * Finds the lists. `take` is offered whole elements of lists of records, slice by slice. Takes a
@@ -270,46 +273,6 @@ export function coveringList(lists: readonly ListFound[], text: string): ListFou
   return lists.find(
     (list) => spanOf(list) > text.length / 2 && (list.elementCount > 1 || list.end === undefined),
   );
-}
-
-/** Offset of the closing quote of the string that opens at `from`, or -1. */
-function stringEnd(text: string, from: number): number {
-  // Most strings are short: looking at each character beats a call of indexOf up to here.
-  const near = Math.min(text.length, from + 40);
-  let i = from + 1;
-  for (; i < near; i += 1) {
-    const char = text.charCodeAt(i);
-    if (char === QUOTE) return i;
-    if (char === BACKSLASH) i += 1;
-  }
-  return farStringEnd(text, from, i);
-}
-
-/** The same for a long string; everything from the opening quote up to `reached` is known to be inside. */
-function farStringEnd(text: string, from: number, reached: number): number {
-  let end = text.indexOf('"', reached);
-  while (end > 0) {
-    let slashes = 0;
-    while (end - 1 - slashes > from && text.charCodeAt(end - 1 - slashes) === BACKSLASH)
-      slashes += 1;
-    if (slashes % 2 === 0) return end;
-    end = text.indexOf('"', end + 1);
-  }
-  return -1;
-}
-
-function nextIsColon(text: string, from: number): boolean {
-  let i = from;
-  while (text.charCodeAt(i) <= 32) i += 1;
-  return text.charCodeAt(i) === COLON;
-}
-
-function unquoted(text: string, start: number, end: number): string {
-  try {
-    return String(JSON.parse(text.slice(start, end + 1)));
-  } catch {
-    return text.slice(start + 1, end);
-  }
 }
 
 const plainName = /^[A-Za-z_][A-Za-z0-9_]*$/;

@@ -1,3 +1,14 @@
+import {
+  CLOSE_LIST,
+  CLOSE_RECORD,
+  nextIsColon,
+  OPEN_LIST,
+  OPEN_RECORD,
+  QUOTE,
+  stringEnd,
+  unquoted,
+} from './marks';
+
 /** A record that has a name twice, of which JSON readers keep the last value. */
 export interface NameTwice {
   readonly name: string;
@@ -21,7 +32,7 @@ export function nameTwice(text: string): NameTwice | undefined {
       const close = stringEnd(text, at);
       if (close < 0) return undefined;
       const names = open.at(-1);
-      if (names !== undefined && isBeforeColon(text, close + 1)) {
+      if (names !== undefined && nextIsColon(text, close + 1)) {
         const name = unquoted(text, at, close);
         if (names.has(name)) return { name, offset: at };
         names.add(name);
@@ -30,37 +41,4 @@ export function nameTwice(text: string): NameTwice | undefined {
     }
   }
   return undefined;
-}
-
-const QUOTE = 34;
-const BACKSLASH = 92;
-const COLON = 58;
-const OPEN_LIST = 91;
-const CLOSE_LIST = 93;
-const OPEN_RECORD = 123;
-const CLOSE_RECORD = 125;
-
-function stringEnd(text: string, from: number): number {
-  for (let at = text.indexOf('"', from + 1); at >= 0; at = text.indexOf('"', at + 1)) {
-    let before = at;
-    while (text.charCodeAt(before - 1) === BACKSLASH) before -= 1;
-    if ((at - before) % 2 === 0) return at;
-  }
-  return -1;
-}
-
-function isBeforeColon(text: string, from: number): boolean {
-  let at = from;
-  while (text.charCodeAt(at) <= 32) at += 1;
-  return text.charCodeAt(at) === COLON;
-}
-
-function unquoted(text: string, from: number, close: number): string {
-  const inside = text.slice(from + 1, close);
-  if (!inside.includes('\\')) return inside;
-  try {
-    return String(JSON.parse(`"${inside}"`));
-  } catch {
-    return inside;
-  }
 }

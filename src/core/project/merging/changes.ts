@@ -1,5 +1,5 @@
 import { clipped, isRecord, type Json, ownValue } from '../../base';
-import { keyedBy } from './keyed-lists';
+import { byKey } from './keyed-lists';
 import { isSame } from './same';
 
 /** One thing that is otherwise now; undefined: it was not there, or is not there any more. */
@@ -35,16 +35,6 @@ export function changesBetween(
   return isMoved ? [...own, { path, before: kept, now: stand, isMoved }] : own;
 }
 
-function byKey(list: readonly Json[]): ReadonlyMap<string, Json> | undefined {
-  const found = new Map<string, Json>();
-  for (const each of list) {
-    const key = keyedBy(each);
-    if (key === undefined || found.has(key)) return undefined;
-    found.set(key, each);
-  }
-  return found;
-}
-
 /** Steps that people do not think of. */
 const silent = new Set(['row', 'children']);
 
@@ -54,10 +44,11 @@ export const placeInProject = (path: readonly string[]): string =>
 
 export function changeInWords({ path, before, now, isMoved }: Change): string {
   const place = placeInProject(path);
-  if (isMoved) return `${place}: in another order, ${shown(now)}`;
-  if (before === undefined) return `${place}: added, ${shown(now)}`;
+  if (isMoved) return `${place}: in another order, ${shownIn(now)}`;
+  if (before === undefined) return `${place}: added, ${shownIn(now)}`;
   if (now === undefined) return `${place}: removed`;
-  return `${place}: ${shown(before)} → ${shown(now)}`;
+  return `${place}: ${shownIn(before)} → ${shownIn(now)}`;
 }
 
-const shown = (value: Json | undefined): string => clipped(JSON.stringify(value)).slice(0, 120);
+export const shownIn = (value: Json | undefined): string =>
+  value === undefined ? 'removed' : clipped(JSON.stringify(value)).slice(0, 120);

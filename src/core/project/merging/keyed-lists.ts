@@ -63,7 +63,7 @@ export function mergedList(
 }
 
 /** Each element by its key, in their order; undefined: one has none, or two have the same. */
-function byKey(list: readonly Json[], keyOf: Keyed): Elements | undefined {
+export function byKey(list: readonly Json[], keyOf: Keyed = keyedBy): Elements | undefined {
   const found = new Map<string, Json>();
   for (const each of list) {
     const key = keyOf(each);

@@ -1,17 +1,8 @@
-import {
-  clipped,
-  type Finding,
-  failed,
-  isRecord,
-  type Json,
-  ok,
-  ownValue,
-  type Result,
-} from '../../base';
+import { type Finding, failed, isRecord, type Json, ok, ownValue, type Result } from '../../base';
 import { asItem, type Item, keyFields, keyReader } from '../../items';
 import type { ProjectFile } from '../file/read';
 import { formatVersion, itemsIdOf, ownSet, type Project, rawKey } from '../project';
-import { placeInProject } from './changes';
+import { placeInProject, shownIn } from './changes';
 import type { Conflict, Sides } from './sides';
 import { merged } from './three-way';
 
@@ -70,14 +61,11 @@ const jsonOf = ({ items }: ProjectFile, id: string): Json | undefined => {
 /** `templates › plain › title › text: "a" here, "b" there; "a" stays.` */
 export function conflictInWords({ path, ours, theirs }: Conflict): string {
   const place = placeInProject(path);
-  const stays = shown(ours ?? theirs);
+  const stays = shownIn(ours ?? theirs);
   if (ours !== undefined && theirs !== undefined && isNew(path, ours))
     return `${place}: both sides made one; both are kept, theirs under another id.`;
-  return `${place}: ${shown(ours)} here, ${shown(theirs)} there; ${stays} stays.`;
+  return `${place}: ${shownIn(ours)} here, ${shownIn(theirs)} there; ${stays} stays.`;
 }
 
 const isNew = (path: readonly string[], ours: Json): boolean =>
   isRecord(ours) && ownValue(ours, 'id') === path.at(-1);
-
-const shown = (value: Json | undefined): string =>
-  value === undefined ? 'removed' : clipped(JSON.stringify(value)).slice(0, 120);
