@@ -1,8 +1,8 @@
 import { clipped, count, grouped, type Json } from '../../src/core/base';
-import { placesBetween } from '../../src/core/lists';
 import { changeInWords, changesBetween, type Project } from '../../src/core/project';
 import { isContent } from '../../src/core/templates';
 import type { Engine } from '../../src/engine';
+import { entriesOf } from '../entries';
 import { flush, json, line } from '../output';
 import { openProject } from '../project';
 
@@ -33,30 +33,22 @@ const asJson = (project: Project): Json => JSON.parse(JSON.stringify(project));
 /** The words of each row by its key, each by its template, part and property. */
 type Words = ReadonlyMap<string, ReadonlyMap<string, string>>;
 
-const atOnce = 2_000;
-
 function wordsOf(
   { engine, project }: { readonly engine: Engine; readonly project: Project },
   list: string,
 ): Words {
   const view = engine.update(project, { from: 0, to: 0 }, list);
   const rows = new Map<string, ReadonlyMap<string, string>>();
-  for (let from = 0; from < view.sequence.entryCount; from += atOnce) {
-    for (const entry of engine.entries(placesBetween(from, from + atOnce))) {
-      const plan = view.plans[entry.plan];
-      if (entry.kind !== 'row' || plan === undefined) continue;
-      const words = plan.slots.flatMap(({ part, property, kind }, at): [string, string][] => {
-        if (!isContent({ kind })) return [];
-        const value = entry.values[at];
-        return [
-          [
-            `${plan.template}, ${part}, ${property}`,
-            value === undefined ? 'nothing' : `“${value}”`,
-          ],
-        ];
-      });
-      rows.set(entry.key, new Map(words));
-    }
+  for (const entry of entriesOf(engine, view.sequence.entryCount)) {
+    const plan = view.plans[entry.plan];
+    if (entry.kind !== 'row' || plan === undefined) continue;
+    const words = plan.slots.flatMap(({ part, property, kind }, at): [string, string][] => {
+      if (!isContent({ kind })) return [];
+      const value = entry.values[at];
+      const shown = value === undefined ? 'nothing' : `“${value}”`;
+      return [[`${plan.template}, ${part}, ${property}`, shown]];
+    });
+    rows.set(entry.key, new Map(words));
   }
   return rows;
 }

@@ -1,7 +1,8 @@
-import { type Entry, placesBetween } from '../../src/core/lists';
+import type { Entry } from '../../src/core/lists';
 import { actionWithId, type Project, readyAction, withId } from '../../src/core/project';
 import { type Expression, explain as explainExpression } from '../../src/core/values';
 import { type Engine, trace } from '../../src/engine';
+import { entriesOf } from '../entries';
 import { endWith, excludes, flush, json, line, report, WrongUse } from '../output';
 import { openProject, showLocale } from '../project';
 
@@ -13,8 +14,6 @@ interface ExplainOptions {
   readonly locale?: string;
   readonly json?: boolean;
 }
-
-const entriesAtOnce = 2_000;
 
 /** How the words of one part of one row came about. Exit status 1 if nothing shows there. */
 export async function explain(file: string, options: ExplainOptions): Promise<void> {
@@ -99,11 +98,6 @@ function explainAction(on: ActedOn, id: string, isJson: boolean | undefined): vo
 }
 
 function entryWith(engine: Engine, key: string, count: number) {
-  for (let from = 0; from < count; from += entriesAtOnce) {
-    const found = engine
-      .entries(placesBetween(from, from + entriesAtOnce))
-      .find((entry) => entry.key === key);
-    if (found !== undefined) return found;
-  }
+  for (const entry of entriesOf(engine, count)) if (entry.key === key) return entry;
   throw new WrongUse(`No row of the list has the key "${key}".`);
 }

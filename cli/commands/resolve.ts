@@ -1,8 +1,9 @@
 import { directionOf } from '../../src/core/base';
-import { densities, type Entry, type List, listSources, placesBetween } from '../../src/core/lists';
+import { densities, type Entry, type List, listSources } from '../../src/core/lists';
 import { type Project, withId } from '../../src/core/project';
 import { isContent } from '../../src/core/templates';
 import { type Engine, type Frame, type OwnFonts, trace } from '../../src/engine';
+import { entriesOf } from '../entries';
 import { endWith, excludes, flush, json, line, needs, report, WrongUse } from '../output';
 import { measuresWith, openProject, showLocale } from '../project';
 import { actionAsText, actionsFinder } from '../row-actions';
@@ -22,8 +23,6 @@ interface ResolveOptions {
   readonly actions?: boolean;
   readonly as?: string;
 }
-
-const entriesAtOnce = 2_000;
 
 /** Every entry with its words, from the engine that the window uses. Exit status 1 on errors. */
 export async function resolve(file: string, options: ResolveOptions): Promise<void> {
@@ -67,7 +66,7 @@ async function tellAs(
   const all: unknown[] = [];
   for (const { list, view: open } of views) {
     const view = open();
-    for (const entry of entriesOf(engine, view)) {
+    for (const entry of entriesOf(engine, view.sequence.entryCount)) {
       if (form === 'json') all.push(asJson(engine, list, view, entry));
       else json(asJson(engine, list, view, entry));
     }
@@ -91,7 +90,7 @@ function tellTable(engine: Engine, views: readonly Opened[]): void {
   line(cells(['list', 'entry', 'key', 'template', ...columns]));
   for (const { list, view: open } of views) {
     const view = open();
-    for (const entry of entriesOf(engine, view)) {
+    for (const entry of entriesOf(engine, view.sequence.entryCount)) {
       const plan = view.plans[entry.plan];
       const words = new Map(
         plan?.slots.map((slot, at) => [columnOf(slot), String(entry.values[at] ?? '')]),
@@ -115,11 +114,6 @@ const cells = (values: readonly string[]): string =>
   values
     .map((value) => (/[",\r\n]/.test(value) ? `"${value.replaceAll('"', '""')}"` : value))
     .join(',');
-
-function* entriesOf(engine: Engine, view: Frame): Generator<Entry, void> {
-  for (let from = 0; from < view.sequence.entryCount; from += entriesAtOnce)
-    yield* engine.entries(placesBetween(from, from + entriesAtOnce));
-}
 
 function listNamed(project: Project, id: string): List {
   const list = withId(project.lists, id);
@@ -203,20 +197,18 @@ interface Resolving {
 async function resolveList(resolving: Resolving): Promise<void> {
   const { engine, list, view, boxesOf, actionsOf, isJson } = resolving;
   if (!isJson) line(`${list.name} (${view.sequence.entryCount})`);
-  for (let from = 0; from < view.sequence.entryCount; from += entriesAtOnce) {
-    for (const entry of engine.entries(placesBetween(from, from + entriesAtOnce))) {
-      const plan = view.plans[entry.plan];
-      const boxes = plan && (await boxesOf?.(list, plan, entry));
-      const actions = plan && actionsOf?.(plan.template, entry);
-      if (isJson)
-        json({
-          ...asJson(engine, list, view, entry),
-          ...(boxes && { boxes }),
-          ...(actions && { actions }),
-        });
-      else line(asText(view, entry) + (boxes ? `\t${boxes[0]?.height} px` : ''));
-      for (const action of isJson ? [] : (actions ?? [])) line(actionAsText(action));
-    }
+  for (const entry of entriesOf(engine, view.sequence.entryCount)) {
+    const plan = view.plans[entry.plan];
+    const boxes = plan && (await boxesOf?.(list, plan, entry));
+    const actions = plan && actionsOf?.(plan.template, entry);
+    if (isJson)
+      json({
+        ...asJson(engine, list, view, entry),
+        ...(boxes && { boxes }),
+        ...(actions && { actions }),
+      });
+    else line(asText(view, entry) + (boxes ? `\t${boxes[0]?.height} px` : ''));
+    for (const action of isJson ? [] : (actions ?? [])) line(actionAsText(action));
   }
 }
 

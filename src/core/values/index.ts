@@ -40,6 +40,7 @@ export { type Kind, kindOf, type ResultType, typeOfResult, withArticle } from '.
 export { type Cases, type CaseValue, casesIn, fallsOn, textOfCases } from './syntax/cases';
 export {
   type Decoding,
+  durationForms,
   type Field,
   fieldAtPath,
   fieldNamed,

@@ -22,6 +22,16 @@ export type ValueType =
   | { readonly type: 'record'; readonly fields: readonly Field[] }
   | { readonly type: 'list'; readonly of: ValueType };
 
+/** How long something takes, as it may be written. */
+export const durationForms = [
+  'iso',
+  'clock',
+  'milliseconds',
+  'seconds',
+  'minutes',
+  'hours',
+] as const;
+
 /** How a value as it was read becomes one of the field's type. */
 export type Decoding = HowDecoded & {
   /** Texts that stand for no value, as they are written. */
@@ -34,7 +44,7 @@ type HowDecoded =
   /** A count since 1970, in UTC. */
   | { readonly epoch: 'seconds' | 'milliseconds' }
   /** How long something takes: a text of ISO 8601, a count, or as a clock shows it (`4:30`, `1:04:30`). */
-  | { readonly duration: 'iso' | 'milliseconds' | 'seconds' | 'minutes' | 'hours' | 'clock' }
+  | { readonly duration: (typeof durationForms)[number] }
   /**
    * The decimal sign of numbers that are texts; other signs between digits group them, brackets
    * around one make it negative. `unit`: a sign beside each, by `%` a hundredth is meant. `whole`:

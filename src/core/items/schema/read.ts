@@ -8,7 +8,13 @@ import {
   ownValue,
   type Result,
 } from '../../base';
-import type { Decoding, Field, ScalarName, ValueType } from '../../values';
+import {
+  type Decoding,
+  durationForms,
+  type Field,
+  type ScalarName,
+  type ValueType,
+} from '../../values';
 import { typeDecoded } from '../decoding';
 import { itemFindings } from '../findings';
 import { typeValueOf } from '../item';
@@ -284,8 +290,6 @@ function decodingOf(value: Json | undefined): Decoding | undefined {
 const textsIn = (value: Json | undefined) =>
   Array.isArray(value) ? value.filter((word) => typeof word === 'string') : undefined;
 
-const durations = ['iso', 'clock', 'milliseconds', 'seconds', 'minutes', 'hours'] as const;
-
 function plainDecodingOf(value: JsonRecord): Decoding | undefined {
   const pattern = ownValue(value, 'pattern');
   const locale = ownValue(value, 'locale');
@@ -293,7 +297,7 @@ function plainDecodingOf(value: JsonRecord): Decoding | undefined {
     return { pattern, ...(typeof locale === 'string' && { locale }) };
   const epoch = ownValue(value, 'epoch');
   if (epoch === 'seconds' || epoch === 'milliseconds') return { epoch };
-  const duration = durations.find((each) => each === ownValue(value, 'duration'));
+  const duration = durationForms.find((each) => each === ownValue(value, 'duration'));
   if (duration !== undefined) return { duration };
   const decimal = ownValue(value, 'decimal');
   if (decimal === ',' || decimal === '.') {

@@ -1,12 +1,9 @@
 import { freeId, isRecord, type Json, ownValue } from '../../base';
 import { isSame } from './same';
-import type { Conflict, Merged, Sides } from './sides';
-
-/** What tells the elements of a list apart; undefined: nothing does, and it is one value. */
-export type Keyed = (element: Json) => string | undefined;
+import type { Conflict, Merged, Rules, Sides } from './sides';
 
 /** By id, by name, or by the source and set that items are of. */
-export const keyedBy: Keyed = (element) => {
+export function keyedBy(element: Json): string | undefined {
   if (!isRecord(element)) return undefined;
   for (const name of ['id', 'name']) {
     const value = ownValue(element, name);
@@ -16,13 +13,13 @@ export const keyedBy: Keyed = (element) => {
   return typeof source === 'string'
     ? `${source}/${String(ownValue(element, 'set') ?? '')}`
     : undefined;
-};
+}
 
 type Elements = ReadonlyMap<string, Json>;
 
 interface ListTask {
   readonly path: readonly string[];
-  readonly keyOf: Keyed;
+  readonly rules: Rules;
   /** Puts the changes of one element together. */
   readonly mergeOne: (sides: Sides<Json | undefined>, path: readonly string[]) => Merged;
 }
@@ -30,8 +27,9 @@ interface ListTask {
 /** Undefined where the elements of a side are not told apart. */
 export function mergedList(
   sides: Sides<readonly Json[]>,
-  { path, keyOf, mergeOne }: ListTask,
+  { path, rules, mergeOne }: ListTask,
 ): Merged | undefined {
+  const keyOf = (element: Json) => rules.keyOf(element, path);
   const base = byKey(sides.base, keyOf);
   const ours = byKey(sides.ours, keyOf);
   const theirs = byKey(sides.theirs, keyOf);
@@ -43,10 +41,12 @@ export function mergedList(
     const of = { base: base.get(key), ours: ours.get(key), theirs: theirs.get(key) };
     const isAddedTwice = of.base === undefined && of.ours !== undefined && of.theirs !== undefined;
     if (isAddedTwice && !isSame(of.ours, of.theirs)) {
-      // Two new ones of one name: both stay.
+      const isKept = rules.mayRename(path) && hasId(of.theirs);
       if (of.ours !== undefined) kept.set(key, of.ours);
-      twice.push(of.theirs ?? null);
-      conflicts.push({ path: [...path, key], ours: of.ours, theirs: of.theirs });
+      if (isKept) twice.push(of.theirs ?? null);
+      const { ours: own, theirs: other } = of;
+      const met = { path: [...path, key], ours: own, theirs: other };
+      conflicts.push(isKept ? { ...met, isKeptTwice: true } : met);
       continue;
     }
     const found = mergeOne(of, [...path, key]);
@@ -63,7 +63,10 @@ export function mergedList(
 }
 
 /** Each element by its key, in their order; undefined: one has none, or two have the same. */
-export function byKey(list: readonly Json[], keyOf: Keyed = keyedBy): Elements | undefined {
+export function byKey(
+  list: readonly Json[],
+  keyOf: (element: Json) => string | undefined = keyedBy,
+): Elements | undefined {
   const found = new Map<string, Json>();
   for (const each of list) {
     const key = keyOf(each);
@@ -73,15 +76,16 @@ export function byKey(list: readonly Json[], keyOf: Keyed = keyedBy): Elements |
   return found;
 }
 
-/** Under ids that are free; what is told apart by a name alone can't be there twice. */
+const hasId = (element: Json | undefined): boolean =>
+  isRecord(element) && typeof ownValue(element, 'id') === 'string';
+
+/** Under ids that are free. */
 function renamed(elements: readonly Json[], kept: Elements): readonly Json[] {
   const taken = new Set(kept.keys());
-  return elements.flatMap((each) => {
-    const id = isRecord(each) ? ownValue(each, 'id') : undefined;
-    if (!isRecord(each) || typeof id !== 'string') return [];
-    const free = freeId(id, taken);
-    taken.add(free);
-    return [{ ...each, id: free }];
+  return elements.filter(isRecord).map((each) => {
+    const id = freeId(String(ownValue(each, 'id')), taken);
+    taken.add(id);
+    return { ...each, id };
   });
 }
 

@@ -69,13 +69,19 @@ describe('three values', () => {
   });
 
   test('two new ones of one id are both kept', () => {
-    const found = together([], [{ id: 'a', n: 1 }], [{ id: 'a', n: 2 }]);
-    expect(found.value).toEqual([
-      { id: 'a', n: 1 },
-      { id: 'a-2', n: 2 },
-    ]);
+    const found = together(
+      { formats: [] },
+      { formats: [{ id: 'a', n: 1 }] },
+      { formats: [{ id: 'a', n: 2 }] },
+    );
+    expect(found.value).toEqual({
+      formats: [
+        { id: 'a', n: 1 },
+        { id: 'a-2', n: 2 },
+      ],
+    });
     expect(found.conflicts.map(conflictInWords)).toEqual([
-      'a: both sides made one; both are kept, theirs under another id.',
+      'formats › a: both sides made one; both are kept, theirs under another id; what names it uses ours.',
     ]);
   });
 });
@@ -157,6 +163,16 @@ function sorted(value: Json): Json {
 }
 
 const asJson = (project: Project): JsonRecord => JSON.parse(JSON.stringify(project));
+
+const partIds = (part: unknown): readonly string[] =>
+  Array.isArray(part)
+    ? part.flatMap(partIds)
+    : typeof part === 'object' && part !== null
+      ? [
+          ...('part' in part && 'id' in part ? [String(part.id)] : []),
+          ...Object.values(part).flatMap(partIds),
+        ]
+      : [];
 
 describe('two people’s projects', () => {
   test('edits that do not meet are all there, none is lost or doubled, whichever side is ours', async () => {
@@ -242,5 +258,83 @@ describe('two people’s projects', () => {
       'Theirs',
     ]);
     expect(found.value.conflicts).toEqual([]);
+  });
+
+  test('data is never made up: two new items of one key stay as ours has them, and it is told', async () => {
+    const base = await demo;
+    const id = base.project.sources[0]?.id ?? '';
+    const items = base.items.get(id) ?? [];
+    const of = (...more: typeof items) => ({
+      ...base,
+      items: new Map([...base.items, [id, [...items, ...more]]]),
+    });
+    const ours = of({ id: 'new', name: 'Ours', visits: [{ id: 'v', n: 1 }] });
+    const theirs = of({ id: 'new', name: 'Theirs', visits: [{ id: 'v', n: 2 }] });
+    const found = await mergeProjects({ base, ours, theirs }, 'x');
+    if (!found.ok) throw new Error('no merge');
+    expect(found.value.items.get(id)).toEqual(ours.items.get(id));
+    expect(found.value.conflicts.map(({ path }) => path)).toEqual([['items', id, 'new']]);
+    expect(found.value.conflicts.map(conflictInWords)[0]).toMatch(/ stays\.$/);
+  });
+
+  test('lists within items are values: nothing in them is renamed or put together', async () => {
+    const base = await demo;
+    const id = base.project.sources[0]?.id ?? '';
+    const [first = {}, ...others] = base.items.get(id) ?? [];
+    const of = (visits: Json) => ({
+      ...base,
+      items: new Map([...base.items, [id, [{ ...first, visits }, ...others]]]),
+    });
+    const found = await mergeProjects(
+      { base, ours: of([{ id: 'v', n: 1 }]), theirs: of([{ id: 'v', n: 2 }]) },
+      'x',
+    );
+    if (!found.ok) throw new Error('no merge');
+    expect(found.value.items.get(id)?.[0]?.['visits']).toEqual([{ id: 'v', n: 1 }]);
+    expect(found.value.conflicts).toHaveLength(1);
+  });
+
+  test('a part that both moved, each elsewhere, is not there twice: the template stays as ours has it', async () => {
+    const base = await demo;
+    const template = base.project.templates.find(({ row }) =>
+      JSON.stringify(row).includes('"price"'),
+    );
+    if (template === undefined) throw new Error('the demo has no price');
+    const moved = (beside: string) => {
+      const edit = edits.move(
+        { template: template.id, parts: ['price'] },
+        { beside, side: 'below' },
+      );
+      return { ...base, project: withEdits(base.project, [edit]) };
+    };
+    const [one = '', other = ''] = partIds(template.row).filter(
+      (id) => id !== 'row' && id !== 'price',
+    );
+    const found = await mergeProjects({ base, ours: moved(one), theirs: moved(other) }, 'x');
+    if (!found.ok) throw new Error('no merge');
+    for (const { row } of found.value.project.templates)
+      expect(new Set(partIds(row)).size).toBe(partIds(row).length);
+  });
+
+  test('two new sources of one id: ours stays with its items, theirs is told', async () => {
+    const base = await demo;
+    const [source] = base.project.sources;
+    if (source === undefined) throw new Error('no source');
+    const of = (name: string) => ({
+      ...base,
+      project: {
+        ...base.project,
+        sources: [...base.project.sources, { ...source, id: 'more', name }],
+      },
+      items: new Map([...base.items, ['more', [{ id: name }]]]),
+    });
+    const found = await mergeProjects({ base, ours: of('one'), theirs: of('two') }, 'x');
+    if (!found.ok) throw new Error('no merge');
+    expect(found.value.project.sources.map(({ id }) => id)).toEqual([
+      ...base.project.sources.map(({ id }) => id),
+      'more',
+    ]);
+    expect(found.value.items.get('more')).toEqual([{ id: 'one' }]);
+    expect(found.value.conflicts.map(conflictInWords).join()).toContain('sources › more');
   });
 });

@@ -15,6 +15,7 @@ import {
 } from '../../shape';
 import {
   type Decoding,
+  durationForms,
   type Field,
   maxListed,
   type SaidBySchema,
@@ -53,7 +54,7 @@ const decodingShape: Shape<Decoding> = byKey<Decoding>(
     [
       'duration',
       record<Extract<Decoding, { readonly duration: string }>>({
-        duration: oneOf(['iso', 'milliseconds', 'seconds', 'minutes', 'hours', 'clock']),
+        duration: oneOf(durationForms),
         none,
       }),
     ],
