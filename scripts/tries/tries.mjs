@@ -49,7 +49,7 @@ export function stepper(page) {
       steps.push(`drag ${what}`);
       await from.hover();
       await page.mouse.down();
-      const box = await to.boundingBox();
+      const box = await standing(to);
       await page.mouse.move(box.x + box.width * at.x, box.y + box.height * at.y, { steps: 5 });
       await page.waitForTimeout(100);
       await page.mouse.up();
@@ -62,6 +62,15 @@ export function stepper(page) {
       await page.keyboard.type(text);
     },
   };
+}
+
+/** The box of what is drawn anew at times: as soon as it is there. */
+async function standing(locator) {
+  for (;;) {
+    await locator.waitFor();
+    const box = await locator.boundingBox();
+    if (box !== null) return box;
+  }
 }
 
 const value = (page, name) =>

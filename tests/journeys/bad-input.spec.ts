@@ -30,7 +30,7 @@ test('bad input is refused in words, and what was open stays', async ({ page }) 
     if (!name.endsWith('.yarncard.json')) await become(page, 'New project');
     await expect(page.getByRole('alert')).toHaveText(message);
     await page.getByRole('button', { name: 'Put this message away' }).click();
-    expect(await rowsOf(page)).toEqual(before);
+    await expect.poll(() => rowsOf(page)).toEqual(before);
     await page.getByRole('button', { name: 'Next item' }).click();
     await page.getByRole('button', { name: 'first', exact: true }).click();
   }

@@ -105,7 +105,7 @@ test('a row leads on, has a button with an icon in it, and what is hard to hit o
   await expect
     .poll(() => drawn.evaluate((each) => getComputedStyle(each).maskImage))
     .toContain('data:image/svg');
-  expect((await rowsOf(page, 1))[0]).toContain('Reserve');
+  await expect.poll(async () => (await rowsOf(page, 1))[0]).toContain('Reserve');
   // One step back takes the icon out of the part and out of the project.
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('button', { name: /^Undo|shopping/ }).first()).toBeVisible();

@@ -93,3 +93,22 @@ test('a path is followed segment by segment, and gone back to; without its docum
   await path.click();
   await expect(steps).toContainText('shop.json is not at hand any more');
 });
+
+test('fields called anything are shown like any other; what was not read within a record is told', async ({
+  page,
+}) => {
+  await page.goto('/');
+  const items = `[{"id":"x1","a.b":"Pell, Ida","a":{"b":"24.03.2026"},"":"1,5","__proto__":"3,5"},
+    {"id":"x2","a.b":"Fell, Ann","a":{"b":"in spring"},"":"2,5","__proto__":"4,5"},
+    {"id":"x3","a.b":"Reel, Jo","a":{"b":"25.03.2026"},"":"3,5","__proto__":"5,5"}]`;
+  await dropFile(page, 'odd.json', items);
+  await page.getByRole('link', { name: 'Data' }).click();
+  const better = page.getByRole('region', { name: 'Fields that read better' });
+  await expect(better).toContainText('a.b as a date, "" as a number, __proto__ as a number');
+  await better.getByRole('button', { name: 'Read all so' }).click();
+  await expect(page.getByRole('columnheader', { name: '""' })).toContainText('number');
+  await expect(page.getByRole('row', { name: /x2/ })).toContainText('b not read');
+  // The field "a.b", not the b of a.
+  await page.getByRole('columnheader', { name: /^a\.b/ }).click();
+  await expect(page.getByRole('region', { name: 'Field a.b' })).toContainText('3 texts');
+});

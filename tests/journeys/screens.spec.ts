@@ -101,11 +101,9 @@ test('a part is removed, and its stack gives way', async ({ page }) => {
   await page.getByRole('button', { name: 'in-stock fit' }).click();
   await page.getByRole('button', { name: 'Remove in-stock' }).click();
   await expect(page.getByRole('region', { name: 'Parts' })).not.toContainText('figures');
-  expect((await rowsOf(page, 1))[0]).toEqual([
-    'Merino lace, undyed',
-    'Hollow Fell · 100 g',
-    '€14.50',
-  ]);
+  await expect
+    .poll(async () => (await rowsOf(page, 1))[0])
+    .toEqual(['Merino lace, undyed', 'Hollow Fell · 100 g', '€14.50']);
   await page.getByRole('button', { name: 'row across' }).click();
   await expect(page.getByRole('button', { name: 'Remove row' })).toBeDisabled();
 });

@@ -39,13 +39,15 @@ test('from dropped items to real rows, and out again', async ({ page, browser })
   await expect(page).toHaveURL(/\/p\/parcels-.*\/data/);
   await expect(page.getByLabel('JSONPath of the items')).toHaveValue('$.data.parcels[*]');
   await expect(page.getByRole('main')).toContainText('5 items');
-  expect(await rowsOf(page)).toEqual([
-    ['Parcel to Ousby'],
-    ['Closed on Monday'],
-    ['Parcel to Garth'],
-    ['Scales are back'],
-    ['Parcel without a town'],
-  ]);
+  await expect
+    .poll(() => rowsOf(page))
+    .toEqual([
+      ['Parcel to Ousby'],
+      ['Closed on Monday'],
+      ['Parcel to Garth'],
+      ['Scales are back'],
+      ['Parcel without a town'],
+    ]);
   await saved(page);
 
   // Another field for the label: the first letters find it.

@@ -20,4 +20,4 @@ export type { Result } from './result';
 export { failed, ok } from './result';
 export { nearest, spellingDistance } from './spelling';
 export { atOnce, inTurns, type Turns } from './turns';
-export { count, grouped } from './words';
+export { count, grouped, namesInWords } from './words';

@@ -7,3 +7,7 @@ export function grouped(n: number): string {
 export function count(n: number, one: string, several = `${one}s`): string {
   return `${grouped(n)} ${n === 1 ? one : several}`;
 }
+
+/** A path of names as people read it: `maker.town`; a name without letters is seen, too. */
+export const namesInWords = (path: readonly string[]): string =>
+  path.map((name) => (name.trim() === '' ? JSON.stringify(name) : name)).join('.');

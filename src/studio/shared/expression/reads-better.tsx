@@ -1,3 +1,4 @@
+import { namesInWords } from '../../../core/base';
 import { type BetterReading, decodingInWords } from '../../../core/items';
 import { edits, type ItemType } from '../../../core/project';
 import { type Decoding, pathsRead } from '../../../core/values';
@@ -34,7 +35,7 @@ interface ReadingProps {
 
 function Reading({ type, reading }: ReadingProps) {
   const { path, ways } = reading;
-  const name = path.join('.');
+  const name = namesInWords(path);
   const read = (decoding: Decoding) => make(edits.decodeField({ type: type.id, path }, decoding));
   return (
     <p className="pt-0.5 text-sm text-ash">

@@ -1,4 +1,4 @@
-import { count, grouped } from '../../../core/base';
+import { count, grouped, namesInWords } from '../../../core/base';
 import { type BetterReading, decodingInWords, settledWay } from '../../../core/items';
 import { type Edit, edits, type ItemType, inOneStep, type Source } from '../../../core/project';
 import { type Decoding, fieldAtPath } from '../../../core/values';
@@ -52,7 +52,7 @@ export function BetterReadings({ source, types }: BetterReadingsProps) {
             {count(shown.length, 'field')} {shown.length === 1 ? 'reads' : 'read'} better
           </b>
           {': '}
-          {shown.map((each) => `${nameOf(each.path)} as ${waysInWords(each)}`).join(', ')}
+          {shown.map((each) => `${namesInWords(each.path)} as ${waysInWords(each)}`).join(', ')}
         </summary>
         <ul className="max-h-40 overflow-auto">
           {shown.map((reading) => (
@@ -81,8 +81,6 @@ export function BetterReadings({ source, types }: BetterReadingsProps) {
   );
 }
 
-const nameOf = (path: readonly string[]): string => path.join('.');
-
 const waysInWords = ({ ways }: BetterReading): string =>
   [...new Set(ways.map(({ gives }) => withArticle(gives)))].join(' or ');
 
@@ -94,7 +92,7 @@ interface LineProps {
 
 function Line({ reading, onRead, onLeave }: LineProps) {
   const { path, ways, readCount, valueCount } = reading;
-  const name = nameOf(path);
+  const name = namesInWords(path);
   const others = valueCount - readCount;
   return (
     <li className="flex flex-wrap items-center gap-x-2 gap-y-0.5 py-0.5">

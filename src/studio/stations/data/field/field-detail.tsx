@@ -1,4 +1,5 @@
 import { Suspense, useState } from 'react';
+import { namesInWords } from '../../../../core/base';
 import { decodingInWords } from '../../../../core/items';
 import {
   edits,
@@ -54,7 +55,7 @@ export function FieldDetail({ source, types, id, onOnly }: FieldDetailProps) {
   }
   return (
     <section
-      aria-label={`Field ${id}`}
+      aria-label={`Field ${namesInWords(chosen.path)}`}
       data-pane="field"
       className="grid max-h-72 grid-cols-[minmax(0,11fr)_minmax(0,10fr)] border-t border-rule bg-paper max-[1000px]:row-span-2 max-[1000px]:max-h-none max-[1000px]:grid-cols-1 max-[1000px]:content-start max-[1000px]:overflow-y-auto"
     >

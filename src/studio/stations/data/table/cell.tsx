@@ -13,6 +13,8 @@ interface CellProps {
   readonly isOwn: boolean;
   /** What is there instead of the value, where it could not be read. */
   readonly unread?: Json | undefined;
+  /** Names within a record of what could not be read there. */
+  readonly unreadWithin?: readonly string[];
   /** Set in the table of items: which cell it is, and how it is met. */
   readonly grid?: GridCell | undefined;
 }
@@ -31,7 +33,7 @@ export interface GridCell {
 export type Next = 'here' | 'below' | 'after' | 'before' | 'elsewhere';
 
 /** One value of an item; a missing one is told from an empty one. */
-export function Cell({ value, isOwn, unread, grid }: CellProps) {
+export function Cell({ value, isOwn, unread, unreadWithin = [], grid }: CellProps) {
   if (grid?.typed !== undefined) return <TypedCell text={grid.typed} onTyped={grid.onTyped} />;
   if (grid === undefined)
     return <td className={`${look} ${isOwn ? lookOf(value) : ''}`}>{isOwn && shown(value)}</td>;
@@ -45,6 +47,7 @@ export function Cell({ value, isOwn, unread, grid }: CellProps) {
       tabIndex={grid.isActive ? 0 : -1}
     >
       {!isBlank && (isUnread ? <Unread raw={unread} /> : shown(value))}
+      {unreadWithin.length > 0 && <i className="text-weld"> {unreadWithin.join(', ')} not read</i>}
     </td>
   );
 }

@@ -3,6 +3,7 @@ import ArrowDown from 'lucide-react/icons/arrow-down';
 import ArrowUp from 'lucide-react/icons/arrow-up';
 import ChevronDown from 'lucide-react/icons/chevron-down';
 import type { PointerEvent } from 'react';
+import { namesInWords } from '../../../../core/base';
 import { keyFields } from '../../../../core/items';
 import type { Source } from '../../../../core/project';
 import { typeInWords } from '../../../../core/values';
@@ -43,7 +44,7 @@ export function ColumnHead({
   const { route } = useRoute();
   const chosen = route.page === 'project' ? route.field : undefined;
   const { id, path, field } = column;
-  const words = path.join('.');
+  const words = namesInWords(path);
   const isChosen = id === chosen;
   const sorted =
     look.sort !== undefined && columnIdOf(look.sort.path) === id ? look.sort : undefined;

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { ownValue } from '../../../../core/base';
+import { namesInWords, ownValue } from '../../../../core/base';
 import { type Item, valueAt } from '../../../../core/items';
 import type { ItemType, Source } from '../../../../core/project';
 import { fieldAtPath } from '../../../../core/values';
@@ -51,6 +51,7 @@ export const ItemRow = memo(
             key={column.id}
             value={valueAt(item, column.path)}
             unread={unread.find(({ path }) => isSamePath(path, column.path))?.raw}
+            unreadWithin={unread.flatMap(({ path }) => namesWithin(path, column.path))}
             isOwn={type === undefined || fieldAtPath(type.fields, column.path) !== undefined}
             grid={{
               ...at,
@@ -67,6 +68,12 @@ export const ItemRow = memo(
     </tr>
   ),
 );
+
+/** What of a path lies within a record that is one column, if it does. */
+const namesWithin = (path: readonly string[], column: readonly string[]): readonly string[] =>
+  path.length > column.length && isSamePath(path.slice(0, column.length), column)
+    ? [namesInWords(path.slice(column.length))]
+    : [];
 
 export function typeOf(
   types: readonly ItemType[],
