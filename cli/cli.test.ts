@@ -7,11 +7,11 @@ import { describe, expect, test } from 'vitest';
 import { findingsOnce } from '../src/core/base';
 import { edits, type Project, writeProject } from '../src/core/project';
 import { neutralStyles } from '../src/core/templates';
+import type { PartBox } from '../src/engine';
 import { EngineData } from '../src/engine';
 import { yarncard, yarncardBuilt } from '../tests/support/command-line';
 import { ownFontFile } from '../tests/support/own-font';
 import { openShop, quiet } from '../tests/support/shop';
-import type { PartBox } from './row-boxes';
 
 const folder = mkdtempSync(join(tmpdir(), 'yarncard-'));
 const file = (name: string, content: string): string => {

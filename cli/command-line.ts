@@ -162,6 +162,40 @@ program
   });
 
 program
+  .command('expect')
+  .description('what every sample item must show in each setting: expected.json')
+  .argument('<file>', 'a project; - reads standard input')
+  .option('--json', 'the same: it is JSON already')
+  .action(async (file: string) => {
+    const { expectRows } = await import('./commands/expect');
+    await expectRows(file);
+  });
+
+program
+  .command('compare')
+  .description('what another renderer drew, held against what is expected')
+  .argument('<expected>', 'expected.json')
+  .argument('<actual>', 'what was drawn, in the same form; - reads standard input')
+  .option('--tolerance <px>', 'so far off boxes may be', '1')
+  .option('--json', 'one JSON value a finding')
+  .action(async (expected: string, actual: string, options) => {
+    const { compare } = await import('./commands/compare');
+    await compare(expected, actual, options);
+  });
+
+program
+  .command('pack')
+  .description('the files that an app’s developer puts into a repository')
+  .argument('<file>', 'a project; - reads standard input')
+  .requiredOption('--out <folder>', 'where they are written; what is as it should be stays')
+  .option('--dry-run', 'only tell what would be written')
+  .option('--json', 'one JSON value a file')
+  .action(async (file: string, options) => {
+    const { pack } = await import('./commands/pack');
+    await pack(file, options);
+  });
+
+program
   .command('schema')
   .description('the JSON Schema (2020-12) of project files')
   .option('--json', 'the same: it is JSON already')

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
+import type { PartBox } from '../src/engine';
 import { yarncardBuilt } from '../tests/support/command-line';
-import type { PartBox } from './row-boxes';
 
 /*
  * Rows of files that were made long ago keep their boxes. The reference was written by the first

@@ -1,8 +1,8 @@
 import type { Finding } from '../src/core/base';
 import { isLocale } from '../src/core/formats';
 import { contentsFor } from '../src/core/pictures';
-import { type Project, readProject } from '../src/core/project';
-import { Engine, Measures, type OwnFonts, ownFonts } from '../src/engine';
+import { type Project, type ProjectFile, readProject } from '../src/core/project';
+import { Engine, Measures, type OwnFonts, ownFonts, type PackMeasures } from '../src/engine';
 import { inputFile } from './input';
 import { measureFiles } from './measure-files';
 import { refuse, WrongUse } from './output';
@@ -26,10 +26,7 @@ export function showLocale(engine: Engine, locale: string | undefined): void {
 
 /** A project file with its items in an engine of its own; ends with 2 if it cannot be read. */
 export async function openProject(file: string): Promise<Opened> {
-  const { name, bytes } = await inputFile(file);
-  const read = await readProject(new TextDecoder().decode(bytes), name);
-  if (!read.ok) refuse(read.error);
-  const { project, items, contents, findings } = read.value;
+  const { project, items, contents, findings } = await projectFile(file);
   const fonts = await ownFonts(contentsFor(project.fonts ?? [], contents));
   const measures = project.widths === undefined ? undefined : measuresWith(fonts);
   const engine = new Engine({
@@ -40,6 +37,20 @@ export async function openProject(file: string): Promise<Opened> {
   engine.holdFile(project, items);
   return { project, engine, findings, measures, fonts };
 }
+
+/** A project file as what is handed off is made of; ends with 2 if it cannot be read. */
+export async function projectFile(file: string): Promise<ProjectFile> {
+  const { name, bytes } = await inputFile(file);
+  const read = await readProject(new TextDecoder().decode(bytes), name);
+  return read.ok ? read.value : refuse(read.error);
+}
+
+/** Measures that wait for what is on its way. */
+export const packMeasures = (measures: Measures): PackMeasures => ({
+  measures,
+  more: () => measures.more(),
+  pause: async () => {},
+});
 
 /** What measures texts, with a project's own fonts. */
 export function measuresWith(fonts: OwnFonts): Measures {

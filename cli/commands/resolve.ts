@@ -1,13 +1,20 @@
 import { directionOf } from '../../src/core/base';
-import { densities, type Entry, type List, listSources } from '../../src/core/lists';
+import { densities, type Entry, type List, listSources, type RowPlan } from '../../src/core/lists';
 import { type Project, withId } from '../../src/core/project';
 import { isContent } from '../../src/core/templates';
-import { type Engine, type Frame, type OwnFonts, trace } from '../../src/engine';
+import {
+  type Engine,
+  type Frame,
+  type OwnFonts,
+  type PartBox,
+  partBoxes,
+  rowSolver,
+  trace,
+} from '../../src/engine';
 import { entriesOf } from '../entries';
 import { endWith, excludes, flush, json, line, needs, report, WrongUse } from '../output';
-import { measuresWith, openProject, showLocale } from '../project';
+import { measuresWith, openProject, packMeasures, showLocale } from '../project';
 import { actionAsText, actionsFinder } from '../row-actions';
-import { boxesFinder } from '../row-boxes';
 
 interface ResolveOptions {
   readonly list?: string;
@@ -163,7 +170,11 @@ function boxOf({ width, ratio = '1', textSize = '100', density = 'usual' }: Reso
 }
 
 /** Undefined: no width was asked for, so there are no boxes. */
-function finderFor(engine: Engine, fonts: OwnFonts, options: ResolveOptions) {
+function finderFor(
+  engine: Engine,
+  fonts: OwnFonts,
+  options: ResolveOptions,
+): FindBoxes | undefined {
   const { width, ratio = '1', textSize = '100' } = options;
   needs('--ratio', options.ratio, '--width', width);
   needs('--text-size', options.textSize, '--width', width);
@@ -181,14 +192,18 @@ function finderFor(engine: Engine, fonts: OwnFonts, options: ResolveOptions) {
   if (direction !== 'ltr' && direction !== 'rtl')
     throw new WrongUse(`"${direction}" is no direction: ltr or rtl.`);
   const place = { ratio: devicePixels, textSize: percent / 100, language };
-  return boxesFinder({ ...place, widthPx, direction }, measuresWith(fonts));
+  const solve = rowSolver({ ...place, widthPx }, packMeasures(measuresWith(fonts)));
+  return async (...row) => [...partBoxes(await solve(...row), direction)];
 }
+
+/** The boxes of an entry, those of the row itself first. */
+type FindBoxes = (list: List, plan: RowPlan, entry: Entry) => Promise<readonly PartBox[]>;
 
 interface Resolving {
   readonly engine: Engine;
   readonly list: List;
   readonly view: Frame;
-  readonly boxesOf: ReturnType<typeof boxesFinder> | undefined;
+  readonly boxesOf: FindBoxes | undefined;
   /** Undefined: they were not asked for. */
   readonly actionsOf: ReturnType<typeof actionsFinder> | undefined;
   readonly isJson: boolean;

@@ -1,11 +1,17 @@
 import { proxy, type Remote, wrap } from 'comlink';
-import type { DataProtocol, EngineEvent, EngineProtocol, KeepingProtocol } from './protocol';
+import type {
+  DataProtocol,
+  EngineEvent,
+  EngineProtocol,
+  KeepingProtocol,
+  PackingProtocol,
+} from './protocol';
 
-export type EngineClient = Remote<EngineProtocol & DataProtocol & KeepingProtocol>;
+type Protocol = EngineProtocol & DataProtocol & KeepingProtocol & PackingProtocol;
 
-type WithListener = EngineProtocol &
-  DataProtocol &
-  KeepingProtocol & { listen(listener: (event: EngineEvent) => void): void };
+export type EngineClient = Remote<Protocol>;
+
+type WithListener = Protocol & { listen(listener: (event: EngineEvent) => void): void };
 
 export interface RunningEngine {
   readonly client: EngineClient;

@@ -44,6 +44,15 @@ export {
   type OwnFonts,
   ownFonts,
 } from './measuring';
+export {
+  expectedOf,
+  type PackMeasures,
+  type PackTask,
+  type PartBox,
+  packOf,
+  partBoxes,
+  rowSolver,
+} from './packing';
 export type {
   DataProtocol,
   EngineEvent,

@@ -1,4 +1,5 @@
 import type { Finding, Result } from '../core/base';
+import type { PackFile } from '../core/handoff';
 import type {
   BetterReading,
   Evidence,
@@ -152,6 +153,12 @@ export interface EngineProtocol {
   giveFonts(fonts: FontContents, wanted: EntryRange): Promise<Frame>;
   /** The project as its file, with its items and what its pictures show. */
   file(project: Project, contents: PictureContents): Promise<Blob>;
+}
+
+/** What is handed off. */
+export interface PackingProtocol {
+  /** The files of the pack of a project that is shown; undefined: another one was asked for meanwhile. */
+  pack(project: Project, contents: PictureContents): Promise<readonly PackFile[] | undefined>;
 }
 
 /** A project that this browser keeps, as it was read. */

@@ -28,6 +28,7 @@ import type {
   EngineEvent,
   EngineProtocol,
   KeepingProtocol,
+  PackingProtocol,
   ProjectRead,
 } from './protocol';
 import { goesOn, Reading, type SourceDocument, schemaIn } from './reading';
@@ -162,7 +163,8 @@ async function surveyed(edition: number): Promise<void> {
 
 const protocol: EngineProtocol &
   DataProtocol &
-  KeepingProtocol & { listen(listener: (event: EngineEvent) => void): void } = {
+  KeepingProtocol &
+  PackingProtocol & { listen(listener: (event: EngineEvent) => void): void } = {
   listen(listener) {
     tell = listener;
   },
@@ -310,6 +312,11 @@ const protocol: EngineProtocol &
       engine.facesChanged();
     }
     return shown(engine.view(wanted));
+  },
+
+  async pack(project, contents) {
+    const { packingProtocol } = await import('./worker-packing');
+    return packingProtocol(engine, measures).pack(project, contents);
   },
 
   async file(project, contents) {

@@ -51,11 +51,22 @@ export interface KeptContent {
   readonly base64: string;
 }
 
+/** What was handed off last. */
+export interface KeptHandOff {
+  readonly project: string;
+  /** Milliseconds since 1970. */
+  readonly at: number;
+  readonly files: readonly { readonly path: string; readonly text: string }[];
+  /** The folder that it was written to; undefined: it was a zip file. */
+  readonly folder: FileSystemDirectoryHandle | undefined;
+}
+
 export class Database extends Dexie {
   declare readonly projects: EntityTable<KeptProject, 'id'>;
   declare readonly sources: Table<KeptSource, [string, string]>;
   declare readonly chunks: Table<KeptChunk, [string, string, number]>;
   declare readonly contents: Table<KeptContent, [string, string]>;
+  declare readonly handOffs: EntityTable<KeptHandOff, 'project'>;
 
   constructor(name: string) {
     super(name);
@@ -92,6 +103,7 @@ export class Database extends Dexie {
             kept.preview = noPreview;
           }),
       );
+    this.version(4).stores({ handOffs: 'project' });
   }
 }
 

@@ -3,7 +3,8 @@
  * The worker reads and writes both, the studio lists projects and follows one; neither
  * knows Dexie.
  */
-export type { KeptProject, Preview } from './database';
+export type { KeptHandOff, KeptProject, Preview } from './database';
+export { keepHandOff, lastHandOff } from './handoffs';
 export { type KeptState, type Opened, openProject } from './items';
 export {
   bringBack,

@@ -54,9 +54,10 @@ export async function bringBack(id: string): Promise<void> {
 
 /** A project with all of its items, for good. */
 export async function dropProject(id: string): Promise<void> {
-  const { projects, sources, chunks, contents } = database;
-  await database.transaction('rw', projects, sources, chunks, contents, async () => {
+  const { projects, sources, chunks, contents, handOffs } = database;
+  await database.transaction('rw', [projects, sources, chunks, contents, handOffs], async () => {
     await projects.delete(id);
+    await handOffs.delete(id);
     await sources.where('project').equals(id).delete();
     await chunks.where('project').equals(id).delete();
     await contents.where('project').equals(id).delete();

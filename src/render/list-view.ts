@@ -1,3 +1,4 @@
+import { cellIn } from '../core/layout';
 import { type DrawnLines, type LineRange, lineAfter, placesIn, type Sequence } from '../core/lists';
 import { Living } from './acting';
 import { Entries } from './entries';
@@ -18,7 +19,7 @@ import {
 import { ScrollSpeed } from './scroll-speed';
 import { Scroller } from './scroller';
 import { type Eye, offsetOf, rowsLookedAt, type Seen, seenIn } from './seen';
-import { cellIn, entriesIn, isSamePlaces, linesOf, noLines, noSequence } from './sequence-lines';
+import { entriesIn, isSamePlaces, linesOf, noLines, noSequence } from './sequence-lines';
 import {
   Bars,
   drawArrangement,
@@ -463,11 +464,10 @@ export class ListView {
 
   private placeOf(index: number, isHeading: boolean): Place {
     const { arrangement, entryCount } = this.shown?.sequence ?? noSequence;
+    const { edge, gap } = arrangement;
     const line = this.lines.of(index);
-    const { x, width } = cellIn(this.lines, index, {
-      ...{ arrangement, widthPx: this.widthPx },
-      isRtl: this.ports.direction?.() === 'rtl',
-    });
+    const isRtl = this.ports.direction?.() === 'rtl';
+    const { x, width } = cellIn(this.lines, index, { edge, gap, widthPx: this.widthPx, isRtl });
     const y = this.scroller.near(this.lines.topPx(line));
     const height = this.lines.heightPxOf(line);
     const trackHeight = isHeading ? this.trackHeight(index, y, height) : undefined;

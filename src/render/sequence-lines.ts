@@ -1,5 +1,5 @@
-import { cellWidth, Lines } from '../core/layout';
-import type { Arrangement, LineRange, Sequence } from '../core/lists';
+import { Lines } from '../core/layout';
+import type { LineRange, Sequence } from '../core/lists';
 
 const noHeights = new Int32Array();
 
@@ -30,24 +30,6 @@ export const isSamePlaces = (one: Sequence, other: Sequence): boolean =>
   one.heightsId === other.heightsId &&
   one.arrangement.edge === other.arrangement.edge &&
   one.arrangement.gap === other.arrangement.gap;
-
-interface Box {
-  readonly arrangement: Arrangement;
-  readonly widthPx: number;
-  readonly isRtl: boolean;
-}
-
-/** Where an entry stands from the left of the list, and how wide it is, in px. */
-export function cellIn(
-  lines: Lines,
-  entry: number,
-  { arrangement: { edge, gap }, widthPx, isRtl }: Box,
-): { readonly x: number; readonly width: number } {
-  const line = lines.of(entry);
-  const width = cellWidth(widthPx, { columns: lines.columnsOf(line), edge, gap });
-  const start = edge + (entry - lines.firstOf(line)) * (width + gap);
-  return { x: isRtl ? widthPx - start - width : start, width };
-}
 
 /** How many entries lines have; a strip counts for one. */
 export function entriesIn(lines: Lines, { first, last }: LineRange): number {

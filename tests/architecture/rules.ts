@@ -37,6 +37,10 @@ const core: Readonly<Record<string, readonly string[]>> = {
     ...['base', 'shape', 'values', 'formats', 'items', 'actions', 'templates', 'lists'],
     ...['pictures', 'fonts'],
   ],
+  handoff: [
+    ...['base', 'shape', 'values', 'formats', 'items', 'actions', 'templates', 'lists'],
+    ...['pictures', 'design-tokens', 'project'],
+  ],
 };
 
 const coreRules = Object.entries(core).map(([room, others]): Rule => {

@@ -26,6 +26,7 @@ export {
 } from './boxes/node';
 export { type Placed, placed } from './boxes/placed';
 export { solve } from './boxes/solve';
+export { cellIn } from './cells';
 export {
   cellSum,
   cellWidth,

@@ -108,6 +108,7 @@ export { type PartSpace, type Space, type SpaceReason, spaceOf } from './space';
 export { mapStanding, standingTemplates } from './standing';
 export { smallTargets, targetsOf } from './targets';
 export {
+  colourOfText,
   type Reading,
   readingKey,
   readingOf,

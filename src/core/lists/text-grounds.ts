@@ -1,5 +1,5 @@
 import { contrastOn, ownValue } from '../base';
-import { colourOf, colourOfRows, type EntryValue, styleNamed } from '../templates';
+import { type Colour, colourOf, colourOfRows, type EntryValue, styleNamed } from '../templates';
 import type { PartPlan, RowPlan } from './frame';
 
 /** Where a value comes from: the plan, or a slot of an entry. */
@@ -112,16 +112,32 @@ export function readingKey(
 /** In points of CSS, from which on letters are large: of 18 pt, or bold ones of 14 (WCAG 2.2, large scale). */
 const [largePx, largeBoldPx, boldFrom] = [24, 18.66, 700];
 
+const givenBy = (values: readonly EntryValue[]) => (source: Source) =>
+  'slot' in source ? values[source.slot] : source.fixed;
+
+/** What a text of an entry is drawn in; undefined: nobody knows the colour that is said. */
+export function colourOfText(
+  { colours: said, style }: TextOnGround,
+  values: readonly EntryValue[],
+  { colours, styles }: Pick<RowPlan['tokens'], 'colours' | 'styles'>,
+): Pick<Colour, 'light' | 'dark'> | undefined {
+  const given = givenBy(values);
+  const own = said.map((source) => colourOf(colours, given(source)));
+  return (
+    own.find((each) => each !== undefined) ??
+    colourOf(colours, styleNamed(styles, given(style)).colour)
+  );
+}
+
 /** How a text is to be read in the scheme where that is harder; undefined: it has no colour. */
 export function readingOf(
   text: TextOnGround,
   values: readonly EntryValue[],
   { colours, styles }: RowPlan['tokens'],
 ): Reading | undefined {
-  const given = (source: Source) => ('slot' in source ? values[source.slot] : source.fixed);
+  const given = givenBy(values);
   const style = styleNamed(styles, given(text.style));
-  const said = text.colours.map((source) => colourOf(colours, given(source)));
-  const colour = said.find((each) => each !== undefined) ?? colourOf(colours, style.colour);
+  const colour = colourOfText(text, values, { colours, styles });
   if (colour === undefined) return undefined;
   const grounds = text.grounds.flatMap((source) => colourOf(colours, given(source)) ?? []);
   const isLarge = style.size >= largePx || (style.size >= largeBoldPx && style.weight >= boldFrom);

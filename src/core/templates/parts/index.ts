@@ -99,7 +99,7 @@ export const insertedKinds = (): readonly Inserted[] =>
   );
 
 /** The kind of a part. */
-export function kindOf({ part }: Pick<Part, 'part'>): PartKind {
+export function kindOf({ part }: { readonly part: string }): PartKind {
   const kind = byName[part];
   if (kind === undefined) throw new Error(`There is no kind of part ${part}.`);
   return kind;

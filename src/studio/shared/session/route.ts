@@ -60,6 +60,8 @@ export type Route =
       /** What of the list is looked at; undefined: its rows. */
       readonly piece?: ListPiece | undefined;
       readonly field?: string | undefined;
+      /** The file of the pack that is looked at. */
+      readonly file?: string | undefined;
       /** What a station shows in the place of what it mostly does. */
       readonly panel?: Panel | undefined;
       /** The text style that is looked at. */
@@ -85,6 +87,7 @@ function routeOf(address: URL): Route {
     list: address.searchParams.get('list') ?? undefined,
     piece: listPieces.find((piece) => piece === address.searchParams.get('piece')),
     field: address.searchParams.get('field') ?? undefined,
+    file: address.searchParams.get('file') ?? undefined,
     panel: panels.find((panel) => panel === address.searchParams.get('panel')),
     style: address.searchParams.get('style') ?? undefined,
     item: Number.isInteger(item) && item > 0 ? item - 1 : undefined,
@@ -101,6 +104,7 @@ function addressOf(route: Route): string {
   if (route.list !== undefined) query.set('list', route.list);
   if (route.piece !== undefined) query.set('piece', route.piece);
   if (route.field !== undefined) query.set('field', route.field);
+  if (route.file !== undefined) query.set('file', route.file);
   if (route.panel !== undefined) query.set('panel', route.panel);
   if (route.style !== undefined) query.set('style', route.style);
   if (route.item !== undefined) query.set('item', String(route.item + 1));

@@ -1,5 +1,5 @@
-import type { TextDirection } from '../src/core/base';
-import { isCut, placed, shownLines } from '../src/core/layout';
+import type { TextDirection } from '../../core/base';
+import { isCut, placed, shownLines } from '../../core/layout';
 import {
   breadthsOf,
   type Entry,
@@ -8,11 +8,13 @@ import {
   type RowPlan,
   widthOf,
   widthsIn,
-} from '../src/core/lists';
-import { cutRuns, type Measures, type RowBox } from '../src/engine';
+} from '../../core/lists';
+import { cutRuns } from '../cut';
+import type { RowBox } from '../views';
+import type { PackMeasures } from './ports';
 
 /** Where a list stands. */
-interface ListPlace extends Omit<RowBox, 'widths'> {
+export interface ListPlace extends Omit<RowBox, 'widths'> {
   /** Inner width, in CSS px. */
   readonly widthPx: number;
   readonly direction: TextDirection;
@@ -31,9 +33,12 @@ export interface PartBox {
   readonly smallerBy?: number;
 }
 
-/** Finds the boxes of entries in a list that is so wide, those of the row itself first. */
-export function boxesFinder({ widthPx, direction, ...place }: ListPlace, measures: Measures) {
-  return async (list: List, plan: RowPlan, entry: Entry): Promise<readonly PartBox[]> => {
+/** Solves entries in a list that is so wide. */
+export function rowSolver(
+  { widthPx, ...place }: Omit<ListPlace, 'direction'>,
+  { measures, more }: Pick<PackMeasures, 'measures' | 'more'>,
+) {
+  return async (list: List, plan: RowPlan, entry: Entry): Promise<RowBoxes> => {
     const widths = widthsIn(list.arrangement, widthPx);
     const ofRow = widthOf(breadthsOf(list.arrangement, [plan.template])?.[0] ?? 0, widths);
     const boxes = new RowBoxes(plan, place);
@@ -42,14 +47,18 @@ export function boxesFinder({ widthPx, direction, ...place }: ListPlace, measure
       boxes.measure((runs, language = place.language) =>
         measures.at({ ...place, language })?.of(cutRuns(runs)),
       );
-    while (!measured()) await measures.more();
+    while (!measured()) await more();
     if (entry.isInStrip === true) boxes.solve(widths.strip);
     else boxes.solve(entry.kind === 'row' ? ofRow : widths.line);
-    return [...partBoxes(boxes, direction)];
+    return boxes;
   };
 }
 
-function* partBoxes({ row, place }: RowBoxes, direction: TextDirection): Generator<PartBox> {
+/** The boxes of a row that is solved, its own first. */
+export function* partBoxes(
+  { row, place }: RowBoxes,
+  direction: TextDirection,
+): Generator<PartBox, void> {
   const css = (units: number) => units / 64 / place.ratio;
   for (const { node, x, y } of placed(row, direction))
     yield {

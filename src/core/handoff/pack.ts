@@ -1,0 +1,110 @@
+import { writeTokens } from '../design-tokens';
+import { declarations, type Item, itemsSchema } from '../items';
+import type { PictureContents } from '../pictures';
+import {
+  coloursOf,
+  itemsIdOf,
+  ownSet,
+  type Project,
+  rawDiscriminator,
+  type Source,
+  spacingOf,
+  stylesOf,
+  typesOf,
+  writeProject,
+} from '../project';
+import { type Expected, writeExpected } from './expected/expected';
+import { readme } from './readme';
+
+/** A file of what is handed off. */
+export interface PackFile {
+  /** Names of folders and, last, of the file, with `/` between; never absolute, never `..`. */
+  readonly path: string;
+  /** What it is, for people. */
+  readonly about: string;
+  readonly text: string;
+}
+
+/** What a pack is written from. */
+export interface PackInput {
+  readonly project: Project;
+  /** The sample, by source and set (`itemsIdOf`). */
+  readonly items: ReadonlyMap<string, readonly Item[]>;
+  readonly contents: PictureContents;
+  readonly expected: Expected;
+}
+
+/** Writes one file, or one a source. */
+type Writer = (input: PackInput) => readonly PackFile[];
+
+const design: Writer = ({ project, items, contents }) => [
+  {
+    path: 'project.yarncard.json',
+    about: 'the design, with the sample items',
+    text: [...writeProject(project, items, contents)].join(''),
+  },
+];
+
+const schemas: Writer = ({ project }) =>
+  project.sources.map((source) => ({
+    path: pathFor(project, source, 'schema.json'),
+    about: 'the items as JSON Schema 2020-12',
+    text: inJson(itemsSchema(...shapeOf(project, source))),
+  }));
+
+/** As wide as the types are: a sample does not say what all items have. */
+const types: Writer = ({ project }) =>
+  project.sources.map((source) => ({
+    path: pathFor(project, source, 'd.ts'),
+    about: 'the items as TypeScript declarations',
+    text: declarations(...shapeOf(project, source)),
+  }));
+
+const tokens: Writer = ({ project }) => {
+  const [colours, styles] = [coloursOf(project), stylesOf(project)];
+  const text = writeTokens({ colours, styles, spacing: spacingOf(project) }, project.tokenFile);
+  return [{ path: 'tokens.json', about: 'styles, colours and spacing as design tokens', text }];
+};
+
+const sampleItems: Writer = ({ project, items }) => {
+  const lists = project.sources.map(({ id }) => {
+    const lines = (items.get(itemsIdOf(id, ownSet)) ?? []).map(
+      (item) => `\n    ${JSON.stringify(item)}`,
+    );
+    return `\n  ${JSON.stringify(id)}: [${lines.join(',')}\n  ]`;
+  });
+  return [
+    {
+      path: 'sample-items.json',
+      about: 'the sample items as they came, by source',
+      text: `{${lists.join(',')}\n}\n`,
+    },
+  ];
+};
+
+const expectedRows: Writer = ({ expected }) => [
+  {
+    path: 'expected.json',
+    about: 'what each sample item must show',
+    text: writeExpected(expected),
+  },
+];
+
+/** In the order in which files are listed, after the README that tells of them. */
+const writers: readonly Writer[] = [design, schemas, types, tokens, sampleItems, expectedRows];
+
+/** All files of a pack: the same for the same input. */
+export function writePack(input: PackInput): readonly PackFile[] {
+  const files = writers.flatMap((write) => write(input));
+  const text = readme(input, files);
+  return [{ path: 'README.md', about: 'how all of it is used', text }, ...files];
+}
+
+const shapeOf = (project: Project, source: Source) =>
+  [source.name, typesOf(project, source.id), rawDiscriminator(project, source)] as const;
+
+/** Ids of sources are letters, digits and hyphens: no path leads out of its folder. */
+const pathFor = ({ sources }: Project, { id }: Source, extension: string): string =>
+  sources.length === 1 ? `items.${extension}` : `items/${id}.${extension}`;
+
+const inJson = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;

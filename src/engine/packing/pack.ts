@@ -1,0 +1,55 @@
+import {
+  type Expected,
+  type ExpectedEntry,
+  expectedNow,
+  expectedSettings,
+  type PackFile,
+  sampleOf,
+  writePack,
+} from '../../core/handoff';
+import type { Item } from '../../core/items';
+import type { PictureContents } from '../../core/pictures';
+import type { Project } from '../../core/project';
+import { Engine } from '../engine';
+import { expectedEntries } from './expecting';
+import type { PackMeasures } from './ports';
+
+/** What is handed off. */
+export interface PackTask {
+  readonly project: Project;
+  /** All items, by source and set (`itemsIdOf`). */
+  readonly items: ReadonlyMap<string, readonly Item[]>;
+  readonly contents: PictureContents;
+}
+
+/** What the sample items of a project must show, in each setting. */
+export async function expectedOf(
+  { project, items }: Pick<PackTask, 'project' | 'items'>,
+  texts: PackMeasures,
+): Promise<Expected> {
+  const engine = engineOf(project, sampleOf(project, items), texts);
+  const settings = expectedSettings(project);
+  const entries: ExpectedEntry[] = [];
+  for (const setting of settings)
+    entries.push(...(await expectedEntries(engine, project, setting, texts)));
+  return { yarncard: 1, project: project.name, settings, entries };
+}
+
+/** The files of a pack, the same wherever they are made. */
+export async function packOf(task: PackTask, texts: PackMeasures): Promise<readonly PackFile[]> {
+  const { project, contents } = task;
+  const items = sampleOf(project, task.items);
+  const expected = await expectedOf({ project, items }, texts);
+  return writePack({ project, items, contents, expected });
+}
+
+/** One of its own: what others look at does not move. */
+function engineOf(
+  project: Project,
+  items: ReadonlyMap<string, readonly Item[]>,
+  { measures }: PackMeasures,
+): Engine {
+  const engine = new Engine({ pause: async () => {}, now: () => expectedNow, measures });
+  engine.holdFile(project, items);
+  return engine;
+}

@@ -1,0 +1,28 @@
+import type { Engine } from './engine';
+import { packOf } from './packing';
+import type { PackingProtocol } from './protocol';
+import { Cancelled, turns } from './turns';
+import type { RowMeasures } from './views';
+
+/** Only the newest is wanted. */
+let underWay = turns();
+
+/** The worker's answers about what is handed off. */
+export const packingProtocol = (engine: Engine, measures: RowMeasures): PackingProtocol => ({
+  async pack(project, contents) {
+    underWay.cancel();
+    const own = turns();
+    underWay = own;
+    const texts = {
+      measures,
+      more: () => new Promise<void>((done) => setTimeout(done, 50)),
+      pause: own.pause,
+    };
+    try {
+      return await packOf({ project, items: engine.itemsOf(project), contents }, texts);
+    } catch (error) {
+      if (error instanceof Cancelled) return undefined;
+      throw error;
+    }
+  },
+});
