@@ -37,6 +37,7 @@ const core: Readonly<Record<string, readonly string[]>> = {
     ...['base', 'shape', 'values', 'formats', 'items', 'actions', 'templates', 'lists'],
     ...['pictures', 'fonts'],
   ],
+  arranged: ['base', 'layout', 'lists', 'items', 'values', 'templates', 'text'],
   handoff: [
     ...['base', 'shape', 'values', 'formats', 'items', 'actions', 'templates', 'lists'],
     ...['pictures', 'design-tokens', 'project'],

@@ -3,13 +3,14 @@
  * Frames that cross to the page are made of them.
  */
 
+export type { EntryRange, ListBox, RowBox } from '../../core/arranged';
 export type { LabelFacts } from './boxes/label-facts';
-export { MeasuredRows, type RowBox, type RowMeasures } from './boxes/measured-rows';
+export { MeasuredRows, type RowMeasures } from './boxes/measured-rows';
 export type { PartFacts } from './boxes/row-measuring';
 export type { StackFacts } from './boxes/stack-facts';
 export type { ChoiceAsked } from './choices/item-choices';
 export type { ChoiceTable } from './choices/list-choices';
-export type { EntryRange, Frame, ListBox } from './frame';
+export type { Frame } from './frame';
 export { type MoveTask, movedTo, type RowMoved } from './moving';
 export { answerTo, type GestureAnswer, type GestureTask, type Raised } from './raising';
 export type { ItemPlace, PartShown, ViewSettings, World } from './shown-list';

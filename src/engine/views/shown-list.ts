@@ -1,3 +1,4 @@
+import type { PartOfList } from '../../core/arranged';
 import type { Finding, Turns } from '../../core/base';
 import { type Item, type ItemKeys, itemKeys } from '../../core/items';
 import { type List, type ListState, listSources } from '../../core/lists';
@@ -40,19 +41,11 @@ export interface World {
 }
 
 /** What one view may have of its own; undefined: as the project or the other views have it. */
-export interface ViewSettings {
+export interface ViewSettings extends PartOfList {
   readonly list?: string | undefined;
   readonly set?: string | undefined;
   readonly locale?: string | undefined;
   readonly look?: string | undefined;
-  /** What is to be seen whatever items there are; undefined: as it is. */
-  readonly state?: ListState | undefined;
-  /** What is typed in the filter box. */
-  readonly filter?: string | undefined;
-  /** Sections whose rows are folded otherwise than at first; by `toggledWith`. */
-  readonly toggled?: readonly string[] | undefined;
-  /** All rows are there, whatever is folded, filtered or wished: to be counted. */
-  readonly isWhole?: boolean | undefined;
 }
 
 /** What of the list a reader sees of all that there is. */

@@ -1,3 +1,4 @@
+import type { RowValues } from '../../../core/arranged';
 import { count, type Finding, grouped, type Turns } from '../../../core/base';
 import {
   type Arrangement,
@@ -8,7 +9,7 @@ import {
   widthsIn,
 } from '../../../core/lists';
 import { knownId } from '../../../core/templates';
-import { MeasuredRows, type RowMeasures, type RowValues } from './measured-rows';
+import { MeasuredRows, type RowMeasures } from './measured-rows';
 
 /** The widths of the list, in CSS px, and the text sizes, in per cent, at which boxes are checked. */
 export interface CheckedAt {

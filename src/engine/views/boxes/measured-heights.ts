@@ -1,7 +1,8 @@
+import type { RowValues } from '../../../core/arranged';
 import type { Turns } from '../../../core/base';
 import { unitsOf } from '../../../core/layout';
 import { type EntryWidths, type HeightBy, heightBy } from '../../../core/lists';
-import type { MeasuredRows, RowMeasures, RowValues } from './measured-rows';
+import type { MeasuredRows, RowMeasures } from './measured-rows';
 
 interface Made {
   readonly of: RowValues;

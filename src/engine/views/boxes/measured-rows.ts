@@ -1,6 +1,6 @@
+import type { RowValues } from '../../../core/arranged';
 import type { MeasuredText } from '../../../core/layout';
 import {
-  type Arranged,
   anyText,
   breadthAt,
   type EntryWidths,
@@ -9,10 +9,8 @@ import {
   RowBoxes,
   type RowLabel,
   type RowPlace,
-  type RowPlan,
   widthOf,
 } from '../../../core/lists';
-import type { EntryValue } from '../../../core/templates';
 import { type TextPlace, TextPool } from '../../../core/text';
 import { cutOff, cutRuns } from '../../cut';
 
@@ -36,21 +34,6 @@ export interface RowTexts {
   put(words: string, pool: TextPool): number | undefined;
   /** Measures texts of a pool, one after the other. */
   summed(font: LabelFont): { show(pool: TextPool, at: number): MeasuredText };
-}
-
-/** What the boxes of rows hang on besides their values. */
-export interface RowBox extends TextPlace, RowPlace {
-  readonly widths: EntryWidths;
-}
-
-/** Rows as they stand in a list. */
-export interface RowValues {
-  readonly arranged: Pick<Arranged, 'kinds' | 'items' | 'plans'>;
-  readonly plans: readonly RowPlan[];
-  /** How wide the rows of each plan stand; undefined: as cells. */
-  readonly breadths?: Uint8Array | undefined;
-  /** Finished values of an entry. */
-  readonly valuesAt: (entry: number) => readonly EntryValue[];
 }
 
 /** How wide an entry is, in CSS px. */

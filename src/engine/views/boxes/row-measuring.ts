@@ -1,3 +1,4 @@
+import type { MeasuresRows, RowBox, RowValues } from '../../../core/arranged';
 import type { Finding, Turns } from '../../../core/base';
 import {
   haveOwnHeights,
@@ -13,7 +14,7 @@ import type { EntryValue } from '../../../core/templates';
 import { boxFindings, type CheckedAt } from './box-findings';
 import { type LabelFacts, labelFacts } from './label-facts';
 import { MeasuredHeights } from './measured-heights';
-import { MeasuredRows, type RowBox, type RowMeasures, type RowValues } from './measured-rows';
+import { MeasuredRows, type RowMeasures } from './measured-rows';
 import { type StackFacts, stackFacts } from './stack-facts';
 import { undrawnFindings } from './undrawn';
 
@@ -35,7 +36,7 @@ export interface PartPlace {
 }
 
 /** What of a view hangs on how wide texts are: heights of rows, and how their parts fare. */
-export class RowMeasuring {
+export class RowMeasuring implements MeasuresRows {
   private heights: MeasuredHeights | undefined;
   private rows: MeasuredRows | undefined;
   /** What the rows are of. */

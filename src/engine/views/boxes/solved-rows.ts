@@ -1,5 +1,6 @@
+import type { RowValues } from '../../../core/arranged';
 import type { EntryWidths, RowBoxes } from '../../../core/lists';
-import { entryWidth, type MeasuredRows, type RowValues } from './measured-rows';
+import { entryWidth, type MeasuredRows } from './measured-rows';
 
 /** The rows of one template, in one width. */
 export interface RowsOf {

@@ -1,7 +1,8 @@
+import type { RowValues } from '../../../core/arranged';
 import { count, type Finding, grouped, type Turns } from '../../../core/base';
 import { RowBoxes } from '../../../core/lists';
 import { scriptOf, type TextPlace } from '../../../core/text';
-import type { RowMeasures, RowValues } from './measured-rows';
+import type { RowMeasures } from './measured-rows';
 
 interface Undrawn {
   readonly template: string;

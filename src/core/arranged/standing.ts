@@ -1,4 +1,4 @@
-import { type Arranging, type List, type ListState, listStates } from '../../../core/lists';
+import { type Arranging, type List, type ListState, listStates } from '../lists';
 
 /** What stands beside the rows of a list, by the positions of plans. */
 export interface StandingPlans

@@ -6,9 +6,9 @@ import {
   type Stretch,
   stripMeasures,
   widthsIn,
-} from '../../../core/lists';
-import type { EntryRange } from '../frame';
+} from '../lists';
 import type { ListSequence } from './list-sequence';
+import type { EntryRange } from './range';
 
 /** Cells of a strip on both sides of those in sight. */
 const cellsAround = 3;

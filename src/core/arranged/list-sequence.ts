@@ -1,4 +1,4 @@
-import { Lines, type LineTable } from '../../../core/layout';
+import { Lines, type LineTable } from '../layout';
 import {
   type Arranged,
   type Arrangement,
@@ -19,7 +19,7 @@ import {
   skeletonCount,
   stateOf,
   stripColumns,
-} from '../../../core/lists';
+} from '../lists';
 import type { StandingPlans } from './standing';
 
 const noItems = new Int16Array();

@@ -1,7 +1,7 @@
-import { ownValue } from '../../../core/base';
-import type { Item } from '../../../core/items';
-import { filterWords, foldedText, hasWords, type List } from '../../../core/lists';
-import { plainText } from '../../../core/values';
+import { ownValue } from '../base';
+import type { Item } from '../items';
+import { filterWords, foldedText, hasWords, type List } from '../lists';
+import { plainText } from '../values';
 
 const nothing = new Uint8Array();
 

@@ -1,4 +1,4 @@
-import type { Item, ItemKeys } from '../../../core/items';
+import type { Item, ItemKeys } from '../items';
 import {
   type Arranged,
   type BlockPlace,
@@ -6,8 +6,8 @@ import {
   entryKinds,
   type Sections,
   type SectionTable,
-} from '../../../core/lists';
-import type { RowContext } from '../../../core/values';
+} from '../lists';
+import type { RowContext } from '../values';
 import { type Around, EntryContext, SectionValues } from './entry-context';
 
 /** What the entries of a list are of. */

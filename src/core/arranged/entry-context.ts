@@ -1,6 +1,6 @@
-import type { Item } from '../../../core/items';
-import type { Sections, SectionTable } from '../../../core/lists';
-import type { RowContext, SectionValue } from '../../../core/values';
+import type { Item } from '../items';
+import type { Sections, SectionTable } from '../lists';
+import type { RowContext, SectionValue } from '../values';
 
 /** What stands around all entries of a list. */
 export interface Around {
