@@ -1,14 +1,11 @@
 import type { Finding, JsonRecord } from '../base';
-import { isLocale, NoText } from '../formats';
 import {
   type Checked,
   type Kind,
   kindOf,
   makeExpression,
-  plainText,
   type RowContext,
   resultsOf,
-  type Value,
   type ValueType,
 } from '../values';
 import { addressOf } from './address';
@@ -24,9 +21,11 @@ import {
 import { type Bound, isBound } from './bound';
 import { bindingFindings } from './findings';
 import type { EntryValue } from './parts/entry-value';
-import { laidOut } from './parts/long-text';
-import { isContent, maxPx, type Property } from './property';
-import { isHexColour, knownName, type Tokens } from './tokens';
+import { isContent, type Property } from './property';
+import { fitted, numbersOf } from './running/fitted';
+import { givenBy, laidWords, typedValue } from './running/slot-value';
+import { writePlain } from './running/words';
+import { isHexColour, type Tokens } from './tokens';
 
 /** What feeds a property, made ready for items with some fields. */
 export interface BoundValue extends Pick<BoundText, keyof CheckedBinding | 'write'> {
@@ -53,28 +52,19 @@ export function bindSlot(
 ): BoundValue {
   if (!isContent(declared)) return typed(binding, declared, scope);
   const bound = bindText(binding, scope, declared.kind === 'address' ? addressOf : undefined);
-  if (declared.kind !== 'text') return { ...bound, value: bound.text, unfit: () => undefined };
-  const value = (item: JsonRecord, context?: RowContext) => {
-    const text = bound.text(item, context);
-    return text === undefined ? undefined : laidOut(text);
-  };
+  const value = declared.kind === 'text' ? laidWords(bound.text) : bound.text;
   return { ...bound, value, unfit: () => undefined };
 }
 
 function typed(binding: string | Bound, declared: Property, scope: BindingScope): BoundValue {
   const checked = checkTyped(binding, declared, scope, environmentToRun(scope));
   const words = wordsOf(declared, scope.tokens);
-  const [evaluate, instead] = [checked.expression?.evaluate, checked.standIn?.evaluate];
-  const given = (item: JsonRecord, context?: RowContext): Value =>
-    evaluate?.(item, context) ?? instead?.(item, context);
+  const given = givenBy(checked.expression?.evaluate, checked.standIn?.evaluate);
   return {
     ...checked,
-    value(item, context) {
-      const { value } = fitted(given(item, context), declared, words);
-      return value;
-    },
+    value: typedValue(given, declared, words),
     unfit: (item, context) => fitted(given(item, context), declared, words).unfit,
-    write: (value) => plainText(value) ?? new NoText('it has no text'),
+    write: writePlain,
   };
 }
 
@@ -164,7 +154,7 @@ export function namesOf(declared: Property, tokens: Tokens): readonly string[] |
 }
 
 /** Words that a property knows; undefined: it takes none, or any. */
-function wordsOf(declared: Property, tokens: Tokens): readonly string[] | undefined {
+export function wordsOf(declared: Property, tokens: Tokens): readonly string[] | undefined {
   switch (declared.kind) {
     case 'word':
       return declared.among;
@@ -178,85 +168,4 @@ function wordsOf(declared: Property, tokens: Tokens): readonly string[] | undefi
     default:
       return undefined;
   }
-}
-
-interface Numbers {
-  readonly min: number;
-  readonly max: number;
-  readonly isWhole: boolean;
-}
-
-/** Numbers that a property takes, in px where it is a length; undefined: it takes none. */
-function numbersOf(declared: Property): Numbers | undefined {
-  switch (declared.kind) {
-    case 'number':
-      return { min: declared.min, max: declared.max, isWhole: false };
-    case 'lines':
-      return { min: 1, max: declared.max, isWhole: true };
-    case 'size':
-      return { min: 0, max: maxPx, isWhole: false };
-    default:
-      return undefined;
-  }
-}
-
-interface Fitted {
-  readonly value: EntryValue;
-  readonly unfit: string | undefined;
-}
-
-/** A value within what the property takes; what is missing is the default, and nothing is wrong. */
-function fitted(given: Value, declared: Property, words: readonly string[] | undefined): Fitted {
-  const otherwise = defaultOf(declared, words);
-  if (given === undefined) return { value: otherwise, unfit: undefined };
-  // It is drawn by the parts that read it.
-  if (declared.kind === 'input') return { value: inputInWords(given), unfit: undefined };
-  // What is drawn for it are its elements.
-  if (declared.kind === 'list')
-    return Array.isArray(given)
-      ? { value: given.length, unfit: undefined }
-      : { value: otherwise, unfit: 'it is no list' };
-  if (declared.kind === 'condition')
-    return typeof given === 'boolean'
-      ? { value: given, unfit: undefined }
-      : { value: otherwise, unfit: 'it is neither true nor false' };
-  if (declared.kind === 'language')
-    return typeof given === 'string' && isLocale(given)
-      ? { value: given, unfit: undefined }
-      : { value: otherwise, unfit: 'it names no language, such as en or de-AT' };
-  const numbers = numbersOf(declared);
-  if (declared.kind === 'colour' && isHexColour(given)) return { value: given, unfit: undefined };
-  if (typeof given === 'string' && (words?.includes(given) ?? numbers === undefined))
-    return { value: given, unfit: undefined };
-  if (numbers === undefined)
-    return { value: otherwise, unfit: `it is none of ${words?.join(', ') ?? 'its words'}` };
-  return fittedNumber(given, numbers, otherwise);
-}
-
-const inputInWords = (given: Value): EntryValue =>
-  plainText(given) ?? (Array.isArray(given) ? given.length : true);
-
-function fittedNumber(given: Value, { min, max, isWhole }: Numbers, otherwise: EntryValue): Fitted {
-  if (typeof given !== 'number' || Number.isNaN(given))
-    return { value: otherwise, unfit: 'it is no number' };
-  const within = Math.max(min, Math.min(given, max));
-  const value = isWhole ? Math.floor(within) : within;
-  if (value === given) return { value, unfit: undefined };
-  return {
-    value,
-    unfit: value === within ? `it is not within ${min} and ${max}` : 'it is no whole number',
-  };
-}
-
-/** What is drawn where there is no value; of names, one that the project has. */
-function defaultOf(declared: Property, words: readonly string[] | undefined): EntryValue {
-  const { kind, default: own } = declared;
-  const isName = (kind === 'style' || kind === 'colour') && typeof own === 'string';
-  return isName ? knownName(words ?? [], own) : plain(own);
-}
-
-/** A default as an entry brings it: a fixed size as its px. */
-function plain(constant: Property['default']): EntryValue {
-  if (typeof constant !== 'object') return constant;
-  return 'fixed' in constant ? constant.fixed : undefined;
 }

@@ -1,6 +1,6 @@
 import type { JsonRecord } from '../base';
-import { type Formatter, families, makeFormatter, type NamedFormat, NoText } from '../formats';
-import { type Environment, type Evaluate, plainText, type RowContext, type Value } from '../values';
+import { families, type NamedFormat, NoText } from '../formats';
+import type { Environment, RowContext } from '../values';
 import {
   type BindingScope,
   type CheckedBinding,
@@ -9,16 +9,21 @@ import {
   optionsIn,
 } from './binding';
 import { type Bound, isBound } from './bound';
+import {
+  type Finish,
+  finishedWords,
+  formatWriter,
+  insteadOf,
+  type WordsOf,
+  type WriteValue,
+  wordsFrom,
+  writePlain,
+} from './running/words';
 
 export interface BoundText extends CheckedBinding {
-  /** The finished words for an item; undefined: there is no value and no stand-in. */
-  text(item: JsonRecord, context?: RowContext): string | undefined;
-  /** How a value is written, or why it is not. */
-  write(value: Value, item: JsonRecord, context?: RowContext): string | NoText;
+  readonly text: WordsOf;
+  readonly write: WriteValue;
 }
-
-/** What the words of a property must become, or why they can't. */
-export type Finish = (text: string) => string | NoText;
 
 /** A binding made ready for items with these fields. A faulty expression gives no text at all. */
 export function bindText(binding: string | Bound, scope: BindingScope, finish?: Finish): BoundText {
@@ -36,11 +41,8 @@ export const environmentToRun = (scope: BindingScope): Environment => ({
 });
 
 /** Made when something is first written: most expressions use no format. */
-function lateWriter(
-  format: NamedFormat,
-  { fields, sources, locale }: BindingScope,
-): BoundText['write'] {
-  let write: BoundText['write'] | undefined;
+function lateWriter(format: NamedFormat, { fields, sources, locale }: BindingScope): WriteValue {
+  let write: WriteValue | undefined;
   return (value, item, context) => {
     write ??= writer({ format, options: optionsIn(format, fields, sources) }, locale);
     return write(value, item, context);
@@ -52,91 +54,53 @@ const fixed = (words: string, checked: CheckedBinding): BoundText => ({
   text: () => words,
   write: () => words,
 });
+
 function byValue(binding: Bound, checked: CheckedBinding, scope: BindingScope): BoundText {
   const evaluate = checked.expression?.evaluate;
   const write = writer(checked, scope.locale);
   if (evaluate === undefined) return { ...checked, text: () => undefined, write };
-  const instead = standIn(binding, checked, write);
-  const { emptyIsMissing = false } = binding;
-  const counts = (text: string | undefined): text is string =>
-    text !== undefined && !(emptyIsMissing && isBlank(text));
-  if (checked.format === undefined)
-    return {
-      ...checked,
-      text(item, context) {
-        const text = plainText(evaluate(item, context));
-        return counts(text) ? text : instead(item, context);
-      },
-      write,
-    };
-  return {
-    ...checked,
-    text(item, context) {
-      const value = evaluate(item, context);
-      if (value === undefined) return instead(item, context);
-      const text = write(value, item, context);
-      return text instanceof NoText || !counts(text) ? instead(item, context) : text;
-    },
-    write,
-  };
+  const text = wordsFrom({
+    evaluate,
+    write: checked.format === undefined ? undefined : write,
+    instead: standIn(binding, checked, write),
+    emptyIsMissing: binding.emptyIsMissing === true,
+  });
+  return { ...checked, text, write };
 }
 
-/** Nothing would be seen of it. */
-export const isBlank = (text: string): boolean => text.trim() === '';
-
-/** Another value stands in as the first one would be written, if its format can write it. */
-function standIn(
-  { else: own }: Bound,
-  { format, standIn: expression }: CheckedBinding,
-  write: BoundText['write'],
-): BoundText['text'] {
+function standIn({ else: own }: Bound, checked: CheckedBinding, write: WriteValue): WordsOf {
   if (typeof own === 'string') return () => own;
-  const { evaluate, checked } = expression ?? {};
-  if (evaluate === undefined || checked === undefined) return () => undefined;
-  if (format === undefined || !families[format.as].takes(checked.type))
-    return (item, context) => plainText(evaluate(item, context));
-  return (item, context) => {
-    const value = evaluate(item, context);
-    const text = value === undefined ? undefined : write(value, item, context);
-    return text instanceof NoText ? undefined : text;
-  };
+  return insteadOf(checked.standIn?.evaluate, writesStandIn(checked) ? write : undefined);
 }
+
+/** Whether the format of a binding writes what stands in, too. */
+export const writesStandIn = ({
+  format,
+  standIn,
+}: Pick<CheckedBinding, 'format' | 'standIn'>): boolean =>
+  format !== undefined &&
+  standIn?.checked !== undefined &&
+  families[format.as].takes(standIn.checked.type);
 
 function finished(bound: BoundText, finish: Finish): BoundText {
   return {
     ...bound,
-    text(item, context) {
-      const text = bound.text(item, context);
-      const made = text === undefined ? undefined : finish(text);
-      return made instanceof NoText ? undefined : made;
-    },
-    write(value, item, context) {
+    text: finishedWords(bound.text, finish),
+    write(value, item: JsonRecord, context?: RowContext) {
       const text = bound.write(value, item, context);
       return text instanceof NoText ? text : finish(text);
     },
   };
 }
 
-function writer(
+const writer = (
   { format, options }: Pick<CheckedBinding, 'format' | 'options'>,
   locale: string,
-): BoundText['write'] {
-  if (format === undefined) return (value) => plainText(value) ?? new NoText('it has no text');
-  const formatter: Formatter = makeFormatter(format, locale);
-  const read = options.map(([name, { evaluate }]) => [name, evaluate] as const);
-  return (value, item, context) =>
-    formatter(value, { item, now: context?.now, options: optionsOf(read, item, context) });
-}
-
-const noOptions = {};
-
-function optionsOf(
-  read: readonly (readonly [string, Evaluate | undefined])[],
-  item: JsonRecord,
-  context: RowContext | undefined,
-): Readonly<Record<string, string | undefined>> {
-  if (read.length === 0) return noOptions;
-  return Object.fromEntries(
-    read.map(([name, evaluate]) => [name, plainText(evaluate?.(item, context))]),
-  );
-}
+): WriteValue =>
+  format === undefined
+    ? writePlain
+    : formatWriter(
+        format,
+        locale,
+        options.map(([name, { evaluate }]) => [name, evaluate] as const),
+      );

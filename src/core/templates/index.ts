@@ -6,7 +6,7 @@
 
 export { isLeading } from './address';
 export { checkSlot, namesOf } from './bind-value';
-export { type BoundText, bindText, environmentToRun, isBlank } from './bind-words';
+export { type BoundText, bindText, environmentToRun } from './bind-words';
 export { type BindingScope, environmentToCheck } from './binding';
 export {
   type Binding,
@@ -68,6 +68,7 @@ export { moveParts, outermost, stepFrom } from './rewriting/move';
 export { removePart } from './rewriting/remove';
 export { replacePart } from './rewriting/replace';
 export { unwrapPart, withFreeIds, wrapParts } from './rewriting/wrap';
+export { isBlank } from './running/words';
 export {
   colourShape,
   partsShape,

@@ -1,7 +1,7 @@
 import type { PartOfList } from '../../core/arranged';
 import type { Finding, Turns } from '../../core/base';
 import { type Item, type ItemKeys, itemKeys } from '../../core/items';
-import { type List, type ListState, listSources } from '../../core/lists';
+import { type List, listSources } from '../../core/lists';
 import {
   type FindItem,
   localeOf,

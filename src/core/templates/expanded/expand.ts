@@ -1,5 +1,6 @@
 import { type Bound, isBound } from '../bound';
 import type { LabelPart, SharedUse, StackPart, StandingPart } from '../parts';
+import type { ElementAt } from '../running/records';
 import { partsOf, type Slot, slotsOf } from '../template';
 
 /** A stack whose parts stand once for each element of a list. */
@@ -11,9 +12,6 @@ export interface Repeat {
   readonly as: string;
   readonly max: number;
 }
-
-/** Where among the elements something stands: at one of them, or in place of those that are too many. */
-export type ElementAt = number | 'rest';
 
 /** Where expressions see something else than the item: an element beside its fields, or inputs alone. */
 export type Scope =

@@ -1,4 +1,3 @@
-import type { Json, JsonRecord } from '../../base';
 import {
   type Environment,
   type Expression,
@@ -8,22 +7,23 @@ import {
   makeExpression,
   type Params,
   pathRead,
-  type RowContext,
-  type Value,
   type ValueType,
 } from '../../values';
 import type { StackPart } from '../parts';
+import {
+  type ElementAt,
+  elementRecords,
+  inputsRecord,
+  type RecordOf,
+  restName,
+} from '../running/records';
 import { partsOf } from '../template';
-import { type ElementAt, isRepeated, type Repeat, repeatOf, type Scope, scopeAt } from './expand';
-
-/** How many elements are more than there is room for, as expressions for the rest read it. */
-const restName = 'rest';
+import { isRepeated, type Repeat, repeatOf, type Scope, scopeAt } from './expand';
 
 /** What expressions see in the place of the item. */
 export interface Seen {
   readonly fields: readonly Field[];
-  /** Undefined: it stands for an element that is not there. */
-  record(item: JsonRecord, context?: RowContext): JsonRecord | undefined;
+  readonly record: RecordOf;
 }
 
 /** What the expressions of a template see, made once for each place in it. */
@@ -50,94 +50,30 @@ export class SeenIn {
   }
 
   private element({ repeat, at }: Scope & { readonly kind: 'element' }, outer: Seen): Seen {
-    const elements = this.lists.get(repeat) ?? new Elements(repeat, outer, this.environment);
+    const elements = this.lists.get(repeat) ?? this.elementsOf(repeat, outer);
     this.lists.set(repeat, elements);
-    return {
-      fields: elements.fields(at),
-      record: (item, context) => elements.record(item, context, at),
-    };
+    const { over, record } = elements;
+    return { fields: fieldsWithin(outer.fields, repeat, over, at), record: record(at) };
+  }
+
+  private elementsOf(repeat: Repeat, outer: Seen): Elements {
+    const over = makeExpression(repeat.over.expr, outer.fields, 'any', this.environment);
+    return { over, record: elementRecords(outer.record, over.evaluate, repeat) };
   }
 
   private inputs({ use }: Scope & { readonly kind: 'inputs' }, outer: Seen): Seen {
-    const fields = use.opened?.inputs ?? [];
     const fed = Object.entries(use.inputs ?? {}).map(([name, { expr }]) => {
       const { evaluate } = makeExpression(expr, outer.fields, 'any', this.environment);
       return [name, evaluate] as const;
     });
-    return {
-      fields,
-      record: onceForEach((item, context) => {
-        const around = outer.record(item, context);
-        if (around === undefined) return undefined;
-        return inputsOf(fed.map(([name, evaluate]) => [name, evaluate?.(around, context)]));
-      }),
-    };
+    return { fields: use.opened?.inputs ?? [], record: inputsRecord(outer.record, fed) };
   }
 }
 
-function inputsOf(values: readonly (readonly [name: string, Value])[]): JsonRecord {
-  const given: [string, Json][] = [];
-  for (const [name, value] of values) if (value !== undefined) given.push([name, value]);
-  return Object.fromEntries(given);
-}
-
-/** All slots of an item are asked for one after the other: what is the same for them is made once. */
-function onceForEach<T>(
-  make: (item: JsonRecord, context: RowContext | undefined) => T,
-): (item: JsonRecord, context?: RowContext) => T {
-  let known: { item: JsonRecord; context: RowContext | undefined; made: T } | undefined;
-  return (item, context) => {
-    if (known?.item !== item || known.context !== context)
-      known = { item, context, made: make(item, context) };
-    return known.made;
-  };
-}
-
-/** The list that a stack stands for, of one item after the other. */
-class Elements {
-  private readonly over: Expression;
-  private readonly list: (item: JsonRecord, context?: RowContext) => ElementList | undefined;
-
-  constructor(
-    private readonly repeat: Repeat,
-    private readonly outer: Seen,
-    environment: Environment,
-  ) {
-    this.over = makeExpression(repeat.over.expr, outer.fields, 'any', environment);
-    this.list = onceForEach((item, context) => {
-      const around = outer.record(item, context);
-      if (around === undefined) return undefined;
-      const given = this.over.evaluate?.(around, context);
-      return { around, list: Array.isArray(given) ? given : [], records: new Map() };
-    });
-  }
-
-  fields(at: ElementAt): readonly Field[] {
-    return fieldsWithin(this.outer.fields, this.repeat, this.over, at);
-  }
-
-  /** What is around with an element beside its fields, under its name. */
-  record(item: JsonRecord, context: RowContext | undefined, at: ElementAt): JsonRecord | undefined {
-    const elements = this.list(item, context);
-    if (elements === undefined) return undefined;
-    const { records } = elements;
-    if (!records.has(at)) records.set(at, this.made(elements, at));
-    return records.get(at);
-  }
-
-  private made({ around, list }: ElementList, at: ElementAt): JsonRecord | undefined {
-    const { as, max } = this.repeat;
-    const element = at === 'rest' ? undefined : list[at];
-    if (at !== 'rest') return element === undefined ? undefined : { ...around, [as]: element };
-    const rest = list.length - max;
-    return rest > 0 ? { ...around, [restName]: rest } : undefined;
-  }
-}
-
-interface ElementList {
-  readonly around: JsonRecord;
-  readonly list: readonly Json[];
-  readonly records: Map<ElementAt, JsonRecord | undefined>;
+/** The list that a stack stands for. */
+interface Elements {
+  readonly over: Expression;
+  readonly record: (at: ElementAt) => RecordOf;
 }
 
 /** The fields that expressions of a part see that stands for elements, or for the rest of them. */
