@@ -1,8 +1,16 @@
+import { readFile } from 'node:fs/promises';
 import type { Finding } from '../src/core/base';
 import { isLocale } from '../src/core/formats';
 import { contentsFor } from '../src/core/pictures';
 import { type Project, type ProjectFile, readProject } from '../src/core/project';
-import { Engine, Measures, type OwnFonts, ownFonts, type PackMeasures } from '../src/engine';
+import {
+  Engine,
+  Measures,
+  type OwnFonts,
+  ownFonts,
+  type PackMeasures,
+  type PackPorts,
+} from '../src/engine';
 import { inputFile } from './input';
 import { measureFiles } from './measure-files';
 import { refuse, WrongUse } from './output';
@@ -44,6 +52,13 @@ export async function projectFile(file: string): Promise<ProjectFile> {
   const read = await readProject(new TextDecoder().decode(bytes), name);
   return read.ok ? read.value : refuse(read.error);
 }
+
+/** What packing takes: measures, and the runtime that the build puts beside the command line. */
+export const packPorts = (measures: Measures): PackPorts => ({
+  ...packMeasures(measures),
+  runtime: async () =>
+    JSON.parse(await readFile(new URL('../client/pack/runtime.json', import.meta.url), 'utf8')),
+});
 
 /** Measures that wait for what is on its way. */
 export const packMeasures = (measures: Measures): PackMeasures => ({

@@ -2,7 +2,7 @@ import { rename, rm, writeFile } from 'node:fs/promises';
 import { WrongUse } from './output';
 
 /** The file with other content, or as it was: never a part of either. */
-export async function replaceFile(file: string, content: string): Promise<void> {
+export async function replaceFile(file: string, content: string | Buffer): Promise<void> {
   const beside = `${file}.${process.pid}.new`;
   try {
     await writeFile(beside, content);

@@ -16,6 +16,7 @@ ensureInstalled();
 const { makeFaces } = await import('./fonts.mjs');
 const { makeIcons } = await import('./icons.mjs');
 const { makeParser } = await import('./parser.mjs');
+const { makeRuntime } = await import('./runtime.mjs');
 rmSync(join(root, 'dist'), { recursive: true, force: true });
 // The database's WebAssembly build is fetched by its worker when a database is first read.
 mkdirSync(join(root, 'public/sqlite'), { recursive: true });
@@ -26,6 +27,7 @@ copyFileSync(
 await makeFaces();
 await makeIcons();
 await makeParser();
+await makeRuntime();
 runOrExit('npx', ['--no-install', 'astro', 'build'], {
   env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' },
 });

@@ -52,7 +52,7 @@ function sourceStamp() {
     .flatMap((folder) => [...filesBelow(folder)])
     .filter(
       (file) =>
-        !['sqlite', 'measures', 'faces', 'icons'].some((made) =>
+        !['sqlite', 'measures', 'faces', 'icons', 'pack', '_astro'].some((made) =>
           file.startsWith(join('public', made)),
         ),
     );
@@ -62,6 +62,8 @@ function sourceStamp() {
     'astro.config.mjs',
     'tsconfig.json',
     'scripts/build.mjs',
+    'scripts/parser.mjs',
+    'scripts/runtime.mjs',
     'scripts/fonts.mjs',
     'scripts/fonts/box-face.mjs',
     'scripts/fonts/emoji.mjs',

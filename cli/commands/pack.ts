@@ -5,7 +5,7 @@ import type { PackFile } from '../../src/core/handoff';
 import { contentsFor } from '../../src/core/pictures';
 import { ownFonts, packOf } from '../../src/engine';
 import { flush, json, line, WrongUse } from '../output';
-import { measuresWith, packMeasures, projectFile } from '../project';
+import { measuresWith, packPorts, projectFile } from '../project';
 import { replaceFile } from '../replace-file';
 
 interface PackOptions {
@@ -20,7 +20,7 @@ type State = 'new' | 'changed' | 'as it was';
 export async function pack(file: string, options: PackOptions): Promise<void> {
   const { project, items, contents } = await projectFile(file);
   const fonts = await ownFonts(contentsFor(project.fonts ?? [], contents));
-  const files = await packOf({ project, items, contents }, packMeasures(measuresWith(fonts)));
+  const files = await packOf({ project, items, contents }, packPorts(measuresWith(fonts)));
   const told: { readonly path: string; readonly state: State }[] = [];
   for (const each of files) {
     await canBeWritten(options.out, each.path);
@@ -35,7 +35,7 @@ export async function pack(file: string, options: PackOptions): Promise<void> {
           `${dirname(target)} could not be made. Choose another folder with --out.`,
         );
       });
-      await replaceFile(target, each.text);
+      await replaceFile(target, bytesOf(each));
     }
   }
   tell(told, options);
@@ -56,10 +56,13 @@ function tell(
   line(`${count(written, 'file')} of ${told.length} ${verb} to ${out}.`);
 }
 
-async function stateOf(out: string, { path, text }: PackFile): Promise<State> {
+const bytesOf = ({ text, isBase64 }: PackFile): Buffer =>
+  Buffer.from(text, isBase64 === true ? 'base64' : 'utf8');
+
+async function stateOf(out: string, file: PackFile): Promise<State> {
   try {
-    const held = await readFile(join(out, path), 'utf8');
-    return held === text ? 'as it was' : 'changed';
+    const held = await readFile(join(out, file.path));
+    return held.equals(bytesOf(file)) ? 'as it was' : 'changed';
   } catch {
     return 'new';
   }

@@ -47,6 +47,7 @@ export {
 export {
   expectedOf,
   type PackMeasures,
+  type PackPorts,
   type PackTask,
   type PartBox,
   packOf,

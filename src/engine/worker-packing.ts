@@ -1,8 +1,15 @@
+import type { Runtime } from '../core/handoff';
 import type { Engine } from './engine';
 import { packOf } from './packing';
 import type { PackingProtocol } from './protocol';
 import { Cancelled, turns } from './turns';
 import type { RowMeasures } from './views';
+
+async function runtime(): Promise<Runtime> {
+  const answer = await fetch('/pack/runtime.json');
+  if (!answer.ok) throw new Error(`The runtime is not there: ${answer.status}.`);
+  return answer.json();
+}
 
 /** Only the newest is wanted. */
 let underWay = turns();
@@ -17,6 +24,7 @@ export const packingProtocol = (engine: Engine, measures: RowMeasures): PackingP
       measures,
       more: () => new Promise<void>((done) => setTimeout(done, 50)),
       pause: own.pause,
+      runtime,
     };
     try {
       return await packOf({ project, items: engine.itemsOf(project), contents }, texts);

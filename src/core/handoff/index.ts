@@ -12,6 +12,7 @@ export {
   writeExpected,
 } from './expected/expected';
 export { readRows } from './expected/read';
-export { type PackFile, writePack } from './pack';
+export { type Runtime, writePack } from './pack';
+export type { PackFile } from './pack-file';
 export { sampleOf, sampleSize } from './sample';
 export { type ExpectedSetting, expectedNow, expectedSettings } from './settings';

@@ -13,16 +13,20 @@ import {
   typesOf,
   writeProject,
 } from '../project';
+import { keysAlone, listModule, tagOf } from './element/list-js';
+import { listTypes } from './element/list-types';
+import { packedProject } from './element/pack-project';
+import { indexPage, indexScript, indexStyles } from './element/page';
+import { pictureFiles } from './element/picture-files';
 import { type Expected, writeExpected } from './expected/expected';
+import type { PackFile } from './pack-file';
 import { readme } from './readme';
 
-/** A file of what is handed off. */
-export interface PackFile {
-  /** Names of folders and, last, of the file, with `/` between; never absolute, never `..`. */
-  readonly path: string;
-  /** What it is, for people. */
-  readonly about: string;
-  readonly text: string;
+/** What the element's module begins with, as it was built. */
+export interface Runtime {
+  readonly script: string;
+  /** SVG pictures that its style sheet names, by their numbers. */
+  readonly signs: readonly string[];
 }
 
 /** What a pack is written from. */
@@ -32,6 +36,9 @@ export interface PackInput {
   readonly items: ReadonlyMap<string, readonly Item[]>;
   readonly contents: PictureContents;
   readonly expected: Expected;
+  readonly runtime: Runtime;
+  /** What base64 holds, a character a byte. */
+  readonly decoded: (base64: string) => string;
 }
 
 /** Writes one file, or one a source. */
@@ -79,6 +86,11 @@ const sampleItems: Writer = ({ project, items }) => {
       about: 'the sample items as they came, by source',
       text: `{${lists.join(',')}\n}\n`,
     },
+    {
+      path: 'sample-items.js',
+      about: 'the same as a module: pages may be forbidden to fetch',
+      text: `export const items = {${keysAlone(lists.join(','))}\n};\n`,
+    },
   ];
 };
 
@@ -90,8 +102,35 @@ const expectedRows: Writer = ({ expected }) => [
   },
 ];
 
+/** The lists as an element that runs as it is, and a page that shows it. */
+const element: Writer = ({ project, contents, runtime, decoded }) => {
+  const { files, addresses } = pictureFiles(project.pictures, contents, decoded);
+  const module = listModule(tagOf(project.name), runtime.script, packedProject(project, addresses));
+  return [
+    { path: 'list.js', about: `the lists as the element <${tagOf(project.name)}>`, text: module },
+    { path: 'list.d.ts', about: 'its types', text: listTypes(project) },
+    { path: 'index.html', about: 'a page that shows the sample items', text: indexPage(project) },
+    { path: 'index.css', about: 'its styles', text: indexStyles },
+    { path: 'index.js', about: 'its script', text: indexScript(project) },
+    ...files,
+    ...runtime.signs.map((text, at) => ({
+      path: `signs/${at + 1}.svg`,
+      about: 'a sign that controls have',
+      text: `${text}\n`,
+    })),
+  ];
+};
+
 /** In the order in which files are listed, after the README that tells of them. */
-const writers: readonly Writer[] = [design, schemas, types, tokens, sampleItems, expectedRows];
+const writers: readonly Writer[] = [
+  design,
+  schemas,
+  types,
+  tokens,
+  sampleItems,
+  expectedRows,
+  element,
+];
 
 /** All files of a pack: the same for the same input. */
 export function writePack(input: PackInput): readonly PackFile[] {

@@ -4,7 +4,9 @@ import { keyFields } from '../items';
 import { allChosen, type List, listSources, templatesIn } from '../lists';
 import { type ItemType, type Project, type Source, typesOf } from '../project';
 import { type Field, heldFields, typeInWords } from '../values';
-import type { PackFile, PackInput } from './pack';
+import { tagOf } from './element/list-js';
+import type { PackInput } from './pack';
+import type { PackFile } from './pack-file';
 
 /** How a pack is used, told of this project: Markdown (CommonMark 0.31, with the tables of GFM). */
 export function readme(
@@ -21,9 +23,12 @@ export function readme(
       '## Files',
       table(
         ['file', 'is'],
-        files.map(({ path, about }) => [code(path), about]),
+        files
+          .filter(({ path }) => !/^(?:pictures|signs)\//.test(path))
+          .map(({ path, about }) => [code(path), plain(about)]),
       ),
     ],
+    ['## In a page', ...inPage(project)],
     ['## Items', ...project.sources.flatMap((source) => sourceInWords(project, source))],
     ['## Lists', bulleted(project.lists.map((list) => listInWords(project, list)))],
     looks.length === 0 ? [] : ['## Looks', bulleted(looks.map(nameLine))],
@@ -39,6 +44,29 @@ export function readme(
   ];
   const told = sections.filter((section) => section.length > 0);
   return `${told.map((section) => section.join('\n\n')).join('\n\n')}\n`;
+}
+
+function inPage({ name, lists, sources }: Project): readonly string[] {
+  const tag = tagOf(name);
+  const [list] = lists;
+  const others = sources.filter(({ id }) => id !== list?.source).map(({ id }) => code(id));
+  return [
+    `${code('list.js')} defines the element ${code(`<${tag}>`)}. It takes the items as they come, draws the rows that are in sight, and fetches nothing but pictures.`,
+    fenced(
+      `<script type="module" src="list.js"></script>\n<${tag} list="${list?.id ?? ''}"></${tag}>`,
+      'html',
+    ),
+    fenced(
+      `const list = document.querySelector('${tag}');\nlist.items = await (await fetch('/your/items')).json();\nlist.addEventListener('press', ({ detail: { key, item } }) => …);`,
+      'js',
+    ),
+    ...(others.length === 0
+      ? []
+      : [
+          `Items of other sources (${others.join(', ')}) are given by ${code('list.give(source, items)')}.`,
+        ]),
+    `It is as high as what it stands in. ${code('list.d.ts')} tells its attributes and methods; colours of the page’s own by the custom properties ${code('--list-ground')}, ${code('--list-ink')}, ${code('--list-ash')}, ${code('--list-rule')}, ${code('--list-soft')}, its font by ${code('--list-font')}. ${code('index.html')} shows all lists with the sample items, from any server of files.`,
+  ];
 }
 
 function sourceInWords(project: Project, source: Source): readonly string[] {
@@ -112,8 +140,8 @@ const inCi = [
   ),
 ];
 
-function fenced(text: string): string {
-  return `\`\`\`sh\n${text}\n\`\`\``;
+function fenced(text: string, language = 'sh'): string {
+  return `\`\`\`${language}\n${text}\n\`\`\``;
 }
 
 const bulleted = (lines: readonly string[]): string => lines.map((each) => `- ${each}`).join('\n');

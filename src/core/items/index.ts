@@ -11,6 +11,7 @@ export {
   decodingInWords,
   fieldReadSo,
   followsTime,
+  heldReshaper,
   isReadAsFound,
   isThere,
   type Proposal,
@@ -22,6 +23,7 @@ export {
   slipsIn,
   typeDecoded,
   whyNotDecoded,
+  withOwn,
 } from './decoding';
 export {
   compareContent,
@@ -58,7 +60,7 @@ export {
   noTypeValue,
   typeValueOf,
 } from './item';
-export { type ItemKeys, itemKeys, keyReader } from './key';
+export { type ItemKeys, itemKeys, keyReader, numberedKeys } from './key';
 export { keyReason } from './likely-key';
 export {
   clipboardCells,

@@ -23,30 +23,21 @@ export function itemKeys(items: readonly Item[], key: Key, source: string): Item
     return { at: positionKey, repeated: [], findings };
   }
   const field = fields.join(', ');
-  const read = keyReader(key);
-  const seen = new Map<string, { readonly first: number; times: number }>();
   let repeat: { readonly key: string; readonly first: number; readonly second: number } | undefined;
   const repeated: string[] = [];
   let repeatCount = 0;
   let missingCount = 0;
   let missingAt = -1;
-  const keys = items.map((item, index) => {
-    const key = read(item);
-    if (key === undefined) {
-      if (missingCount === 0) missingAt = index;
+  const keys = numberedKeys(items, key, {
+    missing(item) {
+      if (missingCount === 0) missingAt = item;
       missingCount += 1;
-      return positionKey(index);
-    }
-    const before = seen.get(key);
-    if (before === undefined) {
-      seen.set(key, { first: index, times: 1 });
-      return key;
-    }
-    repeat ??= { key, first: before.first, second: index };
-    repeatCount += 1;
-    if (before.times === 1 && repeated.length < mostRepeated) repeated.push(key);
-    before.times += 1;
-    return `${key}#${before.times}`;
+    },
+    repeated(key, { first, second, times }) {
+      repeat ??= { key, first, second };
+      repeatCount += 1;
+      if (times === 1 && repeated.length < mostRepeated) repeated.push(key);
+    },
   });
   const findings: Finding[] = [];
   if (repeat !== undefined) {
@@ -58,6 +49,42 @@ export function itemKeys(items: readonly Item[], key: Key, source: string): Item
   if (missingCount > 0)
     findings.push(itemFindings.keyMissing(source, field, missingAt, missingCount));
   return { at: (item) => keys[item] ?? positionKey(item), repeated, findings };
+}
+
+interface KeyTrouble {
+  missing(item: number): void;
+  /** `times`: how often it stood there before. */
+  repeated(
+    key: string,
+    at: { readonly first: number; readonly second: number; readonly times: number },
+  ): void;
+}
+
+const noTrouble: KeyTrouble = { missing: () => {}, repeated: () => {} };
+
+/** The key of each item: numbered where it repeats, its position where it has none. */
+export function numberedKeys(
+  items: readonly Item[],
+  key: Key,
+  trouble: KeyTrouble = noTrouble,
+): readonly string[] {
+  const read = keyReader(key);
+  const seen = new Map<string, { readonly first: number; times: number }>();
+  return items.map((item, index) => {
+    const key = read(item);
+    if (key === undefined) {
+      trouble.missing(index);
+      return positionKey(index);
+    }
+    const before = seen.get(key);
+    if (before === undefined) {
+      seen.set(key, { first: index, times: 1 });
+      return key;
+    }
+    trouble.repeated(key, { first: before.first, second: index, times: before.times });
+    before.times += 1;
+    return `${key}#${before.times}`;
+  });
 }
 
 /** An item's key as one text; undefined where it has none. */

@@ -53,7 +53,7 @@ export {
   selectionModes,
   withColourNamed,
 } from './list';
-export { placesOf, type SortColumn, type SortKey, sortedBy } from './order/sort';
+export { placesOf, type SortColumn, type SortKey, sortColumn, sortedBy } from './order/sort';
 export { type Density, densities, RowBoxes, type RowPlace } from './row-boxes';
 export { anyText, type HeightBy, haveOwnHeights, heightBy, plainHeightPx } from './row-height';
 export type { FontedWords, LabelFont, RowLabel, RunWords } from './row-label';
@@ -83,7 +83,9 @@ export {
   type SectionOrder,
   type SectionPart,
   type SectionTable,
+  type SourceStart,
   sectionParts,
+  sectionsBySource,
   sectionTable,
 } from './sequence/section-keys';
 export { inSections, oneSection, type Sections } from './sequence/sections';
@@ -103,6 +105,7 @@ export {
   widthOf,
   widthsIn,
 } from './sequence/widths';
+export { withKnown } from './sequence/with-known';
 export { shrinkingParts } from './shrinking';
 export { type PartSpace, type Space, type SpaceReason, spaceOf } from './space';
 export { mapStanding, standingTemplates } from './standing';

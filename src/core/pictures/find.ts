@@ -10,35 +10,39 @@ export interface PictureLook {
   readonly device: DeviceFamily;
 }
 
-interface Variant extends PictureName {
-  readonly picture: Picture;
+interface Variant<P> extends PictureName {
+  readonly picture: P;
 }
 
 /** Whether a picture's name is one that leads out of the project. Standard: RFC 9110, 4.2. */
 export const isAddress = (name: string): boolean => /^https?:\/\//i.test(name);
 
 /** Tells whether a name leads to a picture: one of these, or one at an address, which nobody asks for. */
-export function picturesHave(pictures: readonly Picture[]): (name: string) => boolean {
+export function picturesHave(
+  pictures: readonly Pick<Picture, 'name'>[],
+): (name: string) => boolean {
   const finder = pictureFinder(pictures);
   return (name) => isAddress(name) || finder.has(name);
 }
 
-export interface PictureFinder {
+export interface PictureFinder<P = Picture> {
   /** The best picture for a name, which may have an extension; undefined: there is none. */
-  best(name: string, look: PictureLook): Picture | undefined;
+  best(name: string, look: PictureLook): P | undefined;
   has(name: string): boolean;
 }
 
-export function pictureFinder(pictures: readonly Picture[]): PictureFinder {
+export function pictureFinder<P extends Pick<Picture, 'name'>>(
+  pictures: readonly P[],
+): PictureFinder<P> {
   const byName = new Map(pictures.map((picture) => [picture.name, picture]));
-  const byBase = new Map<string, Variant[]>();
+  const byBase = new Map<string, Variant<P>[]>();
   for (const picture of pictures) {
     const variant = { ...pictureName(picture.name), picture };
     const beside = byBase.get(variant.base);
     if (beside === undefined) byBase.set(variant.base, [variant]);
     else beside.push(variant);
   }
-  const variantsOf = (name: string): readonly Variant[] => {
+  const variantsOf = (name: string): readonly Variant<P>[] => {
     const plain = withoutExtension(name);
     const own = byBase.get(plain);
     if (own !== undefined) return own;
@@ -58,8 +62,8 @@ export function pictureFinder(pictures: readonly Picture[]): PictureFinder {
 }
 
 /** The device counts most, then the scheme, then a density that is enough and no more. */
-function isBetter(one: Variant, other: Variant, look: PictureLook): boolean {
-  const ranks = (variant: Variant): readonly number[] => [
+function isBetter(one: PictureName, other: PictureName, look: PictureLook): boolean {
+  const ranks = (variant: PictureName): readonly number[] => [
     rank(variant.device, look.device),
     rank(variant.scheme, look.scheme),
     variant.density >= look.density ? variant.density : 100 - variant.density,

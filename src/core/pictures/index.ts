@@ -17,6 +17,7 @@ export {
   type HasContent,
   type Picture,
   type PictureContents,
+  type PictureType,
   pictureType,
   pictureTypes,
 } from './picture';

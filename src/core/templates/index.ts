@@ -4,9 +4,9 @@
  * an item type. It neither arranges rows nor draws them.
  */
 
-export { isLeading } from './address';
-export { checkSlot, namesOf } from './bind-value';
-export { type BoundText, bindText, environmentToRun } from './bind-words';
+export { addressOf, isLeading } from './address';
+export { checkSlot, namesOf, wordsOf } from './bind-value';
+export { type BoundText, bindText, environmentToRun, writesStandIn } from './bind-words';
 export { type BindingScope, environmentToCheck } from './binding';
 export {
   type Binding,
@@ -18,7 +18,7 @@ export {
 } from './bound';
 export { type BoundSlot, type CompiledTemplate, checkTemplate, compileTemplate } from './compile';
 export { draftRow, likelyPart } from './draft';
-export { expandedRow, knownId, shownSlots } from './expanded/expand';
+export { expandedRow, knownId, type Scope, type ShownSlot, shownSlots } from './expanded/expand';
 export {
   openedTemplate,
   prefixOf,
@@ -27,7 +27,7 @@ export {
   type WrittenAt,
   writtenAt,
 } from './expanded/open';
-export { elementPaths, fieldsAt } from './expanded/seen';
+export { elementPaths, fieldsAt, SeenIn } from './expanded/seen';
 export { followsWhatIsShown, nameAfter } from './names';
 export {
   allKinds,
@@ -68,7 +68,23 @@ export { moveParts, outermost, stepFrom } from './rewriting/move';
 export { removePart } from './rewriting/remove';
 export { replacePart } from './rewriting/replace';
 export { unwrapPart, withFreeIds, wrapParts } from './rewriting/wrap';
-export { isBlank } from './running/words';
+export type { FitTo } from './running/fitted';
+export {
+  type ElementAt,
+  elementRecords,
+  inputsRecord,
+  type RecordOf,
+} from './running/records';
+export { givenBy, laidWords, type SlotValue, typedValue } from './running/slot-value';
+export {
+  finishedWords,
+  formatWriter,
+  insteadOf,
+  isBlank,
+  type WordsOf,
+  type WriteValue,
+  wordsFrom,
+} from './running/words';
 export {
   colourShape,
   partsShape,

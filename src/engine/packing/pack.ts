@@ -12,7 +12,7 @@ import type { PictureContents } from '../../core/pictures';
 import type { Project } from '../../core/project';
 import { Engine } from '../engine';
 import { expectedEntries } from './expecting';
-import type { PackMeasures } from './ports';
+import type { PackMeasures, PackPorts } from './ports';
 
 /** What is handed off. */
 export interface PackTask {
@@ -36,11 +36,12 @@ export async function expectedOf(
 }
 
 /** The files of a pack, the same wherever they are made. */
-export async function packOf(task: PackTask, texts: PackMeasures): Promise<readonly PackFile[]> {
+export async function packOf(task: PackTask, ports: PackPorts): Promise<readonly PackFile[]> {
   const { project, contents } = task;
   const items = sampleOf(project, task.items);
-  const expected = await expectedOf({ project, items }, texts);
-  return writePack({ project, items, contents, expected });
+  const expected = await expectedOf({ project, items }, ports);
+  const runtime = await ports.runtime();
+  return writePack({ project, items, contents, expected, runtime, decoded: atob });
 }
 
 /** One of its own: what others look at does not move. */

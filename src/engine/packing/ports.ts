@@ -1,4 +1,10 @@
+import type { Runtime } from '../../core/handoff';
 import type { RowMeasures } from '../views';
+
+/** What packing takes from where it runs. */
+export interface PackPorts extends PackMeasures {
+  readonly runtime: () => Promise<Runtime>;
+}
 
 /** Who measures texts, as far as it is there, and lets others have their turn. */
 export interface PackMeasures {

@@ -1,7 +1,7 @@
 import type { PartOfList } from '../../core/arranged';
 import type { Finding, Turns } from '../../core/base';
 import { type Item, type ItemKeys, itemKeys } from '../../core/items';
-import { type List, listSources } from '../../core/lists';
+import { type List, listSources, type SourceStart } from '../../core/lists';
 import {
   type FindItem,
   localeOf,
@@ -17,7 +17,6 @@ import type { RowMeasures } from './boxes/measured-rows';
 import type { Choosing } from './choices/item-choices';
 import type { Frame } from './frame';
 import { JoinedItems, type ListItems, type SourceItems } from './joined-items';
-import type { SourceStart } from './sequence/item-sections';
 
 /** What views are of: one project with its items at one time. */
 export interface World {

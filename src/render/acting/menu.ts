@@ -1,3 +1,4 @@
+import { activeAround } from '../active';
 import { actionButtons } from './action-buttons';
 import type { Offered } from './acts';
 
@@ -24,7 +25,7 @@ export class ActionMenu {
       choose(action);
     });
     menu.append(...buttons);
-    this.before = document.activeElement;
+    this.before = activeAround(this.host);
     this.host.append(menu);
     menu.showPopover();
     const { width, height } = menu.getBoundingClientRect();
@@ -43,7 +44,7 @@ export class ActionMenu {
     const { menu, before } = this;
     this.menu = undefined;
     if (menu === undefined) return;
-    const hadFocus = menu.contains(document.activeElement);
+    const hadFocus = menu.contains(activeAround(menu));
     menu.remove();
     if (hadFocus && before instanceof HTMLElement) before.focus();
   }

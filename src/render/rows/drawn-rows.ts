@@ -1,4 +1,5 @@
 import type { Entry, RowPlan } from '../../core/lists';
+import { activeAround } from '../active';
 import type { Pictures } from '../parts';
 import { showKind } from './entry-marks';
 import { identityOf, type Place, Pool, type PooledRow, place, type RowRole, roleOf } from './pool';
@@ -204,4 +205,4 @@ function lightUp({ element }: PooledRow): void {
  * does who carries it.
  */
 const isHeld = ({ outer }: PooledRow): boolean =>
-  outer.contains(document.activeElement) || outer.classList.contains('yc-lifted');
+  outer.contains(activeAround(outer)) || outer.classList.contains('yc-lifted');

@@ -1,4 +1,5 @@
 import type { Entry, RowPlan } from '../../core/lists';
+import { activeAround } from '../active';
 import { createRow, type RowView } from './row';
 
 /** Where a row stands, in px, and which of how many entries it shows. */
@@ -124,7 +125,7 @@ export class Pool {
   }
 
   give(row: PooledRow): void {
-    const focused = document.activeElement;
+    const focused = activeAround(row.outer);
     if (focused instanceof HTMLElement && row.outer.contains(focused)) focused.blur();
     row.moving?.cancel();
     row.moving = undefined;

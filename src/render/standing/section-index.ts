@@ -1,3 +1,5 @@
+import { activeAround } from '../active';
+
 /** A heading that the index leads to: its number, and what it is called there. */
 interface Mark {
   readonly heading: number;
@@ -57,7 +59,7 @@ export class SectionIndex {
   private readonly onKey = (event: KeyboardEvent): void => {
     const way = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
     const all = [...this.marks.querySelectorAll('button')];
-    const focused = document.activeElement;
+    const focused = activeAround(this.marks);
     const at = focused instanceof HTMLButtonElement ? all.indexOf(focused) : -1;
     const next = at < 0 ? undefined : all[at + way];
     if (way === 0 || next === undefined) return;

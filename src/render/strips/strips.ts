@@ -8,6 +8,7 @@ import {
   stripMeasures,
   widthsIn,
 } from '../../core/lists';
+import { activeAround } from '../active';
 import type { Drawing, Held } from '../rows';
 import { type StripPlace, StripView, stripWindow } from './strip-view';
 
@@ -95,7 +96,7 @@ export class Strips {
   draw(range: LineRange): void {
     for (const [line, view] of this.views) {
       const isInSight = line >= range.first && line <= range.last;
-      if (isInSight || view.outer.contains(document.activeElement)) continue;
+      if (isInSight || view.outer.contains(activeAround(view.outer))) continue;
       this.views.delete(line);
       this.free(view);
     }

@@ -11,6 +11,7 @@ export {
   settledWay,
 } from './better';
 export { type Decode, decoder, decodingInWords, isThere, typeDecoded } from './decode';
+export { heldReshaper, withOwn } from './held';
 export { type Proposal, proposeDecodings } from './propose';
 export { followsTime, reshaper, whyNotDecoded } from './reshape';
 export { type Slip, slipsIn } from './slips';

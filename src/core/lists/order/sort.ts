@@ -17,6 +17,23 @@ export interface SortColumn {
   readonly isMissingFirst: boolean;
 }
 
+/** The values that one key of an order gives. `type`: the name of their type. */
+export const sortColumn = (
+  values: readonly unknown[],
+  type: string | undefined,
+  { descending, missing }: Pick<SortKey, 'descending' | 'missing'>,
+  compare: Compare,
+): SortColumn => ({
+  places: placesOf(values, kindOf(type), compare),
+  isDescending: descending === true,
+  isMissingFirst: missing === 'first',
+});
+
+const kindOf = (type: string | undefined) =>
+  type === 'duration' ? 'durations' : times.has(type ?? '') ? 'times' : 'other';
+
+const times = new Set(['date', 'datetime', 'time']);
+
 /** Values as numbers in their order: texts in that of the locale, dates and times by when they are, durations by how long. */
 export function placesOf(
   values: readonly unknown[],

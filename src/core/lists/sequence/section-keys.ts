@@ -50,6 +50,24 @@ export function sectionTable({ values, part, order, items, locale }: SectionTask
   };
 }
 
+/** The first of a source's items among those of all. */
+export interface SourceStart {
+  readonly id: string;
+  readonly name: string;
+  readonly start: number;
+}
+
+/** A section for each source, as they come; those without items, too. */
+export function sectionsBySource(itemCount: number, starts: readonly SourceStart[]): SectionTable {
+  const sectionOfItem = new Int32Array(itemCount);
+  for (const [section, { start }] of starts.entries()) sectionOfItem.fill(section, start);
+  return {
+    sectionOfItem,
+    keys: starts.map(({ id }) => id),
+    names: starts.map(({ name }) => name),
+  };
+}
+
 const missingLast = (keys: readonly string[]): readonly string[] =>
   keys.toSorted((one, other) => Number(one === '') - Number(other === ''));
 

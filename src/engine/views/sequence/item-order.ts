@@ -1,5 +1,5 @@
 import type { Item } from '../../../core/items';
-import { type List, listSources, placesOf, type SortColumn, sortedBy } from '../../../core/lists';
+import { type List, listSources, type SortColumn, sortColumn, sortedBy } from '../../../core/lists';
 import { type Project, sortExpression } from '../../../core/project';
 import { type Expression, readsContext } from '../../../core/values';
 
@@ -39,23 +39,14 @@ export class ItemOrder {
   }
 }
 
-const kindOf = (type: string | undefined) =>
-  type === 'duration' ? 'durations' : times.has(type ?? '') ? 'times' : 'other';
-
-const times = new Set(['date', 'datetime', 'time']);
-
 function columnsOf(
   { list, items, locale, now }: Ordering,
   keys: readonly Expression[],
 ): readonly SortColumn[] {
   const { compare } = new Intl.Collator(locale, { numeric: true });
-  return (list.order ?? []).map(({ descending, missing }, at) => {
+  return (list.order ?? []).map((key, at) => {
     const { evaluate, checked } = keys[at] ?? {};
     const values = items.map((item) => evaluate?.(item, { now }));
-    return {
-      places: placesOf(values, kindOf(checked?.type.type), compare),
-      isDescending: descending === true,
-      isMissingFirst: missing === 'first',
-    };
+    return sortColumn(values, checked?.type.type, key, compare);
   });
 }

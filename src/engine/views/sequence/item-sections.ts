@@ -1,14 +1,14 @@
 import type { Item } from '../../../core/items';
-import { type List, listSources, type SectionTable, sectionTable } from '../../../core/lists';
+import {
+  type List,
+  listSources,
+  type SectionTable,
+  type SourceStart,
+  sectionsBySource,
+  sectionTable,
+} from '../../../core/lists';
 import { type Project, sortExpression } from '../../../core/project';
 import { type Expression, readsContext } from '../../../core/values';
-
-/** The first of a source's items among those of all. */
-export interface SourceStart {
-  readonly id: string;
-  readonly name: string;
-  readonly start: number;
-}
 
 /** What the sections of items hang on. */
 export interface Sectioning {
@@ -55,12 +55,8 @@ export class ItemSections {
   /** One for each source, as they come; those without items, too. */
   private bySource({ items, starts }: Sectioning): SectionTable {
     const of = [items, JSON.stringify(starts)];
-    if (this.table === undefined || !of.every((each, at) => each === this.of[at])) {
-      const sectionOfItem = new Int32Array(items.length);
-      for (const [section, { start }] of starts.entries()) sectionOfItem.fill(section, start);
-      const keys = starts.map(({ id }) => id);
-      this.table = { sectionOfItem, keys, names: starts.map(({ name }) => name) };
-    }
+    if (this.table === undefined || !of.every((each, at) => each === this.of[at]))
+      this.table = sectionsBySource(items.length, starts);
     this.of = of;
     return this.table;
   }

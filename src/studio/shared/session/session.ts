@@ -1,5 +1,6 @@
 import { create, type StoreApi } from 'zustand';
 import type { Finding } from '../../../core/base';
+import { withKnown } from '../../../core/lists';
 import type { PictureContents } from '../../../core/pictures';
 import {
   type Edit,
@@ -246,14 +247,10 @@ export function showFrame(frame: Frame): void {
   useSession.setState(({ view }) => ({ view: withLines(frame, view) }));
 }
 
-export function withLines(frame: Frame, before: Frame | undefined): Frame {
-  const { sequence } = frame;
-  const known = before?.sequence;
-  const lines = sequence.lines ?? (known?.id === sequence.id ? known.lines : undefined);
-  const isKnown = known?.heightsId === sequence.heightsId;
-  const heights = sequence.heights ?? (isKnown ? known.heights : undefined);
-  return { ...frame, sequence: { ...sequence, lines, heights } };
-}
+export const withLines = (frame: Frame, before: Frame | undefined): Frame => ({
+  ...frame,
+  sequence: withKnown(frame.sequence, before?.sequence),
+});
 
 export function setWantedRange(range: () => EntryRange): void {
   wanted = range;

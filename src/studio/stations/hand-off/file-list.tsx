@@ -1,7 +1,8 @@
 import { count } from '../../../core/base';
 import { Heading } from '../../shared/controls/controls';
 import { goOnPress, hrefWithin, useRoute } from '../../shared/session/route';
-import type { FileState, Pack } from './use-pack';
+import { bytesOf } from './content';
+import type { FileState, HandedFile, Pack } from './use-pack';
 
 interface FileListProps {
   readonly pack: Pack;
@@ -30,9 +31,7 @@ export function FileList({ pack: { files = [], last, isStale }, chosen }: FileLi
               <PathWords path={file.path} isGone={file.state === 'gone'} />
               <span className="ms-auto flex gap-1.5 text-sm whitespace-nowrap">
                 <Mark state={file.state} isFirst={last === undefined} />
-                <span className="text-ash">
-                  {file.state === 'gone' ? '' : sizeInWords(file.text)}
-                </span>
+                <span className="text-ash">{file.state === 'gone' ? '' : sizeInWords(file)}</span>
               </span>
             </a>
           </li>
@@ -80,8 +79,8 @@ function Mark({ state, isFirst }: { readonly state: FileState; readonly isFirst:
   );
 }
 
-function sizeInWords(text: string): string {
-  const bytes = new Blob([text]).size;
+function sizeInWords(file: HandedFile): string {
+  const bytes = bytesOf(file).length;
   if (bytes < 1_000) return `${bytes} B`;
   if (bytes < 1_000_000) return `${Math.round(bytes / 1_000)} kB`;
   return `${(bytes / 1_000_000).toFixed(1)} MB`;

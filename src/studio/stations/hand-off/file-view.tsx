@@ -33,7 +33,11 @@ export function FileView({ file }: { readonly file: HandedFile | undefined }) {
           )}
         </div>
       )}
+      {file?.isBase64 === true && (
+        <p className="px-3 text-ash">A picture is no text that could be shown.</p>
+      )}
       {file !== undefined &&
+        file.isBase64 !== true &&
         (differs && shown === 'difference' ? (
           <Difference before={file.before ?? ''} now={file.text} />
         ) : (

@@ -1,3 +1,4 @@
+import { bytesOf, isSame } from './content';
 import type { HandedFile } from './use-pack';
 
 declare global {
@@ -34,21 +35,21 @@ export async function mayWrite(folder: FileSystemDirectoryHandle): Promise<boole
 /** What a folder holds of a file: nothing, what would be written, what was handed off last, or else. */
 export type Found = 'nothing' | 'the same' | 'as handed off' | 'something else';
 
-export async function foundIn(
-  folder: FileSystemDirectoryHandle,
-  { path, text, before }: HandedFile,
-): Promise<Found> {
-  const held = await textIn(folder, path);
+export async function foundIn(folder: FileSystemDirectoryHandle, file: HandedFile): Promise<Found> {
+  const held = await bytesIn(folder, file.path);
   if (held === undefined) return 'nothing';
-  if (held === text) return 'the same';
-  return held === before ? 'as handed off' : 'something else';
+  if (isSame(held, bytesOf(file))) return 'the same';
+  const { before, isBase64 } = file;
+  const wasSo =
+    before !== undefined && isSame(held, bytesOf({ text: before, ...(isBase64 && { isBase64 }) }));
+  return wasSo ? 'as handed off' : 'something else';
 }
 
-async function textIn(folder: FileSystemDirectoryHandle, path: string) {
+async function bytesIn(folder: FileSystemDirectoryHandle, path: string) {
   try {
     const { parent, name } = await placeOf(folder, path, false);
     const file = await (await parent.getFileHandle(name)).getFile();
-    return await file.text();
+    return new Uint8Array(await file.arrayBuffer());
   } catch (error) {
     if (error instanceof DOMException && error.name === 'NotFoundError') return undefined;
     throw error;
@@ -58,12 +59,12 @@ async function textIn(folder: FileSystemDirectoryHandle, path: string) {
 /** Writes a file whole: what was there stays until all of it is written. */
 export async function writeInto(
   folder: FileSystemDirectoryHandle,
-  { path, text }: Pick<HandedFile, 'path' | 'text'>,
+  handed: HandedFile,
 ): Promise<void> {
-  const { parent, name } = await placeOf(folder, path, true);
+  const { parent, name } = await placeOf(folder, handed.path, true);
   const file = await parent.getFileHandle(name, { create: true });
   const writing = await file.createWritable();
-  await writing.write(text);
+  await writing.write(bytesOf(handed));
   await writing.close();
 }
 
