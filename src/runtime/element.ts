@@ -38,13 +38,7 @@ export function defineList(tag: string, project: PackedProject, base: string): v
 /** A list of a project, drawn with the items that an app gives it. */
 export class ListElement extends HTMLElement {
   static readonly observedAttributes = [
-    'list',
-    'look',
-    'locale',
-    'state',
-    'filter',
-    'label',
-    'scheme',
+    ...['list', 'look', 'locale', 'state', 'filter', 'label', 'scheme', 'now'],
   ];
   private readonly host = document.createElement('div');
   private readonly measuring = document.createElement('div');
@@ -160,7 +154,7 @@ export class ListElement extends HTMLElement {
     return {
       locale: this.getAttribute('locale') ?? locales[0] ?? 'en',
       look: looks.includes(look ?? '') ? look : undefined,
-      now: new Date().toISOString(),
+      now: this.getAttribute('now') ?? new Date().toISOString(),
       filter: this.getAttribute('filter') ?? '',
       toggled: this.toggled,
       ...(state !== undefined && { state }),

@@ -1,7 +1,7 @@
 import type { NamedFormat } from '../formats';
 import type { Key } from '../items';
 import type { List, RowPlan } from '../lists';
-import type { ElementAt, FitTo, Tokens } from '../templates';
+import type { Constant, ElementAt, FinishName, FitTo, Tokens } from '../templates';
 import type { Field } from '../values';
 import type { Checked } from '../values/run';
 
@@ -79,8 +79,11 @@ export interface PackedSlot {
   readonly scope?: number;
   /** What it is for an element that is not there. */
   readonly gone?: true;
-  /** A picture that is not there is none. */
-  readonly hidesMissing?: true;
+  /** What becomes of it where it is drawn, with the constants of its part. */
+  readonly finish?: {
+    readonly name: FinishName;
+    readonly constants: Readonly<Record<string, Constant | undefined>>;
+  };
   readonly from:
     | { readonly is: 'words'; readonly words: string }
     | {

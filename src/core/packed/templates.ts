@@ -6,6 +6,7 @@ import {
   type ElementAt,
   elementRecords,
   finishedWords,
+  finishes,
   formatWriter,
   givenBy,
   inputsRecord,
@@ -118,7 +119,7 @@ interface SlotAround {
 
 function slotIn(slot: PackedSlot, around: SlotAround): SlotValue {
   const value = slotValue(slot, around);
-  const shown = slot.hidesMissing === true ? ifThere(value, around.reach.hasPicture) : value;
+  const shown = slot.finish === undefined ? value : finished(value, slot.finish, around.reach);
   const record = slot.scope === undefined ? undefined : around.records[slot.scope];
   if (record === undefined) return shown;
   return (item, context) => {
@@ -127,12 +128,14 @@ function slotIn(slot: PackedSlot, around: SlotAround): SlotValue {
   };
 }
 
-const ifThere =
-  (value: SlotValue, hasPicture: (name: string) => boolean): SlotValue =>
-  (item, context) => {
-    const name = value(item, context);
-    return typeof name === 'string' && !hasPicture(name) ? undefined : name;
-  };
+const finished =
+  (
+    value: SlotValue,
+    { name, constants }: NonNullable<PackedSlot['finish']>,
+    reach: Reach,
+  ): SlotValue =>
+  (item, context) =>
+    finishes[name](value(item, context), constants, reach);
 
 function slotValue(
   { takes, names, from }: PackedSlot,

@@ -19,6 +19,7 @@ import { bindingFindings } from './findings';
 import { kindOf } from './parts';
 import type { EntryValue } from './parts/entry-value';
 import { isContent } from './property';
+import { finishes } from './running/finishes';
 import {
   constantsOf,
   mayLeave,
@@ -128,13 +129,14 @@ function boundSlot(template: Template, slot: Slot, scope: BindingScope): Slot & 
       ? { ...slot.declared, default: undefined }
       : slot.declared;
   const bound = bindSlot(slot.binding, declared, scope);
-  if (part === undefined || kind?.finished === undefined || slot.property !== kind.shows)
+  if (part === undefined || kind?.finish === undefined || slot.property !== kind.shows)
     return { ...slot, ...bound };
+  const finish = finishes[kind.finish];
   const constants = constantsOf(part);
   return {
     ...slot,
     ...bound,
-    value: (item, context) => kind.finished?.(bound.value(item, context), constants, scope),
+    value: (item, context) => finish(bound.value(item, context), constants, scope),
   };
 }
 

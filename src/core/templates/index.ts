@@ -68,6 +68,7 @@ export { moveParts, outermost, stepFrom } from './rewriting/move';
 export { removePart } from './rewriting/remove';
 export { replacePart } from './rewriting/replace';
 export { unwrapPart, withFreeIds, wrapParts } from './rewriting/wrap';
+export { type FinishName, finishes } from './running/finishes';
 export type { FitTo } from './running/fitted';
 export {
   type ElementAt,

@@ -47,32 +47,45 @@ export async function expectedEntries(
   const solve = rowSolver({ ...box, language: setting.locale }, texts);
   const where = placesIn(frame, list, setting);
   const entries: ExpectedEntry[] = [];
-  const places = placesBetween(0, frame.sequence.entryCount);
-  for (const [at, entry] of engine.entries(places).entries()) {
+  const told = async (entry: Entry, boxOf: (boxes: RowBoxes) => ExpectedBox) => {
     const plan = frame.plans[entry.plan];
-    if (plan === undefined) continue;
-    if (at % entriesATurn === 0) await texts.pause();
+    if (plan === undefined) return;
     const boxes = await solve(list, plan, entry);
     entries.push({
       ...{ setting: setting.id, entry: entry.kind, key: entry.key, template: plan.template },
-      box: where(at, boxes),
+      box: boxOf(boxes),
       parts: expectedParts(plan, entry, boxes, setting),
     });
+  };
+  const { above, below } = frame;
+  const width = setting.width;
+  const bar = (y: number) => (boxes: RowBoxes) => boxOf({ x: 0, y, width, height: boxes.heightPx });
+  if (above !== undefined) await told(above.entry, bar(0));
+  const places = placesBetween(0, frame.sequence.entryCount);
+  for (const [at, entry] of engine.entries(places).entries()) {
+    if (at % entriesATurn === 0) await texts.pause();
+    await told(entry, (boxes) => where.box(at, boxes));
   }
+  if (below !== undefined) await told(below.entry, bar(where.endPx));
   return entries;
 }
 
-/** Where entries stand in their list. */
-function placesIn({ sequence }: Frame, list: List, { width, direction }: ExpectedSetting) {
+/** Where entries stand in their list, below the bar that stays above them. */
+function placesIn(
+  { sequence, above: bar }: Frame,
+  list: List,
+  { width, direction }: ExpectedSetting,
+) {
   const { arrangement, lines: table, heights } = sequence;
   if (table === undefined || heights === undefined) throw new Error('The sequence was not told.');
   const lines = new Lines({ ...table, heights }, arrangement.edge, arrangement.gap);
   const isRtl = direction === 'rtl';
   const strip = { ...stripMeasures(list.arrangement), width: widthsIn(arrangement, width).strip };
   const { above } = roomOfStrips(arrangement);
-  return (at: number, boxes: RowBoxes): ExpectedBox => {
+  const barPx = bar?.heightPx ?? 0;
+  const box = (at: number, boxes: RowBoxes): ExpectedBox => {
     const line = lines.of(at);
-    const y = lines.topPx(line);
+    const y = barPx + lines.topPx(line);
     if (lines.columnsOf(line) !== stripColumns) {
       const { x, width: own } = cellIn(lines, at, { ...arrangement, widthPx: width, isRtl });
       return boxOf({ x, y, width: own, height: lines.heightPxOf(line) });
@@ -81,6 +94,7 @@ function placesIn({ sequence }: Frame, list: List, { width, direction }: Expecte
     const x = isRtl ? width - start - strip.width : start;
     return boxOf({ x, y: y + above, width: strip.width, height: boxes.heightPx });
   };
+  return { box, endPx: barPx + lines.heightPx };
 }
 
 const boxOf = ({ x, y, width, height }: Omit<PartBox, 'part'>): ExpectedBox => [

@@ -32,7 +32,8 @@ export interface PressDetail {
 
 /**
  * Attributes: \`list\` (${lists.map(({ id }) => id).join(', ')}), \`look\`${looks.length === 0 ? '' : ` (${looks.map(({ id }) => id).join(', ')})`}, \`locale\`${locales.length === 0 ? '' : ` (${locales.join(', ')})`},
- * \`state\` (loading, failed …), \`filter\`, \`label\`, \`scheme\` (light, dark).
+ * \`state\` (loading, failed …), \`filter\`, \`label\`, \`scheme\` (light, dark), \`now\` (a time in the place of
+ * the clock’s: ISO 8601 with a zone).
  */
 export interface ListElement extends HTMLElement {
   /** The items of the list's first source. */

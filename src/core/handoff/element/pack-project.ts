@@ -28,6 +28,7 @@ import {
   constantsOf,
   environmentToRun,
   isBound,
+  kindOfPart,
   mayLeave,
   partWithId,
   type Scope,
@@ -178,14 +179,17 @@ function packedSlot(
   const leaves = part !== undefined && mayLeave(part, property, binding);
   const { shape: _, words: __, isBindable: ___, isRequired: ____, ...takes } = declared;
   const names = wordsOf(declared, tokens);
-  const hidesMissing =
-    part?.part === 'image' && property === 'picture' && constantsOf(part)['broken'] === 'leaves';
+  const { finish, shows } = part === undefined ? {} : kindOfPart(part);
+  const finishes =
+    part !== undefined && finish !== undefined && property === shows
+      ? { name: finish, constants: constantsOf(part) }
+      : undefined;
   return {
     takes: leaves ? { ...takes, default: undefined } : takes,
     ...(names !== undefined && { names }),
     ...(slot.scope !== undefined && { scope: scopes.at(slot.scope) }),
     ...(slot.scope !== undefined && property === 'leaves' && { gone: true }),
-    ...(hidesMissing && { hidesMissing }),
+    ...(finishes && { finish: finishes }),
     from: isBound(binding) ? boundFrom(slot, binding) : { is: 'words', words: binding },
   };
 }

@@ -40,8 +40,7 @@ export const image: DraftedKind<'image', typeof properties> = {
   shows: 'picture',
   box: 'block',
   properties,
-  finished: (name, { broken }, { hasPicture }) =>
-    broken === 'leaves' && typeof name === 'string' && !hasPicture(name) ? undefined : name,
+  finish: 'picture',
   mayLeave: ({ broken }) => broken === 'leaves',
   draft: (id, value) => draftImage(id, value),
 };

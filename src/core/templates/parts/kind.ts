@@ -1,5 +1,6 @@
 import type { Binding } from '../bound';
 import type { Property, Stored } from '../property';
+import type { FinishName } from '../running/finishes';
 import {
   actions,
   bindable,
@@ -11,7 +12,6 @@ import {
   text,
   trait,
 } from './declare';
-import type { EntryValue } from './entry-value';
 import type { Padding, Size } from './size';
 
 /** A kind of part: its properties, and what people call it. */
@@ -19,12 +19,8 @@ export interface PartKind<Name extends string = string, Properties extends Decla
   readonly part: Name;
   /** What it is laid out as (a pill is a stack round its words); undefined: it has no box of its own. */
   readonly box: 'stack' | 'label' | 'block' | 'pill' | undefined;
-  /** What becomes of its finished words where they are drawn; undefined: nothing is. */
-  finished?(
-    words: EntryValue,
-    constants: Constants<Properties>,
-    around: { hasPicture(name: string): boolean },
-  ): EntryValue;
+  /** What becomes of what it shows where it is drawn. */
+  readonly finish?: FinishName;
   /** Whether it may leave though its words say nothing of that. */
   mayLeave?(constants: Constants<Properties>): boolean;
   /** Sizes that follow from its constants and the direction of its stack. */

@@ -23,11 +23,7 @@ export const badge: DraftedKind<'badge', typeof properties> = {
   box: 'pill',
   properties,
   sized: () => ({ width: 'fit', height: 'fit', padding: ends }),
-  finished(words, { atZero, max = 99 }) {
-    if (typeof words !== 'string' || !/^\d+$/.test(words)) return words;
-    if (Number(words) === 0 && atZero === 'leaves') return undefined;
-    return Number(words) > max ? `${max}+` : words;
-  },
+  finish: 'count',
   mayLeave: ({ atZero }) => atZero === 'leaves',
   draft: (id, value) => ({ part: 'badge', id, text: value }),
 };
