@@ -4,6 +4,7 @@ import { listStates, type Sequence, toggledWith, withKnown } from '../core/lists
 import { type PackedList, type PackedProject, PackedView } from '../core/packed';
 import { pictureFinder } from '../core/pictures';
 import { type DrawnPicture, ListView } from '../render';
+import { actingIn } from './acting';
 import { RowsInPage } from './heights';
 import { sheet } from './styles';
 
@@ -42,6 +43,8 @@ export class ListElement extends HTMLElement {
   ];
   private readonly host = document.createElement('div');
   private readonly measuring = document.createElement('div');
+  /** What is told to those who don't see it. */
+  private readonly told = document.createElement('div');
   private readonly given = new Map<string, readonly Item[]>();
   private readonly pictures: (name: string) => DrawnPicture | undefined;
   private readonly hasPicture: (name: string) => boolean;
@@ -64,7 +67,9 @@ export class ListElement extends HTMLElement {
     const rows = document.createElement('div');
     rows.className = 'yc-sizer yc-own-heights';
     this.measuring.append(rows);
-    root.append(this.host, this.measuring);
+    this.told.className = 'told';
+    this.told.setAttribute('role', 'status');
+    root.append(this.host, this.measuring, this.told);
     const files = project.pictures.map(([name, file]) => ({ name, ...file }));
     const finder = pictureFinder(files);
     this.hasPicture = (name) => finder.has(name) || /^https?:/i.test(name);
@@ -187,10 +192,19 @@ export class ListElement extends HTMLElement {
         version === this.version ? (this.view?.entries(places) ?? []) : [],
       pictures: this.pictures,
       direction: () => directionOf(this.settings.locale),
-      pressed: (entry, part) => {
-        const item = entry.item === undefined ? undefined : this.view?.itemAt(entry.item);
-        this.tell('press', { key: entry.key, item, part });
-      },
+      // What is pressed acts.
+      pressed: () => {},
+      acting: actingIn({
+        ...{ project: this.pack.project, view: this.view, list: packed.list },
+        pictures: this.pictures,
+        itemsOf: (source) => this.given.get(source) ?? [],
+        give: (source, items) => this.give(source, items),
+        tell: (name, detail) => this.tell(name, detail),
+        choose: (keys) => this.list?.choose(keys),
+        say: (words) => {
+          this.told.textContent = words;
+        },
+      }),
       folded: ({ key }) => {
         this.toggled = toggledWith(packed.list.id, key, this.toggled);
         this.view?.show(this.settings);
@@ -225,8 +239,10 @@ export class ListElement extends HTMLElement {
     });
   }
 
-  private tell(name: string, detail: object): void {
-    this.dispatchEvent(new CustomEvent(name, { detail, bubbles: true, composed: true }));
+  /** False: who listens wants no more to be done. */
+  private tell(name: string, detail: object): boolean {
+    const init = { detail, bubbles: true, composed: true, cancelable: true };
+    return this.dispatchEvent(new CustomEvent(name, init));
   }
 }
 

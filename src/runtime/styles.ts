@@ -16,6 +16,7 @@ const own = `
 :host([scheme="light"]) { color-scheme: light; }
 :host([scheme="dark"]) { color-scheme: dark; }
 .list { block-size: 100%; color: var(--row-ink); background: var(--row-ground); }
+.told { position: absolute; inline-size: 1px; block-size: 1px; overflow: hidden; clip-path: inset(50%); }
 .measuring { position: absolute; inset: 0 0 auto; block-size: 0; visibility: hidden; }
 `;
 

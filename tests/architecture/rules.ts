@@ -38,7 +38,7 @@ const core: Readonly<Record<string, readonly string[]>> = {
     ...['pictures', 'fonts'],
   ],
   arranged: ['base', 'layout', 'lists', 'items', 'values', 'templates', 'text'],
-  packed: ['base', 'values', 'formats', 'items', 'templates', 'lists', 'arranged'],
+  packed: ['base', 'values', 'formats', 'items', 'actions', 'templates', 'lists', 'arranged'],
   handoff: [
     ...['base', 'shape', 'values', 'formats', 'items', 'actions', 'templates', 'lists'],
     ...['pictures', 'design-tokens', 'project', 'packed'],
@@ -110,7 +110,11 @@ export const rules: readonly Rule[] = [
   ),
   only(
     'runtime',
-    ['core/(arranged|base|items|layout|lists|packed|pictures|templates)', 'render', 'runtime'],
+    [
+      'core/(actions|arranged|base|items|layout|lists|packed|pictures|templates)',
+      'render',
+      'runtime',
+    ],
     'src/engine/index.ts',
   ),
   only('studio', ['core', 'render', 'engine', 'keeping', 'studio'], 'src/offline/index.ts'),

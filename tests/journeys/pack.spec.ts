@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { extname, join } from 'node:path';
 import type { Page } from '@playwright/test';
@@ -126,4 +126,89 @@ test('the rows of a pack are those of the window: words, places and boxes, witho
     expect([setting.id, off]).toEqual([setting.id, []]);
   }
   expect(errors).toEqual([]);
+});
+
+/** The events that the lists of a page tell from now on, in short. */
+async function listen(page: Page, names: readonly string[]): Promise<() => Promise<unknown[]>> {
+  await page.evaluate((all) => {
+    const heard: unknown[] = [];
+    Reflect.set(window, 'heard', heard);
+    for (const name of all)
+      document.addEventListener(name, (event) => {
+        if (event instanceof CustomEvent)
+          heard.push([name, event.detail.key, event.detail.payload]);
+      });
+  }, names);
+  return () => page.evaluate(() => Reflect.get(window, 'heard'));
+}
+
+test('what rows are for reaches the app, with what it hands over; controls write items, unless it is prevented', async ({
+  page,
+}) => {
+  const project = JSON.parse(readFileSync('public/demo/thrumwick.yarncard.json', 'utf8'));
+  const template = project.templates.find(({ id }: { readonly id: string }) => id === 'class-rich');
+  const called = { part: 'switch', id: 'is-off', on: { expr: 'cancelled' }, name: 'Called off' };
+  template.row.children.push(called);
+  const file = join(mkdtempSync(join(tmpdir(), 'yarncard-')), 'shop.yarncard.json');
+  writeFileSync(file, JSON.stringify(project));
+  const errors = await openPack(page, packed(file));
+  const heard = await listen(page, ['book', 'press']);
+  const list = page.locator('[list="shop-window"]');
+  const row = list.getByRole('listitem').filter({ hasText: 'Plying and finishing' });
+  await row.getByText('Book', { exact: true }).click();
+  await expect.poll(heard).toEqual([
+    ['book', 'cl-33', 'Plying and finishing'],
+    ['press', 'cl-33', undefined],
+  ]);
+  const off = row.getByRole('switch', { name: 'Called off' });
+  const isOff = () =>
+    list.evaluate((element) => {
+      const items: readonly { id: string; cancelled: boolean }[] = Reflect.get(element, 'items');
+      return items.find(({ id }) => id === 'cl-33')?.cancelled;
+    });
+  await expect(off).toHaveAttribute('aria-checked', 'false');
+  await page.evaluate(() =>
+    document.addEventListener('change', (event) => event.preventDefault(), { once: true }),
+  );
+  await off.click();
+  await expect(off).toHaveAttribute('aria-checked', 'false');
+  expect(await isOff()).toBe(false);
+  await off.click();
+  await expect(off).toHaveAttribute('aria-checked', 'true');
+  expect(await isOff()).toBe(true);
+  expect(errors).toEqual([]);
+});
+
+test('a hundred thousand items of any height: the rows that are in sight, wherever one is; changes keep their place', async ({
+  page,
+}) => {
+  const folder = packed('public/demo/thrumwick.yarncard.json');
+  await openPack(page, folder);
+  const list = page.locator('[list="shop-window"]');
+  await list.evaluate((element) => {
+    const some: Record<string, unknown>[] = Reflect.get(element, 'items');
+    const many = Array.from({ length: 100_000 }, (_, at) => ({
+      ...some[at % some.length],
+      id: `it-${at}`,
+      name: `Item ${at} ${'with a long name '.repeat(at % 5)}`,
+    }));
+    Reflect.set(element, 'items', many);
+  });
+  const rows = list.locator('.yc-list');
+  await expect(rows.getByText('Item 0', { exact: false }).first()).toBeVisible();
+  expect(
+    await list.evaluate((element) => Reflect.get(element, 'scrollToKey').call(element, 'it-77777')),
+  ).toBe(true);
+  const wanted = rows.getByText('Item 77777', { exact: false });
+  await expect(wanted).toBeVisible();
+  const before = await wanted.evaluate((element) => element.getBoundingClientRect().y);
+  await list.evaluate((element) => {
+    Reflect.get(element, 'apply').call(element, { removed: ['it-5', 'it-6', 'it-7'] });
+  });
+  await expect
+    .poll(() => list.evaluate((element) => Reflect.get(element, 'items').length))
+    .toBe(99_997);
+  await expect
+    .poll(() => wanted.evaluate((element) => element.getBoundingClientRect().y))
+    .toBe(before);
 });

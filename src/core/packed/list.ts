@@ -19,6 +19,7 @@ import {
   sortColumn,
   sortedBy,
 } from '../lists';
+import { type ActedPart, type PackedRaised, raisedBy, writtenBy } from './acting';
 import { type JoinedItems, joinedItems, nothing, type PackedItems, takenItems } from './items';
 import type { PackedExpression, PackedList, PackedProject, PackedSource } from './packed';
 import { evaluator, rowMaker } from './templates';
@@ -70,10 +71,7 @@ export class PackedView {
       plans: () => this.plans,
       locale: () => this.settings.locale,
       part: () => this.settings,
-      around: () => {
-        const { now, look } = this.settings;
-        return { now, ...(look !== undefined && { look }) };
-      },
+      around: () => this.around(),
       itemOfKey: (key) => this.joined.positionOf(key),
       finish: (_maker, _key, values) => values,
       boxChanged: () => this.arrange(),
@@ -123,9 +121,32 @@ export class PackedView {
     return this.list.entryOfKey(key);
   }
 
-  /** The item of a row, as it is shown. */
-  itemAt(position: number): Item | undefined {
-    return this.joined.items[position];
+  /** What a gesture on a part of an entry raises. */
+  raised({ key, plan, item }: Entry, part: ActedPart): readonly PackedRaised[] {
+    const own = item === undefined ? undefined : this.joined.items[item];
+    const entry = item === undefined ? -1 : this.list.sequence.entryOf(item);
+    const context = entry < 0 ? this.around() : this.list.shown.contextAt(entry);
+    const evaluateOf = evaluator({ formatOptions: [] }, this.reach);
+    return raisedBy(this.project, { key, plan, context, item: own }, part, evaluateOf);
+  }
+
+  /** The field that a control of an entry writes, in the names that items have as they come. */
+  written({ plan }: Entry, part: string): readonly string[] | undefined {
+    return writtenBy(this.project, plan, part);
+  }
+
+  /** Where an item of the list is among those of its source; undefined: it is gone. */
+  placeOf(key: string): { readonly source: string; readonly at: number } | undefined {
+    const item = this.joined.positionOf(key);
+    const start = this.joined.starts.findLast((each) => each.start <= item);
+    return item < 0 || start === undefined
+      ? undefined
+      : { source: start.id, at: item - start.start };
+  }
+
+  private around() {
+    const { now, look } = this.settings;
+    return { now, ...(look !== undefined && { look }) };
   }
 
   private get reach() {
@@ -148,7 +169,7 @@ export class PackedView {
     const { packed, joined, settings } = this;
     const { list } = packed;
     const { look, now } = settings;
-    const context = { now, ...(look !== undefined && { look }) };
+    const context = this.around();
     const evaluateOf = evaluator({ formatOptions: [] }, this.reach);
     const conditions = packed.conditions.map((each) => each && evaluateOf(each));
     const types = this.sources.flatMap((source) => source.types.map(({ id }) => id));

@@ -1,3 +1,4 @@
+import type { Action } from '../actions';
 import type { NamedFormat } from '../formats';
 import type { Key } from '../items';
 import type { List, RowPlan } from '../lists';
@@ -22,6 +23,7 @@ export interface PackedProject {
   readonly templates: readonly PackedTemplate[];
   readonly formats: readonly NamedFormat[];
   readonly lists: readonly PackedList[];
+  readonly actions: readonly Action[];
   /** Ids, the first shown first. */
   readonly looks: readonly string[];
   /** BCP 47, the first shown first. */
@@ -55,8 +57,20 @@ export interface PackedTemplate {
   readonly plan: Omit<RowPlan, 'tokens'>;
   readonly slots: readonly PackedSlot[];
   readonly scopes: readonly PackedScope[];
+  /** The actions that its parts name, as they are for its items. */
+  readonly actions: Named<PackedReady>;
+  /** By part, the field that a control writes, in the names that items have as they come. */
+  readonly writes: Named<readonly string[]>;
   /** By format, the options of those that follow from the item, where expressions use them. */
   readonly formatOptions: Named<Named<PackedExpression>>;
+}
+
+/** An action as it is for the items of a template; undefined: it has no such expression. */
+export interface PackedReady {
+  readonly when?: PackedExpression;
+  readonly payload?: PackedExpression;
+  /** What its effect writes, and where, in the names that items have as they come. */
+  readonly written?: { readonly expr: PackedExpression; readonly path: readonly string[] };
 }
 
 /** Where expressions see something else than the item. `outer`: position of the scope around it; -1: the item. */

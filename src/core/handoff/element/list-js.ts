@@ -27,7 +27,8 @@ function asData(packed: PackedProject): string {
 export const keysAlone = (json: string): string =>
   json.replace(/(?<!\\)"__proto__":/g, '["__proto__"]:');
 
-const inComment = (words: string): string =>
+/** Words that end no comment. */
+export const inComment = (words: string): string =>
   words.replace(/[\p{C}\s]+/gu, ' ').replaceAll('*/', '* /');
 
 /**

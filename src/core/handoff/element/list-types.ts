@@ -1,8 +1,11 @@
-import type { Project } from '../../project';
-import { tagOf } from './list-js';
+import { type Action, wordsOfAction } from '../../actions';
+import { type Project, readyAction } from '../../project';
+import { kindOf } from '../../values';
+import { inComment, tagOf } from './list-js';
 
 /** Declarations of a pack's element, for apps that are written in TypeScript. */
-export function listTypes({ name, sources, lists, looks = [], locales = [] }: Project): string {
+export function listTypes(project: Project): string {
+  const { name, sources, lists, looks = [], locales = [], actions = [] } = project;
   const tag = tagOf(name);
   const among = (all: readonly { readonly id: string }[]) =>
     all.map(({ id }) => JSON.stringify(id)).join(' | ') || 'never';
@@ -21,13 +24,53 @@ export interface ItemChanges {
   readonly removed?: readonly string[];
 }
 
-/** A row was pressed. */
-export interface PressDetail {
+/** What an action of the design hands over. */
+export interface ActionDetail<Payload> {
+  /** Of the row. */
   readonly key: string;
-  /** Undefined: it is no row, but a heading, say. */
-  readonly item: Item | undefined;
-  /** What of it. */
-  readonly part: string | undefined;
+  /** Undefined: the item has no such value. */
+  readonly payload: Payload | undefined;
+  readonly gesture: 'tap' | 'press' | 'swipeStart' | 'swipeEnd' | 'menu' | 'change';
+  /** The page that it leads to, where it leads to one. */
+  readonly to?: string;
+}
+
+/**
+ * Events that bubble, by their names. What the design says comes of them (an item deleted, a field
+ * written, a row selected or moved) is done unless the event is prevented.
+ */
+export interface ListEvents {
+${actions.map((action) => `  /** ${inComment(wordsOfAction(action))} */\n  ${JSON.stringify(action.id)}: CustomEvent<ActionDetail<${payloadType(project, action)}>>;\n`).join('')}  /** Any row was pressed. */
+  press: CustomEvent<{
+    readonly key: string;
+    /** Undefined: it is no row, but a heading, say. */
+    readonly item: Item | undefined;
+    /** What of it. */
+    readonly part: string;
+  }>;
+  /** A control was changed that writes a field of its item. */
+  change: CustomEvent<{
+    readonly key: string;
+    /** The field, by the names that items have as they come. */
+    readonly path: readonly string[];
+    readonly value: boolean | number;
+  }>;
+  /** A row was selected, or not any more. */
+  selection: CustomEvent<{
+    readonly key: string;
+    readonly isSelected: boolean;
+    /** All that are. */
+    readonly keys: readonly string[];
+  }>;
+  /** A row was moved: next to another one, or into a section. */
+  reorder: CustomEvent<{
+    readonly key: string;
+    readonly to:
+      | { readonly key: string; readonly side: 'before' | 'after' }
+      | { readonly section: string };
+  }>;
+  /** The list was pulled down: it waits for what it is given. */
+  refresh: CustomEvent<{ waitFor(promise: Promise<unknown>): void }>;
 }
 
 /**
@@ -46,9 +89,9 @@ export interface ListElement extends HTMLElement {
   scrollToKey(key: string): boolean;
   /** Draws all of it as it is now. */
   refresh(): void;
-  addEventListener(
-    type: 'press',
-    listener: (event: CustomEvent<PressDetail>) => void,
+  addEventListener<Name extends keyof ListEvents>(
+    type: Name,
+    listener: (event: ListEvents[Name]) => void,
     options?: boolean | AddEventListenerOptions,
   ): void;
   addEventListener(
@@ -65,3 +108,22 @@ declare global {
 }
 `;
 }
+
+/** What an action hands over, as TypeScript has it: of all types of items that may raise it. */
+function payloadType(project: Project, action: Action): string {
+  const { payload = 'item' } = action;
+  if (payload === 'item') return 'Item';
+  if (payload === 'key') return 'string';
+  const types = project.types.map(({ fields }) => {
+    const { payload: handed } = readyAction(project, action, fields);
+    return handed?.checked === undefined ? undefined : wordsOf(kindOf(handed.checked.type));
+  });
+  return [...new Set(types.filter((type) => type !== undefined))].join(' | ') || 'unknown';
+}
+
+const wordsOf = (kind: string): string =>
+  kind === 'number' || kind === 'boolean'
+    ? kind
+    : kind === 'text' || kind === 'date'
+      ? 'string'
+      : 'unknown';

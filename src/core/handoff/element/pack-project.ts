@@ -1,4 +1,6 @@
+import { actionsNamed, gestures } from '../../actions';
 import { itemOptions, type NamedFormat } from '../../formats';
+import { rawPathOf } from '../../items';
 import { type List, listSources, plainHeightPx, rowPlanOf } from '../../lists';
 import type {
   PackedExpression,
@@ -12,10 +14,13 @@ import type {
 import {
   compileFor,
   conditionOf,
+  fieldWritten,
+  isChanged,
   localeOf,
   type Project,
   rawDiscriminator,
   rawKey,
+  readyAction,
   type Source,
   scopeFor,
   sortExpression,
@@ -30,7 +35,10 @@ import {
   isBound,
   kindOfPart,
   mayLeave,
+  type Part,
+  partsOf,
   partWithId,
+  propertyOf,
   type Scope,
   SeenIn,
   type Template,
@@ -59,6 +67,7 @@ export function packedProject(
     templates: project.templates.map((template) => packedTemplate(project, template)),
     formats: project.formats ?? [],
     lists: project.lists.map((list) => packedList(project, list)),
+    actions: project.actions ?? [],
     looks: (project.looks ?? []).map(({ id }) => id),
     locales: project.locales ?? [localeOf(project)],
     pictures,
@@ -129,11 +138,48 @@ function packedTemplate(project: Project, template: Template): PackedTemplate {
     plan: { ...plan, heightPx: plainHeightPx({ ...plan, tokens: compiled.tokens }) },
     slots,
     scopes: scopes.all,
+    actions: actionsIn(project, compiled.template, around.fields),
+    writes: writesIn(compiled.template, around.fields),
     formatOptions: (project.formats ?? [])
       .filter(withOptions)
       .map((format) => [format.id, itemOptions(format).map(read)] as const),
   };
 }
+
+/** The actions that gestures on a template's parts name. */
+function actionsIn(
+  project: Project,
+  { row }: Template,
+  fields: readonly Field[],
+): PackedTemplate['actions'] {
+  const gesturesOf = (part: Part) =>
+    Object.keys(gestures).flatMap((gesture) => actionsNamed(propertyOf(part, gesture)));
+  const named = new Set([...partsOf(row)].flatMap(gesturesOf));
+  return (project.actions ?? [])
+    .filter(({ id }) => named.has(id))
+    .map((action) => {
+      const { when, payload, written } = readyAction(project, action, fields);
+      const { effect } = action;
+      return [
+        action.id,
+        {
+          ...(when && { when: packed(when) }),
+          ...(payload && { payload: packed(payload) }),
+          ...(written &&
+            effect?.does === 'write' && {
+              written: { expr: packed(written), path: rawPathOf(fields, [effect.field]) },
+            }),
+        },
+      ] as const;
+    });
+}
+
+/** The fields that its controls write. */
+const writesIn = ({ row }: Template, fields: readonly Field[]): PackedTemplate['writes'] =>
+  [...partsOf(row)].filter(isChanged).flatMap((part) => {
+    const field = fieldWritten(part, fields);
+    return field.ok ? [[part.id, rawPathOf(fields, field.value)] as const] : [];
+  });
 
 /** The scopes of a template, each once. */
 class PackedScopes {
