@@ -24,7 +24,7 @@ export {
   trace,
   type Unread,
 } from './answers';
-export { cutRuns, longestCrossing } from './cut';
+export { longestCrossing } from './cut';
 export type { DrawTask, RowsDrawn } from './drawing';
 export { Engine } from './engine';
 export {

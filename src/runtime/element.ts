@@ -37,7 +37,7 @@ export function defineList(tag: string, project: PackedProject, base: string): v
 }
 
 /** A list of a project, drawn with the items that an app gives it. */
-export class ListElement extends HTMLElement {
+class ListElement extends HTMLElement {
   static readonly observedAttributes = [
     ...['list', 'look', 'locale', 'state', 'filter', 'label', 'scheme', 'now'],
   ];

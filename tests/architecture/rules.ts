@@ -85,7 +85,7 @@ const throughIndex = rooms.map((room): Rule => {
     from: { pathNot: `^${room}/|${isTest}` },
     to: {
       path: `^${room}/`,
-      pathNot: `^${room}/index\\.tsx?$|^src/engine/(client|worker)\\.ts$|^src/core/values/run\\.ts$`,
+      pathNot: `^${room}/index\\.tsx?$|^src/engine/(client|worker)\\.ts$|^src/core/values/run\\.ts$|\\.css$`,
       dependencyTypesNot: ['dynamic-import'],
     },
     broken: [outside, `${room}/inside.ts`],

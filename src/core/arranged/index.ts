@@ -11,7 +11,6 @@ export {
   type RowMaker,
 } from './arranged-list';
 export type { Around } from './entry-context';
-export { ListEntries } from './list-entries';
 export type { RowHeights } from './list-sequence';
 export type { EntryRange, Kept, ListBox } from './range';
 export type { MeasuresRows, RowBox, RowValues } from './rows';

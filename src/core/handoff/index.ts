@@ -12,7 +12,8 @@ export {
   writeExpected,
 } from './expected/expected';
 export { readRows } from './expected/read';
-export { type Runtime, writePack } from './pack';
+export { writePack } from './pack';
 export type { PackFile } from './pack-file';
+export type { Runtime } from './pack-input';
 export { sampleOf, sampleSize } from './sample';
 export { type ExpectedSetting, expectedNow, expectedSettings } from './settings';

@@ -1,6 +1,5 @@
 import { writeTokens } from '../design-tokens';
-import { declarations, type Item, itemsSchema } from '../items';
-import type { PictureContents } from '../pictures';
+import { declarations, itemsSchema } from '../items';
 import {
   coloursOf,
   itemsIdOf,
@@ -18,28 +17,10 @@ import { listTypes } from './element/list-types';
 import { packedProject } from './element/pack-project';
 import { indexPage, indexScript, indexStyles } from './element/page';
 import { pictureFiles } from './element/picture-files';
-import { type Expected, writeExpected } from './expected/expected';
+import { writeExpected } from './expected/expected';
 import type { PackFile } from './pack-file';
+import type { PackInput } from './pack-input';
 import { readme } from './readme';
-
-/** What the element's module begins with, as it was built. */
-export interface Runtime {
-  readonly script: string;
-  /** SVG pictures that its style sheet names, by their numbers. */
-  readonly signs: readonly string[];
-}
-
-/** What a pack is written from. */
-export interface PackInput {
-  readonly project: Project;
-  /** The sample, by source and set (`itemsIdOf`). */
-  readonly items: ReadonlyMap<string, readonly Item[]>;
-  readonly contents: PictureContents;
-  readonly expected: Expected;
-  readonly runtime: Runtime;
-  /** What base64 holds, a character a byte. */
-  readonly decoded: (base64: string) => string;
-}
 
 /** Writes one file, or one a source. */
 type Writer = (input: PackInput) => readonly PackFile[];

@@ -5,8 +5,8 @@ import { allChosen, type List, listSources, templatesIn } from '../lists';
 import { type ItemType, type Project, type Source, typesOf } from '../project';
 import { type Field, heldFields, typeInWords } from '../values';
 import { tagOf } from './element/list-js';
-import type { PackInput } from './pack';
 import type { PackFile } from './pack-file';
+import type { PackInput } from './pack-input';
 
 /** How a pack is used, told of this project: Markdown (CommonMark 0.31, with the tables of GFM). */
 export function readme(

@@ -3,6 +3,7 @@
  * once, and this list that names them all. Slots, the file's shape, binding, renaming, the survey,
  * the fields on the screen, the insert menu and the help follow from it.
  */
+import { ownValue } from '../../base';
 import type { Field } from '../../values';
 import { type BadgePart, badge } from './controls/badge';
 import { type ButtonPart, button } from './controls/button';
@@ -100,7 +101,7 @@ export const insertedKinds = (): readonly Inserted[] =>
 
 /** The kind of a part. */
 export function kindOf({ part }: { readonly part: string }): PartKind {
-  const kind = byName[part];
+  const kind = ownValue(byName, part);
   if (kind === undefined) throw new Error(`There is no kind of part ${part}.`);
   return kind;
 }
