@@ -112,3 +112,17 @@ test('fields called anything are shown like any other; what was not read within 
   await page.getByRole('columnheader', { name: /^a\.b/ }).click();
   await expect(page.getByRole('region', { name: 'Field a.b' })).toContainText('3 texts');
 });
+
+test('a field that the address names is shown with its rows, however soon it is brought into sight', async ({
+  page,
+}) => {
+  for (let n = 0; n < 6; n += 1) {
+    await page.goto('/p/thrumwick/data?field=price');
+    const rows = page.getByRole('region', { name: 'Items' }).locator('tr[aria-rowindex]');
+    await expect(rows.nth(5)).toBeVisible();
+    // Longer than a table that was scrolled needs to come to rest.
+    await page.waitForTimeout(400);
+    expect(await rows.count()).toBeGreaterThan(5);
+    await page.evaluate(() => sessionStorage.clear());
+  }
+});

@@ -3,6 +3,8 @@
  * another renderer drew are held against what is expected of them. Everything is text that is the
  * same for the same project; who calls measures rows.
  */
+
+export { tagOf } from './element/list-js';
 export { type Compared, compareRows } from './expected/compare';
 export {
   type Expected,

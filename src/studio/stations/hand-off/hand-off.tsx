@@ -1,5 +1,6 @@
 import Download from 'lucide-react/icons/download';
-import { fileNameOf } from '../../../core/project';
+import { tagOf } from '../../../core/handoff';
+import { fileNameOf, type Project } from '../../../core/project';
 import { Button } from '../../shared/controls/controls';
 import { saveAsFile } from '../../shared/keeping/save-file';
 import { useFindings } from '../../shared/session/findings';
@@ -43,19 +44,28 @@ export default function HandOff() {
       </div>
       <FileList pack={pack} chosen={file?.path} />
       <FileView file={file} />
-      <Uses name={fileNameOf(project)} />
+      <Uses project={project} />
     </div>
   );
 }
 
 /** How what is written is used. */
-function Uses({ name }: { readonly name: string }) {
+function Uses({ project }: { readonly project: Project }) {
+  const [name, tag] = [fileNameOf(project), tagOf(project.name)];
+  const list = project.lists[0]?.id ?? '';
   return (
     <aside data-pane="use" className="overflow-auto border-l border-rule px-4 py-3">
-      <h2 className="font-semibold">Your renderer, tested</h2>
+      <h2 className="font-semibold">In a web view</h2>
       <p className="py-1 text-ash">
-        expected.json says what each sample item must show, in which boxes, at each width, text
-        size, locale and look. Write what you draw in the same form:
+        list.js draws the lists with your own items, and tells your app what rows are for.
+      </p>
+      <Code
+        text={`<script type="module"\n  src="list.js"></script>\n<${tag} list="${list}">\n</${tag}>`}
+      />
+      <h2 className="pt-4 font-semibold">In any other toolkit</h2>
+      <p className="py-1 text-ash">
+        expected.json says what each sample item must show, in which boxes. Write what you draw in
+        the same form:
       </p>
       <Code text={'yarncard compare expected.json \\\n  actual.json'} />
       <h2 className="pt-4 font-semibold">In your CI</h2>

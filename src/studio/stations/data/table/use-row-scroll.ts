@@ -26,6 +26,9 @@ export function useRowScroll(host: RefObject<HTMLElement | null>, count: number)
   const known = useRef<Scroller>(undefined);
   const rest = useRef<ReturnType<typeof setTimeout>>(undefined);
   const [bodyPx, setBodyPx] = useState(0);
+  // Who rests looks once more: at as many rows as there are by then.
+  const countNow = useRef(count);
+  countNow.current = count;
 
   const scroller = (): Scroller | undefined => {
     if (known.current === undefined && host.current !== null)
@@ -38,7 +41,8 @@ export function useRowScroll(host: RefObject<HTMLElement | null>, count: number)
     if (own === undefined) return;
     own.setHeight(clientHeight - Math.max(0, scrollHeight - own.sizerPx));
     const from = Math.max(0, Math.floor(own.offset / rowPx) - overscan);
-    const to = Math.min(count, from + Math.ceil(clientHeight / rowPx) + 2 * overscan);
+    const end = from + Math.ceil(clientHeight / rowPx) + 2 * overscan;
+    const to = Math.min(countNow.current, end);
     setRange((before) => (before.from === from && before.to === to ? before : { from, to }));
     // Past what an element can be high, a row's place follows each move.
     if (own.isScaled) setPlaces(own.offset - scrollTop);
