@@ -162,6 +162,24 @@ program
   });
 
 program
+  .command('draw')
+  .description('a row, or all rows of a list, as an SVG picture')
+  .argument('<file>', 'a project; - reads standard input')
+  .option('--key <key>', 'only the row of the item with this key')
+  .option('--list <id>', 'the list; the first if it is not said')
+  .option('--look <id>', 'in this look, not the first of the project')
+  .option('--locale <locale>', 'another locale than the first of the project')
+  .option('--scheme <scheme>', 'light or dark', 'light')
+  .option('--width <px>', 'how wide the list is', '360')
+  .option('--text-size <per cent>', 'how large text is', '100')
+  .option('--letters <how>', 'text, with its fonts in the file, or outlines', 'outlines')
+  .option('--out <file>', 'where it is written; standard output if it is not said')
+  .action(async (file: string, options) => {
+    const { draw } = await import('./commands/draw');
+    await draw(file, options);
+  });
+
+program
   .command('expect')
   .description('what every sample item must show in each setting: expected.json')
   .argument('<file>', 'a project; - reads standard input')

@@ -10,6 +10,7 @@ import {
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from 'vitest';
+import type { Expected } from '../src/core/handoff';
 import { yarncardBuilt } from '../tests/support/command-line';
 
 const demo = 'public/demo/thrumwick.yarncard.json';
@@ -81,4 +82,39 @@ test('rows as expected pass, others are told by what differs, with 1', () => {
   expect([status, [...codes]]).toEqual([1, ['words-differ']]);
   expect(yarncardBuilt(['compare', expected, actual, '--tolerance', 'a bit']).status).toBe(2);
   expect(yarncardBuilt(['compare', expected, demo])).toMatchObject({ status: 2 });
+});
+
+test('rows whose heights hang on texts stand where they are drawn, also in the first list of a project', () => {
+  const project = JSON.parse(readFileSync(demo, 'utf8'));
+  project.lists.reverse();
+  project.locales = ['ja', 'ar'];
+  const file = join(newFolder(), 'shop.yarncard.json');
+  writeFileSync(file, JSON.stringify(project));
+  const expected: Expected = JSON.parse(yarncardBuilt(['expect', file]).stdout);
+  const off = expected.entries.filter(
+    ({ setting, box, parts }) =>
+      !setting.startsWith('door') && Math.abs(box[3] - (parts[0]?.box?.[3] ?? 0)) > 0.02,
+  );
+  expect(expected.entries.length).toBeGreaterThan(100);
+  expect(off).toEqual([]);
+});
+
+test('a row or a list is drawn as SVG, the same each time; what is not there is refused', () => {
+  const row = yarncardBuilt(['draw', demo, '--key', 'cl-33', '--scheme', 'dark']);
+  expect(row.stdout).toMatch(/^<svg xmlns="http:\/\/www.w3.org\/2000\/svg" width="360"/);
+  expect(yarncardBuilt(['draw', demo, '--key', 'cl-33', '--scheme', 'dark']).stdout).toBe(
+    row.stdout,
+  );
+  const list = yarncardBuilt(['draw', demo, '--list', 'door', '--letters', 'text']);
+  expect(list.stdout).toContain('Closed');
+  for (const wrong of [
+    ['--key', 'nobody'],
+    ['--list', 'nowhere'],
+    ['--look', 'none'],
+    ['--locale', 'x-'],
+    ['--width', 'wide'],
+    ['--scheme', 'sepia'],
+    ['--letters', 'runes'],
+  ])
+    expect([wrong, yarncardBuilt(['draw', demo, ...wrong]).status]).toEqual([wrong, 2]);
 });

@@ -4,6 +4,7 @@ import { isLocale } from '../src/core/formats';
 import { contentsFor } from '../src/core/pictures';
 import { type Project, type ProjectFile, readProject } from '../src/core/project';
 import {
+  type DrawPorts,
   Engine,
   Measures,
   type OwnFonts,
@@ -53,9 +54,20 @@ export async function projectFile(file: string): Promise<ProjectFile> {
   return read.ok ? read.value : refuse(read.error);
 }
 
+/** What drawing takes: measures, and the faces that the build puts beside the command line. */
+export function drawPorts(fonts: OwnFonts): DrawPorts {
+  const measures = measuresWith(fonts);
+  return {
+    ...packMeasures(measures),
+    measures,
+    face: (file) => readFile(new URL(`../client/faces/${file}`, import.meta.url)),
+    fonts,
+  };
+}
+
 /** What packing takes: measures, and the runtime that the build puts beside the command line. */
-export const packPorts = (measures: Measures): PackPorts => ({
-  ...packMeasures(measures),
+export const packPorts = (fonts: OwnFonts): PackPorts => ({
+  ...drawPorts(fonts),
   runtime: async () =>
     JSON.parse(await readFile(new URL('../client/pack/runtime.json', import.meta.url), 'utf8')),
 });

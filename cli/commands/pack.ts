@@ -5,7 +5,7 @@ import type { PackFile } from '../../src/core/handoff';
 import { contentsFor } from '../../src/core/pictures';
 import { ownFonts, packOf } from '../../src/engine';
 import { flush, json, line, WrongUse } from '../output';
-import { measuresWith, packPorts, projectFile } from '../project';
+import { packPorts, projectFile } from '../project';
 import { replaceFile } from '../replace-file';
 
 interface PackOptions {
@@ -20,7 +20,7 @@ type State = 'new' | 'changed' | 'as it was';
 export async function pack(file: string, options: PackOptions): Promise<void> {
   const { project, items, contents } = await projectFile(file);
   const fonts = await ownFonts(contentsFor(project.fonts ?? [], contents));
-  const files = await packOf({ project, items, contents }, packPorts(measuresWith(fonts)));
+  const files = await packOf({ project, items, contents }, packPorts(fonts));
   const told: { readonly path: string; readonly state: State }[] = [];
   for (const each of files) {
     await canBeWritten(options.out, each.path);

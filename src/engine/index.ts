@@ -45,7 +45,9 @@ export {
   ownFonts,
 } from './measuring';
 export {
+  type DrawPorts,
   expectedOf,
+  listPicture,
   type PackMeasures,
   type PackPorts,
   type PackTask,

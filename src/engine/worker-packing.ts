@@ -1,9 +1,9 @@
 import type { Runtime } from '../core/handoff';
 import type { Engine } from './engine';
+import { browserFace, type LateMeasures } from './measuring';
 import { packOf } from './packing';
 import type { PackingProtocol } from './protocol';
 import { Cancelled, turns } from './turns';
-import type { RowMeasures } from './views';
 
 async function runtime(): Promise<Runtime> {
   const answer = await fetch('/pack/runtime.json');
@@ -15,7 +15,7 @@ async function runtime(): Promise<Runtime> {
 let underWay = turns();
 
 /** The worker's answers about what is handed off. */
-export const packingProtocol = (engine: Engine, measures: RowMeasures): PackingProtocol => ({
+export const packingProtocol = (engine: Engine, measures: LateMeasures): PackingProtocol => ({
   async pack(project, contents) {
     underWay.cancel();
     const own = turns();
@@ -25,6 +25,8 @@ export const packingProtocol = (engine: Engine, measures: RowMeasures): PackingP
       more: () => new Promise<void>((done) => setTimeout(done, 50)),
       pause: own.pause,
       runtime,
+      face: browserFace,
+      fonts: measures.fonts,
     };
     try {
       return await packOf({ project, items: engine.itemsOf(project), contents }, texts);

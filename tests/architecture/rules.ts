@@ -41,7 +41,7 @@ const core: Readonly<Record<string, readonly string[]>> = {
   packed: ['base', 'values', 'formats', 'items', 'actions', 'templates', 'lists', 'arranged'],
   handoff: [
     ...['base', 'shape', 'values', 'formats', 'items', 'actions', 'templates', 'lists'],
-    ...['pictures', 'design-tokens', 'project', 'packed'],
+    ...['pictures', 'fonts', 'text', 'design-tokens', 'project', 'packed'],
   ],
 };
 

@@ -71,6 +71,7 @@ describe('the pack', () => {
       contents: new Map(),
       expected: { yarncard: 1, project: project.name, settings: [], entries: [] },
       runtime: { script: 'var runtime = {};', signs: ['<svg/>'] },
+      sheets: new Map([['skein-brief', '<!doctype html>\n']]),
       decoded: atob,
     });
 
@@ -78,7 +79,8 @@ describe('the pack', () => {
     const [readme, ...files] = packed(shop());
     expect(readme?.path).toBe('README.md');
     for (const { path, text } of files) {
-      if (!path.startsWith('signs/')) expect(readme?.text).toContain(`\`${path}\``);
+      const line = path.replace(/^(signs|spec|pictures|fonts)\/.*/, '$1/');
+      expect(readme?.text).toContain(`\`${line}\``);
       expect(path).toMatch(/^[a-z0-9-]+(\/[a-z0-9-]+)?(\.[a-z]+)+$/);
       if (path.endsWith('.json')) expect(() => JSON.parse(text)).not.toThrow();
       // A file of design tokens that was brought in stays byte for byte.

@@ -17,6 +17,8 @@ export interface PackInput {
   readonly items: ReadonlyMap<string, readonly Item[]>;
   readonly contents: PictureContents;
   readonly expected: Expected;
+  /** The sheet of each template, by its id: HTML without script. */
+  readonly sheets: ReadonlyMap<string, string>;
   readonly runtime: Runtime;
   /** What base64 holds, a character a byte. */
   readonly decoded: (base64: string) => string;

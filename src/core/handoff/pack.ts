@@ -5,6 +5,7 @@ import {
   itemsIdOf,
   ownSet,
   type Project,
+  projectFileSchema,
   rawDiscriminator,
   type Source,
   spacingOf,
@@ -12,6 +13,8 @@ import {
   typesOf,
   writeProject,
 } from '../project';
+import { safeName } from './element/file-names';
+import { fontFiles } from './element/font-files';
 import { keysAlone, listModule, tagOf } from './element/list-js';
 import { listTypes } from './element/list-types';
 import { packedProject } from './element/pack-project';
@@ -25,13 +28,24 @@ import { readme } from './readme';
 /** Writes one file, or one a source. */
 type Writer = (input: PackInput) => readonly PackFile[];
 
-const design: Writer = ({ project, items, contents }) => [
-  {
-    path: 'project.yarncard.json',
-    about: 'the design, with the sample items',
-    text: [...writeProject(project, items, contents)].join(''),
-  },
-];
+/** Beside the design, which names it: editors check what is typed there. */
+const schemaPath = 'project.schema.json';
+
+const design: Writer = ({ project, items, contents }) => {
+  const named = { $schema: `./${schemaPath}`, ...project };
+  return [
+    {
+      path: 'project.yarncard.json',
+      about: 'the design, with the sample items',
+      text: [...writeProject(named, items, contents)].join(''),
+    },
+    {
+      path: schemaPath,
+      about: 'what such a file may say, as JSON Schema 2020-12',
+      text: `${JSON.stringify(projectFileSchema())}\n`,
+    },
+  ];
+};
 
 const schemas: Writer = ({ project }) =>
   project.sources.map((source) => ({
@@ -94,6 +108,7 @@ const element: Writer = ({ project, contents, runtime, decoded }) => {
     { path: 'index.css', about: 'its styles', text: indexStyles },
     { path: 'index.js', about: 'its script', text: indexScript(project) },
     ...files,
+    ...fontFiles(project.fonts ?? [], contents, decoded),
     ...runtime.signs.map((text, at) => ({
       path: `signs/${at + 1}.svg`,
       about: 'a sign that controls have',
@@ -101,6 +116,13 @@ const element: Writer = ({ project, contents, runtime, decoded }) => {
     })),
   ];
 };
+
+const sheets: Writer = (input) =>
+  [...input.sheets].map(([template, text]) => ({
+    path: `spec/${safeName(template)}.html`,
+    about: `the measures of the template ${template}, to print`,
+    text,
+  }));
 
 /** In the order in which files are listed, after the README that tells of them. */
 const writers: readonly Writer[] = [
@@ -111,6 +133,7 @@ const writers: readonly Writer[] = [
   sampleItems,
   expectedRows,
   element,
+  sheets,
 ];
 
 /** All files of a pack: the same for the same input. */

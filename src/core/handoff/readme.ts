@@ -1,5 +1,5 @@
 import type { Action } from '../actions';
-import { count } from '../base';
+import { count, ownValue } from '../base';
 import { keyFields } from '../items';
 import { allChosen, type List, listSources, templatesIn } from '../lists';
 import { type ItemType, type Project, type Source, typesOf } from '../project';
@@ -23,9 +23,7 @@ export function readme(
       '## Files',
       table(
         ['file', 'is'],
-        files
-          .filter(({ path }) => !/^(?:pictures|signs)\//.test(path))
-          .map(({ path, about }) => [code(path), plain(about)]),
+        told(files).map(({ path, about }) => [code(path), plain(about)]),
       ),
     ],
     ['## In a page', ...inPage(project)],
@@ -42,8 +40,30 @@ export function readme(
     ],
     ['## In your CI', ...inCi],
   ];
-  const told = sections.filter((section) => section.length > 0);
-  return `${told.map((section) => section.join('\n\n')).join('\n\n')}\n`;
+  const written = sections.filter((section) => section.length > 0);
+  return `${written.map((section) => section.join('\n\n')).join('\n\n')}\n`;
+}
+
+/** What folders of many files hold, in a line each. */
+const folders: Readonly<Record<string, string>> = {
+  fonts: 'fonts of the project’s own',
+  pictures: 'the pictures that rows show',
+  signs: 'signs that controls have',
+  spec: 'a sheet for each template, with its measures, to print',
+};
+
+function told(
+  files: readonly Pick<PackFile, 'path' | 'about'>[],
+): Pick<PackFile, 'path' | 'about'>[] {
+  const lines = new Map(
+    files.map(({ path, about }) => {
+      const folder = path.split('/')[0] ?? '';
+      const words = path.includes('/') ? ownValue(folders, folder) : undefined;
+      const line = words === undefined ? { path, about } : { path: `${folder}/`, about: words };
+      return [line.path, line] as const;
+    }),
+  );
+  return [...lines.values()];
 }
 
 function inPage({ name, lists, sources }: Project): readonly string[] {

@@ -163,6 +163,10 @@ export class RowBoxes {
     return this.row.box.height / 64 / this.place.ratio;
   }
 
+  get widthPx(): number {
+    return this.row.box.width / 64 / this.place.ratio;
+  }
+
   private leave(isGone: (leaver: number) => boolean): void {
     let isChanged = false;
     for (let at = 0; at < this.gone.length; at += 1) {

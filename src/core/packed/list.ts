@@ -19,6 +19,7 @@ import {
   sortColumn,
   sortedBy,
 } from '../lists';
+import type { EntryValue } from '../templates';
 import { type ActedPart, type PackedRaised, raisedBy, writtenBy } from './acting';
 import { type JoinedItems, joinedItems, nothing, type PackedItems, takenItems } from './items';
 import type { PackedExpression, PackedList, PackedProject, PackedSource } from './packed';
@@ -47,6 +48,8 @@ export interface PackedFrame extends ListFrame {
   readonly plans: readonly RowPlan[];
 }
 
+const maxFirst = 200_000;
+
 /** A list of a pack with its items: which entries stand where, and what they show. */
 export class PackedView {
   private readonly list: ArrangedList<RowMaker>;
@@ -55,6 +58,7 @@ export class PackedView {
   private taken: ReadonlyMap<string, PackedItems> = new Map();
   private joined: JoinedItems = joinedItems([]);
   private settings: PackedSettings;
+  private readonly first = new Map<string, EntryValue>();
 
   constructor(
     private readonly project: PackedProject,
@@ -73,7 +77,7 @@ export class PackedView {
       part: () => this.settings,
       around: () => this.around(),
       itemOfKey: (key) => this.joined.positionOf(key),
-      finish: (_maker, _key, values) => values,
+      finish: (maker, key, values) => this.asFirst(maker, key, values),
       boxChanged: () => this.arrange(),
     });
     this.takeMakers();
@@ -142,6 +146,19 @@ export class PackedView {
     return item < 0 || start === undefined
       ? undefined
       : { source: start.id, at: item - start.start };
+  }
+
+  /** What is shown once, as it was first. */
+  private asFirst(maker: RowMaker, key: string, values: EntryValue[]): EntryValue[] {
+    const plan = this.makers.indexOf(maker);
+    const { slots = [] } = this.project.templates[plan] ?? {};
+    for (const [at, { once }] of slots.entries()) {
+      if (once !== true) continue;
+      const id = JSON.stringify([this.settings.locale, plan, at, key]);
+      if (!this.first.has(id) && this.first.size < maxFirst) this.first.set(id, values[at]);
+      if (this.first.has(id)) values[at] = this.first.get(id);
+    }
+    return values;
   }
 
   private around() {

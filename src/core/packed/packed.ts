@@ -91,6 +91,8 @@ export interface PackedSlot {
   readonly names?: readonly string[];
   /** Position of the scope that its expressions see. */
   readonly scope?: number;
+  /** It is shown as it was first. */
+  readonly once?: true;
   /** What it is for an element that is not there. */
   readonly gone?: true;
   /** What becomes of it where it is drawn, with the constants of its part. */

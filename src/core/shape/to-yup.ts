@@ -1,5 +1,6 @@
 import * as yup from 'yup';
 import { ownValue } from '../base';
+import { fits } from './fits';
 import { type JsonKind, kindOf, type Node, type Shape } from './shape';
 
 /**
@@ -9,7 +10,8 @@ import { type JsonKind, kindOf, type Node, type Shape } from './shape';
 export function holdTo<T>(shape: Shape<T>): (value: unknown, first?: 'first') => T {
   const schema = toYup(shape.node);
   const has = (value: unknown, first?: 'first'): value is T => {
-    schema.validateSync(value, { strict: true, abortEarly: first === 'first' });
+    if (!fits(shape.node, value))
+      schema.validateSync(value, { strict: true, abortEarly: first === 'first' });
     return true;
   };
   return (value, first) => {

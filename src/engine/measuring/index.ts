@@ -1,6 +1,6 @@
 /** What measures text: HarfBuzz, the measures of the faces that rows are drawn in, line breaks. */
 
-export { browserFiles } from './browser-files';
+export { browserFace, browserFiles } from './browser-files';
 export { unwrapped } from './font-tables';
 export { HarfBuzz } from './harfbuzz';
 export { LateMeasures } from './late-measures';

@@ -18,9 +18,17 @@ import {
 import { type Project, withId } from '../../core/project';
 import { type EntryValue, isContent, kindOfPart } from '../../core/templates';
 import type { Engine } from '../engine';
-import type { Frame } from '../views';
+import type { Frame, ListBox } from '../views';
 import type { PackMeasures } from './ports';
 import { type PartBox, partBoxes, rowSolver } from './row-boxes';
+import type { RowsShown } from './sheets';
+
+/** What is taken for it. */
+export interface Expecting {
+  readonly texts: PackMeasures;
+  /** Told of each row. */
+  readonly meet?: RowsShown['meet'];
+}
 
 /** Few enough that nobody who asks something else waits for them. */
 const entriesATurn = 10;
@@ -30,7 +38,7 @@ export async function expectedEntries(
   engine: Engine,
   project: Project,
   setting: ExpectedSetting,
-  texts: PackMeasures,
+  { texts, meet }: Expecting,
 ): Promise<readonly ExpectedEntry[]> {
   const list = withId(project.lists, setting.list);
   if (list === undefined) return [];
@@ -39,35 +47,64 @@ export async function expectedEntries(
   engine.showLocale(setting.locale);
   if (setting.look !== undefined) engine.showLook(setting.look);
   engine.update(project, { from: 0, to: 0, box }, list.id);
-  while (engine.isRough) {
-    await engine.measureRows();
-    if (engine.isRough) await texts.more();
-  }
-  const frame = engine.view({ from: 0, to: 0, box });
   const solve = rowSolver({ ...box, language: setting.locale }, texts);
+  const { frame, rows } = await settled(engine, box, texts, (plan, entry) =>
+    solve(list, plan, entry),
+  );
   const where = placesIn(frame, list, setting);
-  const entries: ExpectedEntry[] = [];
-  const told = async (entry: Entry, boxOf: (boxes: RowBoxes) => ExpectedBox) => {
-    const plan = frame.plans[entry.plan];
-    if (plan === undefined) return;
-    const boxes = await solve(list, plan, entry);
-    entries.push({
+  const { width } = setting;
+  const bar = (y: number, { heightPx: height }: RowBoxes) => boxOf({ x: 0, y, width, height });
+  return rows.map(({ plan, entry, boxes, at }) => {
+    meet?.(plan, entry, setting, boxes.widthPx);
+    return {
       ...{ setting: setting.id, entry: entry.kind, key: entry.key, template: plan.template },
-      box: boxOf(boxes),
+      box:
+        at === 'above'
+          ? bar(0, boxes)
+          : at === 'below'
+            ? bar(where.endPx, boxes)
+            : where.box(at, boxes),
       parts: expectedParts(plan, entry, boxes, setting),
-    });
-  };
-  const { above, below } = frame;
-  const width = setting.width;
-  const bar = (y: number) => (boxes: RowBoxes) => boxOf({ x: 0, y, width, height: boxes.heightPx });
-  if (above !== undefined) await told(above.entry, bar(0));
-  const places = placesBetween(0, frame.sequence.entryCount);
-  for (const [at, entry] of engine.entries(places).entries()) {
-    if (at % entriesATurn === 0) await texts.pause();
-    await told(entry, (boxes) => where.box(at, boxes));
+    };
+  });
+}
+
+interface SolvedRow {
+  readonly plan: RowPlan;
+  readonly entry: Entry;
+  readonly boxes: RowBoxes;
+  /** Its position; a bar stands at an end. */
+  readonly at: number | 'above' | 'below';
+}
+
+/**
+ * All rows of the list that an engine shows, solved. Faces come as texts are first measured: heights
+ * that were found without them are found again.
+ */
+async function settled(
+  engine: Engine,
+  box: ListBox,
+  { measures, pause }: PackMeasures,
+  solve: (plan: RowPlan, entry: Entry) => Promise<RowBoxes>,
+): Promise<{ readonly frame: Frame; readonly rows: readonly SolvedRow[] }> {
+  for (;;) {
+    const { edition } = measures;
+    await engine.measureRows();
+    const frame = engine.view({ from: 0, to: 0, box });
+    const { above, below } = frame;
+    const entries = engine.entries(placesBetween(0, frame.sequence.entryCount));
+    const rows: SolvedRow[] = [];
+    for (const [at, entry] of [
+      ...(above === undefined ? [] : [['above', above.entry] as const]),
+      ...entries.entries(),
+      ...(below === undefined ? [] : [['below', below.entry] as const]),
+    ]) {
+      if (rows.length % entriesATurn === 0) await pause();
+      const plan = frame.plans[entry.plan];
+      if (plan !== undefined) rows.push({ plan, entry, at, boxes: await solve(plan, entry) });
+    }
+    if (measures.edition === edition) return { frame, rows };
   }
-  if (below !== undefined) await told(below.entry, bar(where.endPx));
-  return entries;
 }
 
 /** Where entries stand in their list, below the bar that stays above them. */

@@ -11,8 +11,9 @@ import type { Item } from '../../core/items';
 import type { PictureContents } from '../../core/pictures';
 import type { Project } from '../../core/project';
 import { Engine } from '../engine';
-import { expectedEntries } from './expecting';
+import { type Expecting, expectedEntries } from './expecting';
 import type { PackMeasures, PackPorts } from './ports';
+import { RowsShown, sheetsOf } from './sheets';
 
 /** What is handed off. */
 export interface PackTask {
@@ -23,15 +24,21 @@ export interface PackTask {
 }
 
 /** What the sample items of a project must show, in each setting. */
-export async function expectedOf(
+export const expectedOf = (
   { project, items }: Pick<PackTask, 'project' | 'items'>,
   texts: PackMeasures,
+): Promise<Expected> => gathered(project, sampleOf(project, items), { texts });
+
+async function gathered(
+  project: Project,
+  sample: ReadonlyMap<string, readonly Item[]>,
+  how: Expecting,
 ): Promise<Expected> {
-  const engine = engineOf(project, sampleOf(project, items), texts);
+  const engine = engineOf(project, sample, how.texts);
   const settings = expectedSettings(project);
   const entries: ExpectedEntry[] = [];
   for (const setting of settings)
-    entries.push(...(await expectedEntries(engine, project, setting, texts)));
+    entries.push(...(await expectedEntries(engine, project, setting, how)));
   return { yarncard: 1, project: project.name, settings, entries };
 }
 
@@ -39,9 +46,12 @@ export async function expectedOf(
 export async function packOf(task: PackTask, ports: PackPorts): Promise<readonly PackFile[]> {
   const { project, contents } = task;
   const items = sampleOf(project, task.items);
-  const expected = await expectedOf({ project, items }, ports);
+  const shown = new RowsShown();
+  const meet: RowsShown['meet'] = (...row) => shown.meet(...row);
+  const expected = await gathered(project, items, { texts: ports, meet });
+  const sheets = await sheetsOf(task, shown, ports);
   const runtime = await ports.runtime();
-  return writePack({ project, items, contents, expected, runtime, decoded: atob });
+  return writePack({ project, items, contents, expected, sheets, runtime, decoded: atob });
 }
 
 /** One of its own: what others look at does not move. */

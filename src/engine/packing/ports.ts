@@ -1,8 +1,19 @@
 import type { Runtime } from '../../core/handoff';
+import type { DrawingMeasures } from '../drawing';
+import type { OwnFonts } from '../measuring';
 import type { RowMeasures } from '../views';
 
+/** What drawing takes besides. */
+export interface DrawPorts extends PackMeasures {
+  readonly measures: RowMeasures & DrawingMeasures;
+  /** A file that rows are drawn with, as it is served. */
+  readonly face: (file: string) => Promise<Uint8Array>;
+  /** The project's own. */
+  readonly fonts: OwnFonts;
+}
+
 /** What packing takes from where it runs. */
-export interface PackPorts extends PackMeasures {
+export interface PackPorts extends DrawPorts {
   readonly runtime: () => Promise<Runtime>;
 }
 

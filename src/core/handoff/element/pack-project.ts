@@ -236,6 +236,7 @@ function packedSlot(
     ...(slot.scope !== undefined && { scope: scopes.at(slot.scope) }),
     ...(slot.scope !== undefined && property === 'leaves' && { gone: true }),
     ...(finishes && { finish: finishes }),
+    ...(isBound(binding) && binding.once === true && { once: true }),
     from: isBound(binding) ? boundFrom(slot, binding) : { is: 'words', words: binding },
   };
 }

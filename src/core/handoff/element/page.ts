@@ -14,6 +14,7 @@ export function indexPage({ name, lists }: Project): string {
 <meta http-equiv="Content-Security-Policy" content="default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'; font-src 'self'; require-trusted-types-for 'script'; trusted-types 'none'">
 <meta name="viewport" content="width=device-width">
 <title>${title}</title>
+<link rel="stylesheet" href="fonts.css">
 <link rel="stylesheet" href="index.css">
 <script type="module" src="list.js"></script>
 <script type="module" src="index.js"></script>

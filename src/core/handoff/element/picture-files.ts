@@ -1,6 +1,7 @@
 import type { PackedProject } from '../../packed';
 import { isSymbol, type Picture, type PictureContents, type PictureType } from '../../pictures';
 import type { PackFile } from '../pack-file';
+import { freeName } from './file-names';
 
 const extensions: Readonly<Record<PictureType, string>> = {
   'image/svg+xml': 'svg',
@@ -27,15 +28,4 @@ export function pictureFiles(
     return [{ file, address: [name, { address: path, isSymbol: isDrawing }] as const }];
   });
   return { files: all.map(({ file }) => file), addresses: all.map(({ address }) => address) };
-}
-
-/** Letters and digits of a name; of two that are alike on some systems, one is numbered. */
-function freeName(name: string, taken: Set<string>): string {
-  const letters = name.replace(/[^A-Za-z0-9_@~-]+/g, '-').slice(0, 60) || 'picture';
-  // Windows keeps these names for itself.
-  const wish = /^(?:con|prn|aux|nul|com\d|lpt\d)$/i.test(letters) ? `${letters}-` : letters;
-  let own = wish;
-  for (let n = 2; taken.has(own.toLowerCase()); n += 1) own = `${wish}-${n}`;
-  taken.add(own.toLowerCase());
-  return own;
 }

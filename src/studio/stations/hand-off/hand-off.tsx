@@ -54,7 +54,13 @@ function Uses({ project }: { readonly project: Project }) {
   const [name, tag] = [fileNameOf(project), tagOf(project.name)];
   const list = project.lists[0]?.id ?? '';
   return (
-    <aside data-pane="use" className="overflow-auto border-l border-rule px-4 py-3">
+    <section
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region must be reachable by keyboard
+      tabIndex={0}
+      data-pane="use"
+      aria-label="How it is used"
+      className="overflow-auto border-l border-rule px-4 py-3"
+    >
       <h2 className="font-semibold">In a web view</h2>
       <p className="py-1 text-ash">
         list.js draws the lists with your own items, and tells your app what rows are for.
@@ -78,7 +84,7 @@ function Uses({ project }: { readonly project: Project }) {
         Keys and lists keep their order and every part stands on lines of its own, so an edit
         changes the lines that it concerns. yarncard merge is a driver for git.
       </p>
-    </aside>
+    </section>
   );
 }
 

@@ -1,5 +1,5 @@
 import type { TextDirection } from '../../../../core/base';
-import { type HeldPicture, type RowState, specSheet } from '../../../../core/drawing';
+import { type HeldPicture, namesShown, type RowState, specSheet } from '../../../../core/drawing';
 import { tokensOf, withId } from '../../../../core/project';
 import type { RowsDrawn, Tried } from '../../../../engine';
 import type { Pictures } from '../../../../render';
@@ -42,23 +42,16 @@ export function drawn(
 }
 
 /** The pictures that rows name. */
-function picturesIn(
+const picturesIn = (
   { plan, entries }: Tried,
   pictures: Pictures,
-): ReadonlyMap<string, HeldPicture> {
-  const names = new Set<unknown>(entries.flatMap(({ values }) => values));
-  const visit = ({ values, children }: Tried['plan']['row']) => {
-    for (const value of Object.values(values)) names.add(value);
-    children.forEach(visit);
-  };
-  visit(plan.row);
-  return new Map(
-    [...names].flatMap((name): [string, HeldPicture][] => {
-      const picture = typeof name === 'string' ? pictures(name) : undefined;
-      return typeof name === 'string' && picture !== undefined ? [[name, picture]] : [];
+): ReadonlyMap<string, HeldPicture> =>
+  new Map(
+    [...namesShown(plan, entries)].flatMap((name): [string, HeldPicture][] => {
+      const picture = pictures(name);
+      return picture === undefined ? [] : [[name, picture]];
     }),
   );
-}
 
 /** The address of an SVG file, as an image takes it. */
 export const addressOfSvg = (svg: string): string =>
