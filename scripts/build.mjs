@@ -57,6 +57,11 @@ await build({
   },
   logLevel: 'warning',
 });
+// Who draws letters as outlines reads it beside itself.
+copyFileSync(
+  join(root, 'node_modules/harfbuzzjs/dist/harfbuzz.wasm'),
+  join(root, 'dist/cli/harfbuzz.wasm'),
+);
 const files = filesOfBuild(join(root, 'dist/client'));
 const revision = createHash('sha256').update(JSON.stringify(files)).digest('hex').slice(0, 16);
 // Any address of a project would do: the server makes the same page for all of them.

