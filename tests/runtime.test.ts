@@ -3,7 +3,7 @@ import { beforeAll, describe, expect, test } from 'vitest';
 import { builtRuntime } from '../scripts/runtime.mjs';
 
 /** With everything that any project may use: the design allows 40 kB, which is not reached yet. */
-const mostBytes = 74_000;
+const mostBytes = 75_000;
 
 describe('the runtime', () => {
   let built: { readonly bytes: number; readonly files: readonly string[]; readonly script: string };
